@@ -1,0 +1,30 @@
+"""A body as the methods read it: each measurement a length that knows its name."""
+
+from dataclasses import dataclass
+from fractions import Fraction
+
+from cutting.errors import CuttingError, Problem
+from cutting.lengths import Measured
+
+
+@dataclass(frozen=True)
+class Body:
+    """Measurements in exact mm, by key."""
+
+    sizes: dict[str, Fraction]
+
+    def has(self, key: str) -> bool:
+        """True where the point was measured."""
+        return key in self.sizes
+
+    def __getattr__(self, key: str) -> Measured:
+        sizes = self.__dict__.get("sizes", {})
+        if key not in sizes:
+            raise AttributeError(key)
+        return Measured(key, sizes[key])
+
+    def need(self, *keys: str) -> None:
+        """Raise one CuttingError that names every one of `keys` that is missing."""
+        missing = [key for key in keys if key not in self.sizes]
+        if missing:
+            raise CuttingError(*(Problem("measure.missing", f"measurements.{key}") for key in missing))

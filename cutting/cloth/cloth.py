@@ -1,0 +1,37 @@
+"""A cloth: its width between the selvedges, how it may be folded, what it does when washed."""
+
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Literal
+
+Fold = Literal["open", "lengthwise-centre"]
+FOLDS: tuple[Fold, ...] = ("lengthwise-centre", "open")
+KINDS = ("cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill")
+STANDARD_WIDTHS = (36, 45, 50, 54, 58, 60, 70)
+"""Widths cloth is commonly sold in, inches. Common practice, no source."""
+
+
+@dataclass(frozen=True)
+class Cloth:
+    """All lengths in mm. `width` is selvedge to selvedge; `selvedge` is left out at each edge."""
+
+    kind: str = "cotton"
+    width: Fraction = Fraction(1143)
+    length: Fraction | None = None
+    fold: str = "auto"
+    one_way: bool = False
+    shrink_percent: Fraction = Fraction(0)
+    selvedge: Fraction = Fraction(0)
+    trim: Fraction = Fraction(0)
+    spare: Fraction = Fraction(0)
+    unit_of_sale: str = ""
+
+    @property
+    def usable(self) -> float:
+        """The width pieces may lie in, mm."""
+        return float(self.width - 2 * self.selvedge)
+
+
+def fold_depth(cloth: Cloth, fold: str) -> float:
+    """How deep one layer of the folded cloth is, in mm: from the fold, or across the open cloth."""
+    return cloth.usable / 2 if fold == "lengthwise-centre" else cloth.usable

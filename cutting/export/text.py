@@ -1,0 +1,46 @@
+"""A plan in words for the shell: what to buy, how to fold it, the ledger, what is wrong."""
+
+from cutting.lengths import show
+from cutting.plan import Plan
+from cutting.words import say_finding, yardage_formula
+
+
+def plan_to_text(plan: Plan) -> str:
+    """The plan as a page of words."""
+    unit = plan.job.unit
+
+    def size(mm: float) -> str:
+        return show(mm, unit).text
+
+    lines: list[str] = []
+    for garment in plan.garments:
+        lines.append(f"{garment.id}: {garment.style} by {garment.method}")
+    if plan.lays is not None and plan.yardage is not None:
+        lays = plan.lays
+        lines += ["", f"Buy {size(plan.yardage.buy)} of cloth {size(float(plan.job.cloth.width))} wide."]
+        lines.append(f"  {yardage_formula(plan.yardage, unit)}")
+        fold = "Leave it open, one layer" if plan.fold == "open" else "Fold it lengthwise in the middle, two layers"
+        lines.append(f"{fold}: {size(plan.depth)} deep.")
+        lines.append(f"The lay is {size(lays.lay.length)} long; none can be shorter than {size(lays.bound)}.")
+        rivals = [
+            ("block by block", lays.habit),
+            ("one careful pass", lays.one_pass),
+            ("on open cloth", plan.open_length),
+        ]
+        lines += [f"  {name}: {size(length)}" for name, length in rivals if length is not None]
+    else:
+        lines += ["", "No lay is possible on this cloth."]
+    for garment in plan.garments:
+        lines += ["", f"All round, {garment.id} (in {unit})"]
+        lines.append(f"  {'':8}{'body':>9}{'ease':>9}{'cut':>9}{'seams':>9}{'darts':>9}{'sewn':>9}")
+        for row in plan.rows:
+            if row.garment == garment.id:
+                cells = [row.body, row.ease if row.body is not None else None, row.cut, row.seams, row.darts, row.sewn]
+                texts = ["" if cell is None else show(cell, unit).bare for cell in cells]
+                lines.append(
+                    f"  {row.level:8}" + "".join(f"{text:>9}" for text in texts) + ("" if row.closes else "  !")
+                )
+    failed = [check for check in plan.checks if not check.ok]
+    lines += ["", f"Checks: {len(plan.checks) - len(failed)} of {len(plan.checks)} hold."]
+    lines += [f"  {f.weight}  {f.where}: {say_finding(f, unit)}" for f in plan.findings]
+    return "\n".join(lines) + "\n"

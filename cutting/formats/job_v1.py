@@ -1,0 +1,381 @@
+"""The job file, version 1: read whole, every problem found at once."""
+
+import json
+import re
+from dataclasses import fields, replace
+from decimal import Decimal
+from fractions import Fraction
+from math import isfinite
+from typing import Any, Literal
+
+from pydantic import BaseModel, ConfigDict, Field, ValidationError
+
+from cutting.body import CATALOGUE, Body, nearest
+from cutting.cloth import FOLDS, Cloth
+from cutting.errors import CuttingError, Problem, refuse
+from cutting.garments.lower import LATER as LATER_STYLES
+from cutting.garments.lower import STYLES
+from cutting.job import GarmentAsk, Job
+from cutting.lengths import Fixed, Unit, read
+from cutting.methods import METHODS, Allowances, Ask
+from cutting.methods.choices import LATER as LATER_CHOICES
+from cutting.methods.choices import LOWER, Choice
+from cutting.methods.registry import LATER as LATER_METHODS
+from cutting.yardage import UNITS
+
+Size = int | Decimal | str
+MOST_BYTES, MOST_DEPTH, MOST_GARMENTS = 1_000_000, 12, 20
+LATER_FOLDS = ("lengthwise-partial", "selvedges-to-middle", "crosswise", "folded-twice", "sections")
+
+
+class Strict(BaseModel):
+    """Unknown keys are refused by name."""
+
+    model_config = ConfigDict(extra="forbid", strict=True)
+
+
+class ClientIn(Strict):
+    name: str = Field("", max_length=120)
+
+
+class GarmentIn(Strict):
+    id: str
+    style: str
+    method: str = "quarter-hip"
+    choices: dict[str, Any] = {}
+    top: dict[str, Any] | None = None
+    lower: dict[str, Any] | None = None
+
+
+class ClothIn(Strict):
+    kind: str = "cotton"
+    width: Size
+    length: Size | None = None
+    fold: str = "auto"
+    one_way: bool = False
+    repeat: Size | None = None
+    shrink_percent: int | Decimal | str | None = None
+    stretch_percent: int | Decimal | str | None = None
+    selvedge: Size | None = None
+    trim: Size | None = None
+    spare: Size | None = None
+    colour: str | None = None
+    price: int | Decimal | str | None = None
+    unit_of_sale: str | None = None
+
+
+class LayIn(Strict):
+    seconds: int | Decimal = 5
+    seed: int = 1
+
+
+class JobIn(Strict):
+    """The file `plavet-job`, version 1."""
+
+    format: Literal["plavet-job"]
+    version: Literal[1]
+    unit: Literal["in", "cm"] = "in"
+    client: ClientIn = ClientIn()
+    measurements: dict[str, Size]
+    garments: list[GarmentIn]
+    cloth: ClothIn
+    lay: LayIn = LayIn()
+
+
+def read_job_text(text: str | bytes) -> Job:
+    """A job from the text of a file. Raises CuttingError with every problem in it."""
+    if len(text) > MOST_BYTES:
+        raise refuse("job.large")
+
+    def once(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
+        seen: dict[str, Any] = {}
+        for key, value in pairs:
+            if key in seen:
+                raise refuse("job.twice", key=key[:60])
+            seen[key] = value
+        return seen
+
+    def constant(word: str) -> Any:
+        raise refuse("job.number", word=word)
+
+    def number(word: str) -> Decimal:
+        if len(word) > 30:
+            raise refuse("job.number", word=word[:30])
+        value = Decimal(word)
+        if not value.is_finite() or abs(value) > 10**9:
+            raise refuse("job.number", word=word[:30])
+        return value
+
+    try:
+        raw = json.loads(
+            text, object_pairs_hook=once, parse_constant=constant, parse_float=number,
+            parse_int=lambda word: int(number(word)),
+        )  # fmt: skip
+    except RecursionError:
+        raise refuse("job.deep") from None
+    except UnicodeDecodeError:
+        raise refuse("job.json", reason="it is not UTF-8 text") from None
+    except json.JSONDecodeError as error:
+        raise refuse("job.json", reason=f"{error.msg}, line {error.lineno}, column {error.colno}") from None
+    return read_job(raw)
+
+
+def _depth(value: Any, level: int = 0) -> int:
+    if level > MOST_DEPTH or not isinstance(value, dict | list):
+        return level
+    inner = value.values() if isinstance(value, dict) else value
+    return max((_depth(one, level + 1) for one in inner), default=level)
+
+
+def _exact(value: Any) -> Any:
+    """Plain data with every float as the decimal it was written as."""
+    if isinstance(value, dict):
+        return {key: _exact(one) for key, one in value.items()}
+    if isinstance(value, list):
+        return [_exact(one) for one in value]
+    if isinstance(value, float):
+        if not isfinite(value):
+            raise refuse("job.number", word=str(value))
+        return Decimal(repr(value))
+    return value
+
+
+def read_job(raw: Any) -> Job:
+    """A job from plain data. Raises CuttingError with every problem in it."""
+    if not isinstance(raw, dict) or raw.get("format") != "plavet-job":
+        raise refuse("job.format", "format")
+    version = raw.get("version")
+    if isinstance(version, int) and version > 1:
+        raise refuse("job.newer", "version", version=version)
+    if _depth(raw) > MOST_DEPTH:
+        raise refuse("job.deep")
+    try:
+        job = JobIn.model_validate(_exact(raw))
+    except ValidationError as error:
+        raise CuttingError(*_shape_problems(error, raw)) from None
+    problems: list[Problem] = []
+    body = _body(job, problems)
+    garments = _garments(job, problems)
+    cloth = _cloth(job, problems)
+    if not 0 <= job.lay.seconds <= 600:
+        problems.append(Problem("lay.seconds", "lay.seconds"))
+    if problems or cloth is None:
+        raise CuttingError(*problems)
+    return Job(job.unit, body, garments, cloth, job.client.name, float(job.lay.seconds), job.lay.seed)
+
+
+def _shape_problems(error: ValidationError, raw: dict[str, Any]) -> list[Problem]:
+    problems: dict[str, Problem] = {}
+    known: dict[str, type[Strict]] = {
+        "": JobIn, "client": ClientIn, "cloth": ClothIn, "lay": LayIn, "garments": GarmentIn,
+    }  # fmt: skip
+    for one in error.errors():
+        path = [str(part) for part in one["loc"]]
+        kinds = {"int", "decimal", "str", "is-instance[Decimal]"}
+        path = [part for part in path if part not in kinds and not part.startswith(("function", "lax", "json-or"))]
+        if path[:1] == ["garments"] and len(path) > 1 and path[1].isdigit():
+            path[1] = _garment_name(raw, int(path[1]))
+        where = ".".join(path)
+        if one["type"] == "extra_forbidden":
+            model = known.get(path[0] if len(path) > 1 else "", JobIn)
+            close = nearest(path[-1], list(model.model_fields))
+            hint = f"Did you mean '{close}'?" if close else "Leave it out."
+            problems[where] = Problem("job.unknown", where, {"key": path[-1], "hint": hint})
+        elif one["type"] == "missing":
+            problems[where] = Problem("job.missing", where, {"key": path[-1]})
+        else:
+            wanted = {"measurements": "a number, or text such as 38 1/2"}.get(path[0], one["msg"].lower())
+            problems[where] = Problem("job.kind", where, {"wanted": wanted.removeprefix("input should be ")})
+    return list(problems.values())
+
+
+def _garment_name(raw: dict[str, Any], index: int) -> str:
+    try:
+        return str(raw["garments"][index]["id"])[:40]
+    except (KeyError, TypeError, IndexError):
+        return str(index)
+
+
+def _size(value: Size, unit: Unit) -> Fraction:
+    """Exact mm of a bare number in `unit`, or of a text with its own."""
+    return read(value if isinstance(value, str) else f"{value:f}" if isinstance(value, Decimal) else str(value), unit)
+
+
+def _placed(error: CuttingError, where: str) -> list[Problem]:
+    return [replace(problem, where=where) for problem in error.problems]
+
+
+def read_measure(key: str, value: Size, unit: Unit, where: str) -> Fraction:
+    """One measurement in mm. Raises CuttingError where it is unknown, unreadable or no living person's."""
+    point = CATALOGUE.get(key)
+    if point is None:
+        close = nearest(key, list(CATALOGUE))
+        hint = f"Did you mean '{close}'?" if close else "Leave it out."
+        raise refuse("job.unknown", where, key=key, hint=hint)
+    try:
+        size = _size(value, unit)
+    except CuttingError as error:
+        raise CuttingError(*_placed(error, where)) from None
+    if not point.least <= size <= point.most:
+        swapped = "cm" if unit == "in" else "in"
+        other = size / Fraction(254, 100) if unit == "in" else size * Fraction(254, 100)
+        hint = f"did you mean {swapped}?" if point.least <= other <= point.most else f"numbers here are in {unit}."
+        code = "measure.small" if size < point.least else "measure.large"
+        raise refuse(code, where, shown=Fixed(size), unit_hint=hint)
+    return size
+
+
+def _body(job: JobIn, problems: list[Problem]) -> Body:
+    sizes: dict[str, Fraction] = {}
+    for key, value in job.measurements.items():
+        try:
+            sizes[key] = read_measure(key, value, job.unit, f"measurements.{key}")
+        except CuttingError as error:
+            problems.extend(error.problems)
+    return Body(sizes)
+
+
+def _garments(job: JobIn, problems: list[Problem]) -> tuple[GarmentAsk, ...]:
+    if not job.garments:
+        problems.append(Problem("job.missing", "garments", {"key": "a garment"}))
+    if len(job.garments) > MOST_GARMENTS:
+        raise refuse("job.many", "garments", count=len(job.garments))
+    asked: list[GarmentAsk] = []
+    seen: set[str] = set()
+    for garment in job.garments:
+        where = f"garments.{garment.id[:40]}"
+        if not re.fullmatch(r"[a-z0-9-]{1,40}", garment.id) or garment.id in seen:
+            problems.append(Problem("job.id", where, {"word": garment.id[:40]}))
+        seen.add(garment.id)
+        _known(garment.style, STYLES, LATER_STYLES, f"{where}.style", problems)
+        _known(garment.method, tuple(METHODS), LATER_METHODS, f"{where}.method", problems)
+        ask = read_choices(garment.choices, garment.style, job.unit, f"{where}.choices", problems)
+        asked.append(GarmentAsk(garment.id, garment.style, garment.method, ask))
+    return tuple(asked)
+
+
+def _known(word: str, offered: tuple[str, ...], later: tuple[str, ...], where: str, problems: list[Problem]) -> bool:
+    if word in offered:
+        return True
+    code = "job.later" if word in later else "job.rule"
+    problems.append(Problem(code, where, {"word": str(word)[:60], "offered": ", ".join(offered)}))
+    return False
+
+
+def read_choices(raw: dict[str, Any], style: str, unit: Unit, where: str, problems: list[Problem]) -> Ask:
+    """The choices of one lower garment, defaults filled in; what is wrong is added to `problems`."""
+    read_: dict[str, Any] = {"style": style}
+    for key, value in raw.items():
+        at = f"{where}.{key}"
+        choice = LOWER.get(key)
+        if choice is None:
+            if key in LATER_CHOICES:
+                problems.append(Problem("job.later", at, {"word": key, "offered": ", ".join(LOWER)}))
+                continue
+            close = nearest(key, list(LOWER))
+            hint = f"Did you mean '{close}'?" if close else "Leave it out."
+            problems.append(Problem("job.unknown", at, {"key": key[:60], "hint": hint}))
+        elif value is None:
+            continue
+        elif choice.kind == "allowances":
+            read_[key] = _allowances(value, choice, unit, at, problems)
+        elif choice.kind == "list":
+            words = value if isinstance(value, list) else [value]
+            for word in words:
+                _known(str(word), choice.offered, choice.known, at, problems)
+            read_[key] = tuple(word for word in words if word != "none")
+        elif isinstance(value, str) and (choice.kind == "rule" or value in choice.offered):
+            if _known(value, choice.offered, choice.known, at, problems):
+                read_[key] = value
+        elif choice.kind == "rule":
+            problems.append(Problem("job.rule", at, {"word": str(value)[:60], "offered": ", ".join(choice.offered)}))
+        else:
+            size = _choice_length(value, choice, unit, at, problems)
+            if size is not None:
+                read_[key] = size
+    known = {one.name for one in fields(Ask)}
+    return Ask(**{key: value for key, value in read_.items() if key in known})
+
+
+def _choice_length(value: Any, choice: Choice, unit: Unit, where: str, problems: list[Problem]) -> Fixed | None:
+    if isinstance(value, bool) or not isinstance(value, int | Decimal | str):
+        problems.append(Problem("job.kind", where, {"wanted": "a length"}))
+        return None
+    try:
+        size = _size(value, unit)
+    except CuttingError as error:
+        if isinstance(value, str) and choice.offered and not value[:1].isdigit():
+            problems.append(Problem("job.rule", where, {"word": value[:60], "offered": ", ".join(choice.offered)}))
+        else:
+            problems.extend(_placed(error, where))
+        return None
+    if not choice.least - 0.001 <= size <= choice.most + 0.001:
+        least, most = (Fixed(Fraction(end)) for end in (choice.least, choice.most))
+        code = "choice.small" if size < choice.least else "choice.large"
+        problems.append(Problem(code, where, {"shown": Fixed(size), "least": least, "most": most}))
+        return None
+    return Fixed(size)
+
+
+def _allowances(value: Any, choice: Choice, unit: Unit, where: str, problems: list[Problem]) -> Allowances:
+    if not isinstance(value, dict):
+        problems.append(Problem("job.kind", where, {"wanted": "a set of lengths, such as side and centre"}))
+        return Allowances()
+    given: dict[str, Fixed] = {}
+    for key, size in value.items():
+        if key not in choice.offered:
+            close = nearest(key, list(choice.offered))
+            hint = f"Did you mean '{close}'?" if close else f"Choose one of: {', '.join(choice.offered)}."
+            problems.append(Problem("job.unknown", f"{where}.{key}", {"key": key[:60], "hint": hint}))
+            continue
+        length = _choice_length(size, choice, unit, f"{where}.{key}", problems)
+        if length is not None:
+            given[key] = length
+    return Allowances(**given)
+
+
+def _cloth(job: JobIn, problems: list[Problem]) -> Cloth | None:
+    raw, unit = job.cloth, job.unit
+    before = len(problems)
+
+    def length(key: str, least: float, most: float, code: str) -> Fraction | None:
+        value = getattr(raw, key)
+        if value is None or (value == "" and key != "width"):
+            return None
+        try:
+            size = _size(value, unit)
+        except CuttingError as error:
+            problems.extend(_placed(error, f"cloth.{key}"))
+            return None
+        if not least <= size <= most:
+            problems.append(Problem(code, f"cloth.{key}", {"shown": Fixed(size)}))
+            return None
+        return size
+
+    width = length("width", 500, 3300, "cloth.width")
+    in_hand = length("length", 50, 200_000, "cloth.length")
+    small = {key: length(key, 0, 1000, "cloth.length") for key in ("selvedge", "trim", "spare")}
+    _known(raw.fold, ("auto", *FOLDS), LATER_FOLDS, "cloth.fold", problems)
+    shrink = _percent(raw.shrink_percent, problems)
+    if raw.unit_of_sale and raw.unit_of_sale not in UNITS:
+        _known(raw.unit_of_sale, tuple(UNITS), (), "cloth.unit_of_sale", problems)
+    for key in ("repeat", "stretch_percent"):
+        if getattr(raw, key) not in (None, "", 0):
+            problems.append(Problem("job.later", f"cloth.{key}", {"word": key, "offered": "leave it out"}))
+    if len(problems) > before or width is None:
+        return None
+    return Cloth(
+        kind=raw.kind[:40], width=width, length=in_hand, fold=raw.fold,
+        one_way=raw.one_way, shrink_percent=shrink, unit_of_sale=raw.unit_of_sale or "",
+        **{key: value for key, value in small.items() if value is not None},
+    )  # fmt: skip
+
+
+def _percent(value: int | Decimal | str | None, problems: list[Problem]) -> Fraction:
+    if value in (None, ""):
+        return Fraction(0)
+    text = str(value).strip().removesuffix("%").strip().replace(",", ".")
+    if not re.fullmatch(r"[0-9]{1,3}(\.[0-9]{1,4})?", text) or Fraction(text) > 20:
+        problems.append(Problem("cloth.percent", "cloth.shrink_percent"))
+        return Fraction(0)
+    return Fraction(text)

@@ -1,0 +1,389 @@
+"""The plan file, version 1: a plan with all its words, ready for JSON."""
+
+from typing import Any, Literal
+
+from pydantic import BaseModel
+
+from cutting.checks import Check
+from cutting.garments import Garment, Number
+from cutting.geometry import Cubic, Point
+from cutting.lay import Lays
+from cutting.ledger import Row
+from cutting.lengths import Length, Unit, show
+from cutting.pieces import Panel, Piece
+from cutting.plan import CORE, Mark, Plan
+from cutting.words import (
+    check_labels,
+    check_say,
+    formula,
+    from_along,
+    mark_words,
+    say_finding,
+    with_numbers,
+    yardage_formula,
+)
+
+XY = tuple[float, float]
+
+
+class NumberOut(BaseModel):
+    net_mm: float
+    cut_mm: float
+    formula: str
+    cut_formula: str
+    # `with` is a word of Python; the wire has it without the underscore.
+    with_: str
+    shown: str
+
+
+class EdgeOut(BaseModel):
+    name: str
+    length_mm: float
+    allowance_mm: float
+    sewn_to: str
+
+
+class DartOut(BaseModel):
+    near: XY
+    far: XY
+    tip: XY
+    intake_mm: float
+    length_mm: float
+
+
+class PanelOut(BaseModel):
+    garment: str
+    name: str
+    points: dict[str, XY]
+    net: list[XY]
+    cut: list[XY]
+    segments: list[dict[str, Any]]
+    edges: list[EdgeOut]
+    darts: list[DartOut]
+
+
+class NotchOut(BaseModel):
+    edge: str
+    code: str
+    net: XY
+    cut: XY
+
+
+class PieceOut(BaseModel):
+    id: str
+    garment: str
+    panel: str
+    count: int
+    pair: bool
+    on_fold: bool
+    layers: int
+    grain: tuple[XY, XY]
+    notches: list[NotchOut]
+    cut: list[XY]
+    net: list[XY]
+    interfacing: bool
+
+
+class MarkOut(BaseModel):
+    n: int
+    garment: str
+    stage: str
+    panel: str
+    code: str
+    name: str
+    say: str
+    from_: str
+    along: str
+    formula: str
+    with_: str
+    shown: str
+    exact: bool
+    reads_mm: float
+    reason: str
+    local_mm: tuple[XY, XY]
+    cloth_mm: tuple[XY, XY] | None
+    waits: str
+
+
+class LedgerOut(BaseModel):
+    garment: str
+    level: str
+    kind: Literal["driven", "resulting"]
+    body_mm: float | None
+    ease_mm: float
+    darts_mm: float
+    gathers_mm: float
+    seams_mm: float
+    cut_mm: float
+    sewn_mm: float
+    closes: bool
+
+
+class SideOut(BaseModel):
+    label: str
+    mm: float
+
+
+class CheckOut(BaseModel):
+    code: str
+    where: str
+    left: SideOut
+    right: SideOut
+    tolerance_mm: float
+    ok: bool
+    says: str
+
+
+class FindingOut(BaseModel):
+    code: str
+    weight: Literal["stop", "warn", "note"]
+    where: str
+    words: str
+    params: dict[str, Any]
+
+
+class PlacementOut(BaseModel):
+    piece: str
+    copies: int
+    layers: list[int]
+    section: int
+    x_mm: float
+    y_mm: float
+    turned: bool
+    mirrored: bool
+
+
+class SectionOut(BaseModel):
+    fold: str
+    depth_mm: float
+    from_mm: float
+    to_mm: float
+
+
+class LayOut(BaseModel):
+    sections: list[SectionOut]
+    placements: list[PlacementOut]
+    length_mm: float
+    bound_mm: float
+    habit_mm: float | None
+    one_pass_mm: float | None
+    open_mm: float | None
+
+
+class WidthOut(BaseModel):
+    width_mm: float
+    fold: str
+    length_mm: float | None
+    buy_mm: float | None
+
+
+class YardageOut(BaseModel):
+    length_mm: float
+    buy_mm: float
+    formula: str
+    utilisation: float
+    by_width: list[WidthOut]
+
+
+class NotionOut(BaseModel):
+    garment: str
+    name: str
+    count: int
+    length_mm: float | None
+
+
+class PlanOut(BaseModel):
+    """The file `plavet-plan`, version 1."""
+
+    format: Literal["plavet-plan"] = "plavet-plan"
+    version: Literal[1] = 1
+    core: str = CORE
+    unit: Unit
+    fold: str
+    numbers: dict[str, NumberOut]
+    panels: list[PanelOut]
+    pieces: list[PieceOut]
+    marks: list[MarkOut]
+    ledger: list[LedgerOut]
+    lay: LayOut | None
+    yardage: YardageOut | None
+    checks: list[CheckOut]
+    findings: list[FindingOut]
+    notions: list[NotionOut]
+    sewing: list[dict[str, Any]] = []
+
+
+SEWN_TO = {
+    "front": {"waist": "band.waist", "side": "back.side", "inner_leg": "back.inner_leg", "crotch": "front.crotch"},
+    "back": {"waist": "band.waist", "side": "front.side", "inner_leg": "front.inner_leg", "crotch": "back.crotch"},
+    "band": {"waist": "front.waist, back.waist", "end": "band.end", "other_end": "band.other_end"},
+}  # fmt: skip
+
+
+def _xy(point: Point) -> XY:
+    return round(point.across, 4), round(point.down, 4)
+
+
+def _closed(points: list[Point] | tuple[Point, ...]) -> list[XY]:
+    ring = [_xy(p) for p in points]
+    return [*ring, ring[0]]
+
+
+def _mm(value: float) -> float:
+    return round(value, 6)
+
+
+def _number(number: Number, on_cloth: bool, unit: Unit) -> NumberOut:
+    spoken = number.cut if on_cloth else number.net
+    return NumberOut(
+        net_mm=_mm(number.net.mm), cut_mm=_mm(number.cut.mm), formula=formula(number.net, unit),
+        cut_formula=formula(number.cut, unit), with_=with_numbers(spoken, unit), shown=show(spoken.value, unit).text,
+    )  # fmt: skip
+
+
+def _panel(panel: Panel) -> PanelOut:
+    segments: list[dict[str, Any]] = []
+    for edge in panel.edges.values():
+        for part in edge.path.segments:
+            points = [part.start, part.one, part.two, part.end] if isinstance(part, Cubic) else [part.start, part.end]
+            kind = "cubic" if isinstance(part, Cubic) else "line"
+            segments.append({"edge": edge.name, "kind": kind, "points": [_xy(p) for p in points]})
+    return PanelOut(
+        garment=panel.garment, name=panel.name, points={name: _xy(p) for name, p in panel.points.items()},
+        net=_closed(panel.net), cut=_closed(panel.cut), segments=segments,
+        edges=[
+            EdgeOut(
+                name=e.name, length_mm=_mm(e.path.length), allowance_mm=_mm(e.allowance.mm),
+                sewn_to=SEWN_TO[panel.name].get(e.name, ""),
+            )
+            for e in panel.edges.values()
+        ],
+        darts=[
+            DartOut(
+                near=_xy(d.near), far=_xy(d.far), tip=_xy(d.tip), intake_mm=_mm(d.intake.mm),
+                length_mm=_mm(d.length.mm),
+            )
+            for d in panel.darts
+        ],
+    )  # fmt: skip
+
+
+def _piece(piece: Piece, garment: Garment) -> PieceOut:
+    low, high = min(p.down for p in piece.net), max(p.down for p in piece.net)
+    left, right = min(p.across for p in piece.net), max(p.across for p in piece.net)
+    across = garment.numbers["front.crease"].net.mm if piece.pair else (left + right) / 2
+    inset = (high - low) * 0.12
+    return PieceOut(
+        id=piece.id, garment=piece.garment, panel=piece.panel, count=piece.count, pair=piece.pair,
+        on_fold=piece.folds is not None, layers=2 if piece.pair or piece.folds is not None else 1,
+        grain=((round(across, 4), round(low + inset, 4)), (round(across, 4), round(high - inset, 4))),
+        notches=[NotchOut(edge=n.edge, code=n.code, net=_xy(n.net), cut=_xy(n.cut)) for n in piece.notches],
+        cut=_closed(piece.cut), net=_closed(piece.net), interfacing=piece.interfacing,
+    )  # fmt: skip
+
+
+def _mark(number: int, mark: Mark, unit: Unit) -> MarkOut:
+    words = mark_words(mark.step.panel, mark.step.code)
+    start, along = from_along(mark.step.from_code, mark.step.along)
+    shown = show(mark.tape.length.value, unit)
+    cloth = None
+    if mark.on_cloth is not None:
+        (ax, ay), (bx, by) = mark.on_cloth
+        cloth = ((round(ax, 4), round(ay, 4)), (round(bx, 4), round(by, 4)))
+    return MarkOut(
+        n=number, garment=mark.garment, stage=mark.step.stage, panel=mark.step.panel, code=mark.step.code,
+        name=words.name, say=f"{words.name}: {shown.text} from {start}, {along}", from_=start, along=along,
+        formula=formula(mark.tape.length, unit), with_=with_numbers(mark.tape.length, unit), shown=shown.text,
+        exact=shown.exact, reads_mm=_mm(mark.tape.length.mm), reason=words.reason,
+        local_mm=(_xy(mark.tape.start), _xy(mark.tape.end)), cloth_mm=cloth, waits=mark.step.waits,
+    )  # fmt: skip
+
+
+def _row(row: Row) -> LedgerOut:
+    return LedgerOut(
+        garment=row.garment, level=row.level, kind=row.kind, body_mm=None if row.body is None else _mm(row.body),
+        ease_mm=_mm(row.ease), darts_mm=_mm(row.darts), gathers_mm=_mm(row.gathers), seams_mm=_mm(row.seams),
+        cut_mm=_mm(row.cut), sewn_mm=_mm(row.sewn), closes=row.closes,
+    )  # fmt: skip
+
+
+def _check(check: Check, unit: Unit) -> CheckOut:
+    left, right = check_labels(check.code)
+    words = {"left": show(check.left, unit).text, "right": show(check.right, unit).text}
+    return CheckOut(
+        code=check.code, where=check.where, left=SideOut(label=left, mm=_mm(check.left)),
+        right=SideOut(label=right, mm=_mm(check.right)), tolerance_mm=check.tolerance, ok=check.ok,
+        says=check_say(check.code, check.ok).format(**words),
+    )  # fmt: skip
+
+
+def lay_to_wire(lays: Lays, open_length: float | None) -> LayOut:
+    """A lay with the figures it is held against."""
+    lay = lays.lay
+    return LayOut(
+        sections=[SectionOut(fold=lay.fold, depth_mm=_mm(lay.depth), from_mm=0.0, to_mm=_mm(lay.length))],
+        placements=[
+            PlacementOut(
+                piece=p.piece, copies=p.copies, layers=list(p.layers), section=0, x_mm=_mm(p.x), y_mm=_mm(p.y),
+                turned=p.turned, mirrored=p.mirrored,
+            )
+            for p in lay.placements
+        ],
+        length_mm=_mm(lay.length), bound_mm=_mm(lays.bound),
+        habit_mm=None if lays.habit is None else _mm(lays.habit),
+        one_pass_mm=None if lays.one_pass is None else _mm(lays.one_pass),
+        open_mm=None if open_length is None else _mm(open_length),
+    )  # fmt: skip
+
+
+def to_model(plan: Plan) -> PlanOut:
+    """The whole plan as the wire has it."""
+    unit = plan.job.unit
+    numbers: dict[str, NumberOut] = {}
+    for garment in plan.garments:
+        on_cloth = garment.ask.marking == "on-cloth"
+        for key, number in garment.numbers.items():
+            numbers[f"{garment.id}.{key}"] = _number(number, on_cloth, unit)
+    by_id = {garment.id: garment for garment in plan.garments}
+    bought = plan.yardage
+    out = None
+    if bought is not None and plan.lays is not None:
+        widths = [WidthOut(width_mm=r.width, fold=r.fold, length_mm=r.length, buy_mm=r.buy) for r in plan.by_width]
+        out = YardageOut(
+            length_mm=_mm(bought.length), buy_mm=_mm(bought.buy), formula=yardage_formula(bought, unit),
+            utilisation=round(plan.lays.utilisation, 4), by_width=widths,
+        )  # fmt: skip
+    return PlanOut(
+        unit=unit, fold=plan.fold, numbers=numbers,
+        panels=[_panel(panel) for garment in plan.garments for panel in garment.panels.values()],
+        pieces=[_piece(piece, by_id[piece.garment]) for piece in plan.pieces],
+        marks=[_mark(number, mark, unit) for number, mark in enumerate(plan.marks, 1)],
+        ledger=[_row(row) for row in plan.rows],
+        lay=lay_to_wire(plan.lays, plan.open_length) if plan.lays else None,
+        yardage=out, checks=[_check(check, unit) for check in plan.checks],
+        findings=[
+            FindingOut(
+                code=f.code, weight=f.weight, where=f.where, words=say_finding(f, unit),
+                params={key: _mm(v.mm) if isinstance(v, Length) else v for key, v in f.params.items()},
+            )
+            for f in plan.findings
+        ],
+        notions=[
+            NotionOut(garment=garment.id, name=name, count=1, length_mm=length)
+            for garment in plan.garments
+            for name, length in (
+                ("zip", 228.6), ("interfacing for the band", _mm(garment.panels["band"].lengths["cut_length"].mm)),
+                ("hook and bar", None),
+            )
+        ],
+    )  # fmt: skip
+
+
+def plan_to_wire(plan: Plan) -> dict[str, Any]:
+    """The plan as plain data; `with` and `from` carry no underscore."""
+    wire = to_model(plan).model_dump()
+    for number in wire["numbers"].values():
+        number["with"] = number.pop("with_")
+    for mark in wire["marks"]:
+        mark["with"], mark["from"] = mark.pop("with_"), mark.pop("from_")
+    return wire

@@ -1,0 +1,35 @@
+"""Problems as JSON: every one with its place, what is wrong, and how to mend it."""
+
+from typing import Any
+
+from pydantic import BaseModel
+
+from cutting.errors import CuttingError
+from cutting.lengths import Unit
+from cutting.words import say_problem
+
+
+class ProblemOut(BaseModel):
+    """One thing that is wrong."""
+
+    where: str
+    code: str
+    what: str
+    mend: str
+
+
+class ProblemsOut(BaseModel):
+    """The file `plavet-problems`, version 1."""
+
+    format: str = "plavet-problems"
+    version: int = 1
+    problems: list[ProblemOut]
+
+
+def problems_to_wire(error: CuttingError, unit: Unit = "in") -> dict[str, Any]:
+    """All problems of an error, in words."""
+    found = []
+    for problem in error.problems:
+        what, mend = say_problem(problem, unit)
+        found.append(ProblemOut(where=problem.where or "job", code=problem.code, what=what, mend=mend))
+    return ProblemsOut(problems=found).model_dump()

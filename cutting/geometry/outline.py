@@ -1,0 +1,73 @@
+"""Closed outlines: area, level lines across them, offsets, and whether they cross themselves."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from shapely.geometry import LineString, Polygon
+
+from cutting.geometry.point import Point, distance, unit
+
+
+@dataclass(frozen=True)
+class Crossing:
+    """Where a line meets a polyline: how far along the line, and the polyline's unit direction there."""
+
+    at: float
+    direction: Point
+
+
+def crossings(polyline: Sequence[Point], start: Point, direction: Point, extend: bool = False) -> list[Crossing]:
+    """Where the endless line from `start` along the unit `direction` meets `polyline`, in the line's order.
+
+    With `extend`, the polyline's two ends go on straight.
+    """
+    found: list[Crossing] = []
+    last = len(polyline) - 2
+    for k in range(last + 1):
+        a, b = polyline[k], polyline[k + 1]
+        step = b.minus(a)
+        slope = direction.cross(step)
+        if abs(slope) < 1e-12:
+            continue
+        away = a.minus(start)
+        share = away.cross(direction) / slope
+        low = -1e9 if extend and k == 0 else -1e-9
+        high = 1e9 if extend and k == last else 1 + 1e-9
+        if low <= share <= high:
+            found.append(Crossing(away.cross(step) / slope, unit(step)))
+    return sorted(found, key=lambda one: one.at)
+
+
+def offset_polyline(points: Sequence[Point], by: float) -> list[Point]:
+    """An open polyline moved `by` mm to its left (outwards), its inner corners mitred."""
+    if by == 0:
+        return list(points)
+    sides = [unit(b.minus(a)).left for a, b in zip(points, points[1:], strict=False)]
+    moved = [points[0].plus(sides[0], by)]
+    for k in range(1, len(points) - 1):
+        before, after = sides[k - 1], sides[k]
+        middle = before.plus(after)
+        size = middle.dot(middle)
+        moved.append(points[k].plus(middle, 2 * by / size if size > 0.5 else by))
+    moved.append(points[-1].plus(sides[-1], by))
+    backwards = any(
+        b.minus(a).dot(d.minus(c)) < 0 for a, b, c, d in zip(moved, moved[1:], points, points[1:], strict=False)
+    )
+    if not backwards:
+        return moved
+    # A hollow tighter than the allowance: let the general offset cut its loops away. Our left is its right.
+    whole = LineString([(p.across, p.down) for p in points]).offset_curve(-by, join_style="mitre")
+    parts = [part for part in getattr(whole, "geoms", [whole]) if not part.is_empty]
+    longest = max(parts, key=lambda part: float(part.length))
+    clean = [Point(float(x), float(y)) for x, y in longest.coords]
+    return clean if distance(clean[0], moved[0]) <= distance(clean[-1], moved[0]) else clean[::-1]
+
+
+def area(points: Sequence[Point]) -> float:
+    """Square millimetres inside a closed outline (shoelace)."""
+    return abs(sum(a.cross(b) for a, b in zip(points, [*points[1:], points[0]], strict=True))) / 2
+
+
+def is_simple(points: Sequence[Point]) -> bool:
+    """True where the outline does not cross or touch itself."""
+    return bool(Polygon([(p.across, p.down) for p in points]).is_valid)

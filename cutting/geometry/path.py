@@ -1,0 +1,182 @@
+"""Lines and cubic curves, and paths made of them."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from math import ceil, hypot, sqrt
+
+from cutting.geometry.point import Point, distance, unit
+
+# Gauss-Legendre, 8 points on -1..1 (Abramowitz and Stegun, table 25.4).
+_NODES = (0.1834346424956498, 0.5255324099163290, 0.7966664774136267, 0.9602898564975363)
+_WEIGHTS = (0.3626837833783620, 0.3137066458778873, 0.2223810344533745, 0.1012285362903763)
+
+
+@dataclass(frozen=True)
+class Line:
+    """A straight segment."""
+
+    start: Point
+    end: Point
+
+    @property
+    def length(self) -> float:
+        return distance(self.start, self.end)
+
+    def at(self, t: float) -> Point:
+        return self.start.towards(self.end, t)
+
+    def direction(self, t: float) -> Point:
+        """The unit tangent at t in 0..1."""
+        return unit(self.end.minus(self.start))
+
+    def flat(self, tolerance: float) -> list[Point]:
+        """The points of a polyline within `tolerance` mm, without the start."""
+        return [self.end]
+
+    @property
+    def back(self) -> Line:
+        """The same segment, run the other way."""
+        return Line(self.end, self.start)
+
+
+@dataclass(frozen=True)
+class Cubic:
+    """A cubic Bezier segment."""
+
+    start: Point
+    one: Point
+    two: Point
+    end: Point
+
+    def at(self, t: float) -> Point:
+        s = 1 - t
+        a, b, c, d = s * s * s, 3 * s * s * t, 3 * s * t * t, t * t * t
+        return Point(
+            a * self.start.across + b * self.one.across + c * self.two.across + d * self.end.across,
+            a * self.start.down + b * self.one.down + c * self.two.down + d * self.end.down,
+        )
+
+    def _speed(self, t: float) -> Point:
+        s = 1 - t
+        a, b, c = 3 * s * s, 6 * s * t, 3 * t * t
+        return Point(
+            a * (self.one.across - self.start.across)
+            + b * (self.two.across - self.one.across)
+            + c * (self.end.across - self.two.across),
+            a * (self.one.down - self.start.down)
+            + b * (self.two.down - self.one.down)
+            + c * (self.end.down - self.two.down),
+        )
+
+    def direction(self, t: float) -> Point:
+        """The unit tangent at t in 0..1."""
+        speed = self._speed(t)
+        if hypot(*speed) < 1e-9:
+            speed = self.at(min(1.0, t + 1e-4)).minus(self.at(max(0.0, t - 1e-4)))
+        return unit(speed)
+
+    @property
+    def length(self) -> float:
+        """Millimetres along the curve, by quadrature on two halves."""
+        whole = 0.0
+        for middle in (0.25, 0.75):
+            for node, weight in zip(_NODES, _WEIGHTS, strict=True):
+                for sign in (-1, 1):
+                    whole += weight * hypot(*self._speed(middle + sign * node / 4)) / 4
+        return whole
+
+    def flat(self, tolerance: float) -> list[Point]:
+        """The points of a polyline within `tolerance` mm, without the start."""
+        bend = max(
+            hypot(
+                self.start.across - 2 * self.one.across + self.two.across,
+                self.start.down - 2 * self.one.down + self.two.down,
+            ),
+            hypot(
+                self.one.across - 2 * self.two.across + self.end.across,
+                self.one.down - 2 * self.two.down + self.end.down,
+            ),
+        )
+        pieces = max(1, ceil(sqrt(0.75 * bend / tolerance)))
+        return [self.at(k / pieces) for k in range(1, pieces)] + [self.end]
+
+    @property
+    def back(self) -> Cubic:
+        """The same curve, run the other way."""
+        return Cubic(self.end, self.two, self.one, self.start)
+
+
+Segment = Line | Cubic
+FLAT = 0.02
+"""How far a polyline may lie from its curve, in mm; the formats promise 0.1."""
+
+
+@dataclass(frozen=True)
+class Path:
+    """Segments that follow one another."""
+
+    segments: tuple[Segment, ...]
+
+    @property
+    def start(self) -> Point:
+        return self.segments[0].start
+
+    @property
+    def end(self) -> Point:
+        return self.segments[-1].end
+
+    @property
+    def length(self) -> float:
+        return sum(segment.length for segment in self.segments)
+
+    @property
+    def back(self) -> Path:
+        return Path(tuple(segment.back for segment in reversed(self.segments)))
+
+    def flat(self, tolerance: float = FLAT) -> list[Point]:
+        """The path as a polyline, both ends included."""
+        points = [self.start]
+        for segment in self.segments:
+            points.extend(segment.flat(tolerance))
+        return points
+
+    def along(self, size: float) -> tuple[Point, Point]:
+        """The point `size` mm along the path, and the unit tangent there."""
+        left = max(0.0, size)
+        for segment in self.segments:
+            length = segment.length
+            if left <= length or segment is self.segments[-1]:
+                return _walk(segment, min(left, length), length)
+            left -= length
+        raise ValueError("a path without segments")
+
+
+def _walk(segment: Segment, size: float, length: float) -> tuple[Point, Point]:
+    if isinstance(segment, Line) or length == 0:
+        t = size / length if length else 0.0
+        return segment.at(t), segment.direction(t)
+    t = size / length
+    for _ in range(6):  # Newton's steps: the speed along the curve is the slope of its length.
+        miss = _first(segment, t).length - size
+        if abs(miss) < 1e-7:
+            break
+        t = min(1.0, max(0.0, t - miss / max(1e-6, hypot(*segment._speed(t)))))
+    return segment.at(t), segment.direction(t)
+
+
+def _first(curve: Cubic, t: float) -> Cubic:
+    """The part of a curve up to t (de Casteljau)."""
+    a, b, c = curve.start.towards(curve.one, t), curve.one.towards(curve.two, t), curve.two.towards(curve.end, t)
+    d, e = a.towards(b, t), b.towards(c, t)
+    return Cubic(curve.start, a, d, d.towards(e, t))
+
+
+def hermite(start: Point, leaving: Point, end: Point, arriving: Point) -> Segment:
+    """A cubic from `start` to `end` with those tangents; a line where both lie along it."""
+    chord = end.minus(start)
+    size = hypot(*chord)
+    straight = unit(chord)
+    if straight.dot(leaving) > 1 - 1e-12 and straight.dot(arriving) > 1 - 1e-12:
+        return Line(start, end)
+    return Cubic(start, start.plus(leaving, size / 3), end.plus(arriving, -size / 3), end)

@@ -1,0 +1,31 @@
+"""A job: what goes in, already read and found sound."""
+
+from dataclasses import dataclass
+
+from cutting.body import Body
+from cutting.cloth import Cloth
+from cutting.lengths import Unit
+from cutting.methods import Ask
+
+
+@dataclass(frozen=True)
+class GarmentAsk:
+    """One garment asked for."""
+
+    id: str
+    style: str
+    method: str
+    ask: Ask
+
+
+@dataclass(frozen=True)
+class Job:
+    """One client's measurements, the garments, the cloth; numbers are shown in `unit`."""
+
+    unit: Unit
+    body: Body
+    garments: tuple[GarmentAsk, ...]
+    cloth: Cloth
+    client: str = ""
+    seconds: float = 5.0
+    seed: int = 1

@@ -1,0 +1,38 @@
+"""Where a piece lies, and a whole lay."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from cutting.geometry import Point
+
+
+@dataclass(frozen=True)
+class Placement:
+    """A piece on the cloth, in mm: a draft point (across, down) lies at x + t down, y + t m across."""
+
+    piece: str
+    copies: int
+    layers: tuple[int, ...]
+    x: float
+    y: float
+    turned: bool = False
+    mirrored: bool = False
+
+    def point(self, draft: Point) -> tuple[float, float]:
+        """A draft point in the cloth's frame."""
+        t, m = (-1 if self.turned else 1), (-1 if self.mirrored else 1)
+        return self.x + t * draft.down, self.y + t * m * draft.across
+
+    def outline(self, draft: Sequence[Point]) -> list[tuple[float, float]]:
+        """A draft outline in the cloth's frame."""
+        return [self.point(p) for p in draft]
+
+
+@dataclass(frozen=True)
+class Lay:
+    """All placements on one fold; `length` from the cut end to the last piece, `depth` of one layer, in mm."""
+
+    fold: str
+    depth: float
+    placements: tuple[Placement, ...]
+    length: float

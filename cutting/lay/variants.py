@@ -1,0 +1,102 @@
+"""The ways each piece may lie: turned, mirrored, through which layers, and its profile across the cloth."""
+
+from dataclasses import dataclass
+from functools import cached_property
+from math import ceil
+
+import numpy as np
+import numpy.typing as npt
+
+from cutting.pieces import Piece
+
+CELL = 4.0
+"""The step across the cloth at which places are tried, in mm."""
+Floats = npt.NDArray[np.float64]
+
+
+@dataclass(frozen=True)
+class Variant:
+    """One way a piece may lie: `polygon` is its cut outline (x, y) with its least x and y at 0."""
+
+    turned: bool
+    mirrored: bool
+    polygon: Floats
+    origin: tuple[float, float]
+    on_fold: bool
+
+    @cached_property
+    def width(self) -> float:
+        """Along the cloth, mm."""
+        return float(self.polygon[:, 0].max())
+
+    @cached_property
+    def depth(self) -> float:
+        """Across the cloth, mm."""
+        return float(self.polygon[:, 1].max())
+
+    @cached_property
+    def profile(self) -> tuple[Floats, Floats]:
+        """For each cell across: the least and the greatest x of the outline there."""
+        cells = max(1, ceil(self.depth / CELL - 1e-9))
+        low, high = np.full(cells, np.inf), np.full(cells, -np.inf)
+        bounds = np.arange(cells + 1) * CELL
+        points = self.polygon
+        for (x1, y1), (x2, y2) in zip(points, np.roll(points, -1, axis=0), strict=True):
+            if y1 > y2:
+                x1, y1, x2, y2 = x2, y2, x1, y1
+            first, last = min(int(y1 / CELL), cells - 1), min(int(y2 / CELL), cells - 1)
+            for k in range(first, last + 1):
+                if y2 - y1 < 1e-9:
+                    ends: tuple[float, float] = (x1, x2)
+                else:
+                    a, b = max(y1, bounds[k]), min(y2, bounds[k + 1])
+                    slope = (x2 - x1) / (y2 - y1)
+                    ends = (x1 + (a - y1) * slope, x1 + (b - y1) * slope)
+                low[k], high[k] = min(low[k], *ends), max(high[k], *ends)
+        return low, high
+
+
+@dataclass(frozen=True)
+class Item:
+    """Something to place once: a piece, how many it yields, the layers it goes through, the ways it may lie."""
+
+    piece: Piece
+    copies: int
+    layers: tuple[int, ...]
+    variants: tuple[Variant, ...]
+
+    @cached_property
+    def area(self) -> float:
+        """Square mm of cloth surface it covers in one layer."""
+        x, y = self.variants[0].polygon[:, 0], self.variants[0].polygon[:, 1]
+        return float(abs(np.dot(x, np.roll(y, -1)) - np.dot(y, np.roll(x, -1))) / 2)
+
+
+def _variant(piece: Piece, turned: bool, mirrored: bool, on_fold: bool) -> Variant:
+    t, m = (-1 if turned else 1), (-1 if mirrored else 1)
+    raw = np.array([(t * p.down, t * m * p.across) for p in piece.cut])
+    least = raw.min(axis=0)
+    return Variant(turned, mirrored, raw - least, (float(least[0]), float(least[1])), on_fold)
+
+
+def items_for(pieces: list[Piece], fold: str, one_way: bool) -> list[Item]:
+    """What is to be placed on cloth folded so; with one-way cloth nothing is turned.
+
+    Folded: a pair is placed once and cut through both layers, and may be flipped, since left and right only change
+    layers. Open: left and right are placed by themselves, the right one mirrored.
+    """
+    turns = [False] if one_way else [False, True]
+    items: list[Item] = []
+    for piece in pieces:
+        if fold == "lengthwise-centre":
+            if piece.folds is not None:
+                ways = tuple(_variant(piece, turned, turned, True) for turned in turns)
+                items.append(Item(piece, 1, (1, 2), ways))
+            else:
+                ways = tuple(_variant(piece, turned, mirrored, False) for turned in turns for mirrored in (False, True))
+                items.append(Item(piece, 2, (1, 2), ways))
+            continue
+        for mirrored in [False, True][: piece.count]:
+            ways = tuple(_variant(piece, turned, mirrored and piece.pair, False) for turned in turns)
+            items.append(Item(piece, 1, (1,), ways))
+    return items

@@ -1,0 +1,63 @@
+"""The girth ledger: at each level what the body measures, what is cut, what the seams and darts take, what is left."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from cutting.garments import Garment
+from cutting.geometry import Line
+
+CLOSE = 1.0
+"""A driven row closes within this many mm."""
+
+
+@dataclass(frozen=True)
+class Row:
+    """One level all round (one leg for thigh, knee and hem), in mm. `sewn = cut - seams - darts - gathers`."""
+
+    garment: str
+    level: str
+    kind: Literal["driven", "resulting"]
+    body: float | None
+    ease: float
+    darts: float
+    gathers: float
+    seams: float
+    cut: float
+
+    @property
+    def sewn(self) -> float:
+        return self.cut - self.seams - self.darts - self.gathers
+
+    @property
+    def closes(self) -> bool:
+        """Driven: sewn is body and ease to 1 mm. Resulting: there is ease and it is not negative."""
+        if self.kind == "resulting" or self.body is None:
+            return self.ease >= 0
+        return abs(self.sewn - self.body - self.ease) <= CLOSE
+
+
+def ledger(garment: Garment) -> list[Row]:
+    """The rows of one lower garment, from waist to hem."""
+    numbers, body, ask, sums = garment.numbers, garment.body, garment.ask, garment.sums
+
+    def both(level: str, times: int) -> tuple[float, float]:
+        pair = [numbers[f"{panel}.{level}"] for panel in ("front", "back")]
+        cut = times * sum(number.cut.mm for number in pair)
+        return cut, cut - times * sum(number.net.mm for number in pair)
+
+    darts = 2 * sum(Line(d.near, d.far).length for name in ("front", "back") for d in garment.panels[name].darts)
+    cut, seams = both("waist_width", 2)
+    rows = [Row(garment.id, "waist", "driven", body.waist.mm, ask.waist_ease.mm, darts, 0.0, seams, cut)]
+    cut, seams = both("hip_width", 2)
+    rows.append(Row(garment.id, "hip", "driven", body.hip.mm, ask.hip_ease.mm, 0.0, 0.0, seams, cut))
+    cut, seams = both("crotch_width", 1)
+    thigh = body.thigh.mm
+    rows.append(Row(garment.id, "thigh", "resulting", thigh, cut - seams - thigh, 0.0, 0.0, seams, cut))
+    widened = garment.panels["back"].lengths["hem_widened"].mm
+    knee = body.knee.mm if body.has("knee") else None
+    for level, whole, own in (("knee", sums.knee_round, knee), ("hem", sums.hem_round, None)):
+        cut, seams = both(f"{level}_width", 1)
+        wanted = cut - seams if whole is None else whole.mm + widened
+        kind: Literal["driven", "resulting"] = "resulting" if whole is None else "driven"
+        rows.append(Row(garment.id, level, kind, own, wanted - (own or 0.0), 0.0, 0.0, seams, cut))
+    return rows

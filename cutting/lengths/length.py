@@ -1,0 +1,137 @@
+"""A length that keeps the sum it came from: a small tree, never text.
+
+Leaves are measurements, fixed amounts and lengths found on the draft; branches are sums, shares and choices.
+`words.formula` shows the tree with names or with the client's numbers.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+
+Exact = Fraction | float
+INCH_MM = Fraction(254, 10)
+
+
+@dataclass(frozen=True)
+class Length:
+    """A length; `value` in mm, exact where every leaf is."""
+
+    @property
+    def value(self) -> Exact:
+        raise NotImplementedError
+
+    @property
+    def mm(self) -> float:
+        """Millimetres."""
+        return float(self.value)
+
+    def __add__(self, other: Length) -> Length:
+        return total(self, other)
+
+    def __sub__(self, other: Length) -> Length:
+        return total(self, -other)
+
+    def __mul__(self, factor: int | Fraction) -> Length:
+        return Scaled(self, Fraction(factor))
+
+    def __truediv__(self, factor: int) -> Length:
+        return Scaled(self, Fraction(1, factor))
+
+    def __neg__(self) -> Length:
+        return self * -1
+
+
+@dataclass(frozen=True)
+class Measured(Length):
+    """A measurement of the client, by its key."""
+
+    key: str
+    size: Fraction
+
+    @property
+    def value(self) -> Exact:
+        return self.size
+
+
+@dataclass(frozen=True)
+class Fixed(Length):
+    """An amount given by a rule or chosen; `label` says what it is for, empty where the sum says it."""
+
+    size: Fraction
+    label: str = ""
+
+    @property
+    def value(self) -> Exact:
+        return self.size
+
+
+@dataclass(frozen=True)
+class Found(Length):
+    """A length worked out on the draft, such as one that makes two seams agree."""
+
+    size: float
+    label: str
+
+    @property
+    def value(self) -> Exact:
+        return self.size
+
+
+@dataclass(frozen=True)
+class Scaled(Length):
+    """A share or a multiple of a length."""
+
+    of: Length
+    factor: Fraction
+
+    @property
+    def value(self) -> Exact:
+        return self.of.value * self.factor
+
+
+@dataclass(frozen=True)
+class Sum(Length):
+    """Lengths added up; what is taken away is a Scaled by -1."""
+
+    terms: tuple[Length, ...]
+
+    @property
+    def value(self) -> Exact:
+        return sum((term.value for term in self.terms), Fraction(0))
+
+
+def total(*terms: Length) -> Length:
+    """The sum of `terms`, sums among them opened."""
+    flat: list[Length] = []
+    for term in terms:
+        flat.extend(term.terms if isinstance(term, Sum) else [term])
+    flat = [term for term in flat if not (isinstance(term, Fixed) and term.size == 0)]
+    if len(flat) == 1:
+        return flat[0]
+    return Sum(tuple(flat))
+
+
+def inch(amount: int | float | Fraction, label: str = "") -> Fixed:
+    """`amount` inches."""
+    return Fixed(Fraction(amount) * INCH_MM, label)
+
+
+def cm(amount: int | float | Fraction, label: str = "") -> Fixed:
+    """`amount` centimetres."""
+    return Fixed(Fraction(amount) * 10, label)
+
+
+def mm(amount: int | float | Fraction, label: str = "") -> Fixed:
+    """`amount` millimetres."""
+    return Fixed(Fraction(amount), label)
+
+
+def found(amount: float, label: str) -> Found:
+    """A length of `amount` mm worked out on the draft."""
+    return Found(amount, label)
+
+
+def named(length: Length, label: str) -> Length:
+    """A fixed length with what it is for."""
+    return Fixed(length.size, label) if isinstance(length, Fixed) else length

@@ -1,0 +1,119 @@
+"""Reading lengths as typed and showing them as a tape does.
+
+The browser's twin is web/src/lengths/units.ts; both run the cases of tests/shared/lengths.json.
+"""
+
+import re
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Literal
+
+from cutting.errors import refuse
+
+Unit = Literal["in", "cm"]
+
+MM: dict[str, Fraction] = {"in": Fraction(254, 10), "cm": Fraction(10), "mm": Fraction(1), "m": Fraction(1000)}
+MARKS: dict[str, Fraction] = {"in": MM["in"] / 16, "cm": Fraction(1)}
+"""The distance between two marks of the tape, in mm: sixteenths of an inch, or millimetres."""
+
+GLYPHS = {
+    "½": "1/2", "¼": "1/4", "¾": "3/4", "⅛": "1/8", "⅜": "3/8", "⅝": "5/8", "⅞": "7/8", "⅓": "1/3", "⅔": "2/3",
+}  # fmt: skip
+NAMES = {
+    "in": "in", "inch": "in", "inches": "in", '"': "in", "''": "in",
+    "cm": "cm", "centimetre": "cm", "centimetres": "cm", "centimeter": "cm", "centimeters": "cm",
+    "mm": "mm", "millimetre": "mm", "millimetres": "mm", "m": "m",
+}  # fmt: skip
+
+_FEET = re.compile(r"^([0-9]{1,2}) ?(?:'(?!')|ft|feet|foot) ?(.*)$")
+_SIZE = re.compile(
+    r"^(?:(?P<whole>[0-9]{1,9})(?:[ -]|$))?(?P<over>[0-9]{1,4})/(?P<under>[0-9]{1,4})$"
+    r"|^(?P<decimal>[0-9]{1,9}(?:[.,][0-9]{1,9})?|[.,][0-9]{1,9})$"
+)
+_UNIT = re.compile(r"^(.*?) ?([a-z]+|\"|'')$")
+
+
+def _size(text: str) -> Fraction:
+    """`38 1/2`, `38-1/2`, `1/2`, `38.5`, `38,5` as a number."""
+    match = _SIZE.match(text)
+    if not match:
+        raise refuse("length.unreadable")
+    if match["decimal"]:
+        return Fraction(match["decimal"].replace(",", "."))
+    over, under = int(match["over"]), int(match["under"])
+    if under == 0 or over >= under:
+        raise refuse("length.fraction")
+    return int(match["whole"] or 0) + Fraction(over, under)
+
+
+def read(typed: str, unit: Unit) -> Fraction:
+    """The exact millimetres of a length as typed; bare numbers are in `unit`.
+
+    Raises CuttingError: length.empty, length.unreadable, length.fraction, length.negative, length.unit.
+    """
+    text = typed.strip().lower().replace("\u00a0", " ").replace("″", '"').replace("”", '"').replace("’", "'")
+    text = text.replace("′", "'").replace("\u2044", "/")
+    for glyph, plain in GLYPHS.items():
+        text = text.replace(glyph, " " + plain)
+    text = re.sub(r"\s+", " ", re.sub(r" ?/ ?", "/", text)).strip()
+    if not text:
+        raise refuse("length.empty")
+    if len(text) > 40:
+        raise refuse("length.unreadable")
+    if re.match(r"^[-\u2212] ?[0-9.,]", text):
+        raise refuse("length.negative")
+    feet = _FEET.match(text)
+    if feet:
+        rest = feet[2].removesuffix("inches").removesuffix("inch").removesuffix("in").removesuffix("''")
+        rest = rest.removesuffix('"').strip()
+        inches = _size(rest) if rest else Fraction(0)
+        if inches >= 12:
+            raise refuse("length.feet")
+        return (int(feet[1]) * 12 + inches) * MM["in"]
+    own = _UNIT.match(text)
+    if own:
+        if own[2] not in NAMES:
+            raise refuse("length.unit" if own[1] and own[1][0].isdigit() else "length.unreadable", word=own[2])
+        return _size(own[1]) * MM[NAMES[own[2]]]
+    return _size(text) * MM[unit]
+
+
+@dataclass(frozen=True)
+class Shown:
+    """A length as a tape shows it: whole units and a fraction, and whether that is exact."""
+
+    unit: Unit
+    negative: bool
+    whole: int
+    over: int
+    under: int
+    exact: bool
+
+    @property
+    def text(self) -> str:
+        """`11 3/4 in`, `29.8 cm`."""
+        sign = "-" if self.negative else ""
+        if self.unit == "cm":
+            return f"{sign}{self.whole}.{self.over} cm" if self.over else f"{sign}{self.whole} cm"
+        if not self.over:
+            return f"{sign}{self.whole} in"
+        fraction = f"{self.over}/{self.under}"
+        return f"{sign}{self.whole} {fraction} in" if self.whole else f"{sign}{fraction} in"
+
+    @property
+    def bare(self) -> str:
+        """The same without its unit."""
+        return self.text.rsplit(" ", 1)[0]
+
+
+def show(mm: float | Fraction, unit: Unit) -> Shown:
+    """`mm` at the nearest mark of the tape; halfway goes away from zero. Exact within 0.01 mm."""
+    mark = MARKS[unit]
+    size = abs(Fraction(mm))
+    marks = int(size / mark + Fraction(1, 2))
+    exact = abs(size - marks * mark) <= Fraction(1, 100)
+    whole, rest = divmod(marks, 16 if unit == "in" else 10)
+    over = Fraction(rest, 16 if unit == "in" else 10)
+    if unit == "cm":
+        return Shown(unit, mm < 0 and marks > 0, whole, rest, 10, exact)
+    return Shown(unit, mm < 0 and marks > 0, whole, over.numerator, over.denominator, exact)

@@ -1,0 +1,184 @@
+"""Quarter hip, back panel: laid out from the cut front by known additions.
+
+The centre line comes first, widths are laid from it towards the side, and two seams are closed: the side top is
+swung until the side seam equals the front's, the crotch point drops until the inner leg does.
+"""
+
+from math import cos, radians, sin
+
+from cutting.body import Body
+from cutting.drafting import Draft, Place
+from cutting.errors import refuse
+from cutting.geometry import Line, Path, Point, Segment, bisect, hermite, unit
+from cutting.lengths import Length, found, inch, mm
+from cutting.methods.ask import Ask
+from cutting.methods.quarter_hip.curves import crotch, inner_leg, side_above, side_below
+from cutting.methods.quarter_hip.front import mark_curve, mark_darts
+from cutting.methods.quarter_hip.sums import BACK_WIDER, Sums
+
+DIAGONAL = inch(1.75)
+MOST_DROP = 25.4
+FRONT_TOP = ("front.waist", "front.crotch")
+
+
+def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
+    """Draw the back on the front's frame. Lengths in mm, net; raises CuttingError where a seam cannot be closed."""
+    seam = front.lengths["seam_down"].mm
+    at = front.points
+    crotch_down, hip_down = at["C"].down, at["H"].down
+    d.lengths.update(seam_down=front.lengths["seam_down"])
+    for name in ("O", "C", "H", "K", "L"):
+        d.points[name] = at[name]
+
+    d.stage = "tip"
+    corner = d.put("C1", at["C1"], "centre_on_crotch_line")
+    front_tip = Place(at["X"], "front_crotch_point")
+    leg = _Leg(ask, sums, front)
+    drop, widen = _close_inner_leg(leg, at["X"].plus(Point(1, 0), sums.tip.mm), front.edges["inner_leg"].path.length, d)
+    out = d.mark(
+        "X0", front_tip.out(sums.tip), "crotch_tip", "crotch_line", ("front.crotch", "front.inner_leg"),
+        ("crotch", "inner_leg"),
+    )  # fmt: skip
+    tip = out
+    if abs(drop) > 0.2:
+        tip = d.mark("X", out.down(found(drop, "tip_drop")), "tip_drop", "down", closes=("crotch", "inner_leg"))
+    d.put("X", tip.point)
+
+    d.stage = "centre"
+    level = Place(Point(at["C1"].across, seam), "front_centre_line")
+    slanted = d.mark("B0", level.back(sums.slant), "centre_slant", "waist_line", FRONT_TOP, ("waist", "crotch"))
+    top = slanted
+    if sums.raise_.mm > 0:
+        top = d.mark("B", slanted.up(sums.raise_), "seat_raise", "up", FRONT_TOP, ("waist", "crotch"))
+    d.put("CB", top.point)
+
+    d.stage = "widths"
+    line = unit(corner.point.minus(top.point))
+    cb_hip = top.point.plus(line, (hip_down - top.point.down) / line.down)
+    hip = d.mark("H1", Place(cb_hip, "centre_line").back(sums.back_quarter), "hip_width", "hip_line", "centre", "side")
+    foot = d.mark("C2", corner.back(sums.back_quarter), "crotch_line_width", "crotch_line", "centre", "side")
+
+    upwards = unit(hip.point.minus(foot.point))
+    # The side turns at the crotch line by the mean of what comes before and after it.
+    turn = unit(unit(foot.point.minus(hip.point)).plus(unit(leg.side[0].minus(foot.point))))
+    to_foot = hermite(hip.point, unit(foot.point.minus(hip.point)), foot.point, turn)
+    below = [to_foot, *side_below(foot.point, turn, leg.side)]
+    wanted = front.edges["side"].path.length - Path(tuple(below)).length
+    width = sums.waist_quarter + sums.back_darts.all
+    side_top = _close_side(top.point, hip.point, upwards, width.mm, wanted)
+    raised = seam - side_top.down
+    d.stage = "waist"
+    if abs(raised) > 0.2:
+        height = Place(Point(side_top.across, seam), "waist_line")
+        d.mark("W0", height.up(found(raised, "side_equal")), "side_height", "upright", FRONT_TOP, ("side", "waist"))
+    side = d.mark("W", top.along(side_top.minus(top.point), width), "waist_width", "waist_seam", "centre", "side")
+
+    thigh_part, leaving = inner_leg(tip.point, leg.anchor(widen), leg.onward)
+    e = tip.point.across - corner.point.across
+    gap = min(max(crotch_down - hip_down, 1.1 * e), 0.6 * (sums.crotch_depth - sums.top).mm)
+    curve = crotch(
+        top.point, corner.point, corner.point, gap, tip.point, Point(leaving.down, -leaving.across), DIAGONAL.mm
+    )
+    mark_curve(d, corner, curve, DIAGONAL)
+    mark_darts(d, ask, sums.back_darts, top, side, inch(5), body)
+    _mark_leg(d, front, leg, widen)
+
+    d.edge("waist", [Line(side.point, top.point)], ask.allowances.waist)
+    d.edge("crotch", curve.segments, ask.allowances.centre)
+    hem_in = leg.hem_in(widen)
+    lower: list[Segment] = [Line(leg.anchor(widen), hem_in)] if leg.anchor(widen) != hem_in else []
+    d.edge("inner_leg", [*thigh_part, *lower], ask.allowances.inner_leg)
+    d.edge("hem", [Line(hem_in, leg.side[-1])], ask.hem, turned=True)
+    above = side_above(hip.point, side.point, upwards)
+    d.edge("side", [*(part.back for part in reversed(below)), above], ask.allowances.side)
+    d.lengths.update(
+        diagonal=found(curve.diagonal, "diagonal") if curve.wanted_was_moved else DIAGONAL,
+        tip_drop=found(drop, "tip_drop"), side_raise=found(raised, "side_equal"),
+        hem_widened=found(widen, "hem_widened"),
+    )  # fmt: skip
+
+
+class _Leg:
+    """The back's leg: the front's, wider by BACK_WIDER shared about the crease; or the front's moved with the tip."""
+
+    def __init__(self, ask: Ask, sums: Sums, front: Draft):
+        self.shared = sums.hem_round is not None
+        self.add = (BACK_WIDER / 2).mm if self.shared else sums.tip.mm
+        inner = front.edges["inner_leg"].path.segments
+        self.front_in, self.front_hem_in = inner[1].end, inner[-1].end
+        front_side = front.edges["side"].path.segments
+        knee = [front_side[0].end] if sums.knee_round is not None else []
+        hem = front_side[0].start
+        shift = -(BACK_WIDER / 2).mm if self.shared else sums.quarter.mm - sums.back_quarter.mm
+        self.side = [Point(p.across + shift, p.down) for p in [*knee, hem]]
+        self.onward = unit(self.front_hem_in.minus(self.front_in))
+        if self.front_in == self.front_hem_in:
+            start = front.edges["inner_leg"].path.start.plus(Point(1, 0), sums.tip.mm)
+            self.onward = unit(self.hem_in(0).minus(start))
+
+    def anchor(self, widen: float) -> Point:
+        return Point(self.front_in.across + self.add + widen, self.front_in.down)
+
+    def hem_in(self, widen: float) -> Point:
+        return Point(self.front_hem_in.across + self.add + widen, self.front_hem_in.down)
+
+
+def _close_inner_leg(leg: _Leg, tip: Point, wanted: float, d: Draft) -> tuple[float, float]:
+    """How far the tip drops, and how much the hem widens at the inner leg, so that the inner legs are equal."""
+
+    def length(drop: float, widen: float) -> float:
+        parts, _ = inner_leg(tip.plus(Point(0, 1), drop), leg.anchor(widen), leg.onward)
+        return Path(tuple(parts)).length + Line(leg.anchor(widen), leg.hem_in(widen)).length - wanted
+
+    if abs(length(0, 0)) < 0.05:
+        return 0.0, 0.0
+    most = min(MOST_DROP, wanted / 4)
+    drop = bisect(lambda size: length(size, 0), -12.7, most)
+    if drop is not None:
+        return drop, 0.0
+    widen = bisect(lambda size: length(most, size), 0.0, 127.0)
+    if widen is None:
+        raise refuse("inner_leg.open", "garment.choices.back_tip", over=found(length(most, 0), ""))
+    d.when("hem.widened", True, by=found(widen, "hem_widened"))
+    return most, widen
+
+
+def _close_side(top: Point, hip: Point, upwards: Point, width: float, wanted: float) -> Point:
+    """The side's end of the waist seam: `width` from the centre top, the side above the hip line `wanted` long."""
+
+    def point(angle: float) -> Point:
+        return top.plus(Point(-cos(radians(angle)), sin(radians(angle))), width)
+
+    def miss(angle: float) -> float:
+        return side_above(hip, point(angle), upwards).length - wanted
+
+    # From high to low the seam grows shorter until the side point nears the hip line: take the first that fits.
+    for high in range(-40, 60, 4):
+        if point(high + 4).down > hip.down - 6:
+            break
+        angle = bisect(miss, high, high + 4)
+        if angle is not None:
+            return point(angle)
+    raise refuse("side.open", "garment.choices.seat_raise")
+
+
+def _mark_leg(d: Draft, front: Draft, leg: _Leg, widen: float) -> None:
+    """The leg by what it adds to the front's edges."""
+    d.stage = "leg"
+    add: Length = BACK_WIDER / 2 if leg.shared else found(leg.add, "moves_with_tip")
+    inner = add + found(widen, "hem_widened") if widen > 0.2 else add
+    names = [name for name in ("T", "K", "L") if f"{name}1" in front.points]
+    words = {"T": "thigh", "K": "knee", "L": "hem"}
+    for name in names:
+        what = words[name]
+        start = Place(front.points[f"{name}1"], f"front_{what}_inner")
+        d.mark(f"{name}1", start.out(inner), f"{what}_inner", f"{what}_line", "front.inner_leg", "inner_leg")
+        if f"{name}2" in front.points:
+            side = Place(front.points[f"{name}2"], f"front_{what}_side")
+            d.mark(f"{name}2", side.back(BACK_WIDER / 2), f"{what}_side", f"{what}_line", "front.side", "side")
+        elif what == "hem":
+            guide = Place(Point(0, front.points["L"].down), "guide_line")
+            size = found(-leg.side[-1].across, "back_ease")
+            if size.mm > 0.2:
+                d.mark("L2", guide.back(size), "hem_side", "hem_line", "front.side", "side")
+    d.lengths.setdefault("dart_place", mm(0))

@@ -1,0 +1,193 @@
+"""Quarter hip, front panel: from the guide line (side) towards the crotch; one line, one chalk mark."""
+
+from math import sqrt
+
+from cutting.body import Body
+from cutting.drafting import Dart, Draft, Place
+from cutting.geometry import Line, Point, Segment, unit
+from cutting.lengths import Length, found, inch, mm, named
+from cutting.methods.ask import Ask
+from cutting.methods.quarter_hip.curves import Crotch, crotch, inner_leg, side_above, side_below
+from cutting.methods.quarter_hip.sums import BACK_WIDER, Darts, Sums, most
+
+DOWN, UP = Point(0, 1), Point(0, -1)
+DIAGONAL = inch(1.25)
+STAGES = ("lines", "widths", "crotch", "waist", "darts", "side", "leg")
+"""The order of the table."""
+
+
+def front(body: Body, ask: Ask, sums: Sums, d: Draft) -> None:
+    """Draw the front. Lengths in mm, net; raises CuttingError where a sum cannot be laid out."""
+    d.lengths.update(seam_down=mm(0) if ask.band == "below" else ask.band_depth)
+    o = d.start("O", Point(0, 0), "top")
+    crotch_line, hip_line, knee_line, hem_line = lines_across(sums, ask, d, o)
+
+    d.stage = "widths"
+    d.mark("H1", hip_line.out(sums.quarter), "hip_width", "hip_line", "guide", "centre")
+    corner = d.mark("C1", crotch_line.out(sums.quarter), "centre_on_crotch_line", "crotch_line", "guide", "centre")
+    tip = d.mark("X", crotch_line.out(sums.crotch_width), "crotch_point", "crotch_line", "guide", "inner_leg")
+
+    top, side_top = _waist(body, ask, sums, d, corner)
+
+    crease = crotch_line.out(sums.crotch_width / 2)
+    leg = _leg(body, ask, sums, tip.point, crease, knee_line, hem_line)
+    thigh_part, leaving = inner_leg(tip.point, leg.anchor, unit(leg.hem_in.minus(leg.anchor)))
+    gap = min(
+        max(sums.crotch_depth.mm - sums.hip_depth.mm, 1.5 * sums.extension.mm), 0.6 * (sums.crotch_depth - sums.top).mm
+    )
+    base = Point(corner.point.across, hip_line.point.down)
+    curve = crotch(top.point, base, corner.point, gap, tip.point, Point(leaving.down, -leaving.across), DIAGONAL.mm)
+    mark_curve(d, corner, curve, DIAGONAL)
+    mark_darts(d, ask, sums.front_darts, top, side_top, inch(4), body)
+    _mark_side(d, hip_line, side_top)
+    _mark_leg(d, leg, crease, knee_line, hem_line)
+
+    hip, foot = hip_line.point, crotch_line.point
+    below = [Line(hip, foot), *side_below(foot, DOWN, leg.side)]
+    d.edge("waist", [Line(side_top.point, top.point)], ask.allowances.waist)
+    d.edge("crotch", curve.segments, ask.allowances.centre)
+    lower: list[Segment] = [Line(leg.anchor, leg.hem_in)] if leg.anchor != leg.hem_in else []
+    d.edge("inner_leg", [*thigh_part, *lower], ask.allowances.inner_leg)
+    d.edge("hem", [Line(leg.hem_in, leg.hem_side)], ask.hem, turned=True)
+    above = side_above(hip, side_top.point, UP)
+    d.edge("side", [*(part.back for part in reversed(below)), above], ask.allowances.side)
+    d.steps.sort(key=lambda step: STAGES.index(step.stage))
+    d.lengths.update(diagonal=found(curve.diagonal, "diagonal") if curve.wanted_was_moved else DIAGONAL)
+
+
+def lines_across(sums: Sums, ask: Ask, d: Draft, o: Place) -> tuple[Place, Place, Place, Place]:
+    """The level lines, each marked twice at the table so that they come out parallel."""
+    d.stage = "lines"
+
+    def level(depth: Length) -> Length:
+        return sums.level(depth, ask)
+
+    crotch_line = d.mark("C", o.down(level(sums.crotch_depth)), "crotch_line", "guide_line", "top")
+    hip_line = d.mark("H", o.down(level(sums.hip_depth)), "hip_line", "guide_line", "top")
+    knee_line = d.mark("K", o.down(level(sums.knee_depth)), "knee_line", "guide_line", "top")
+    hem_line = d.mark("L", o.down(level(sums.length)), "hem_line", "guide_line", "top", "hem")
+    return crotch_line, hip_line, knee_line, hem_line
+
+
+def _waist(body: Body, ask: Ask, sums: Sums, d: Draft, corner: Place) -> tuple[Place, Place]:
+    """The centre's and the side's ends of the waist seam; the width is laid along the slope, dart open."""
+    d.stage = "waist"
+    seam = d.lengths["seam_down"].mm
+    level = d.put("F", Point(corner.point.across, seam), "centre_at_waist")
+    top = level
+    if sums.front_darts.centre_in.mm > 0:
+        top = d.mark("F1", top.back(sums.front_darts.centre_in), "centre_in", "waist_line")
+    if sums.drop.mm > 0:
+        top = d.mark("F2", top.down(sums.drop), "centre_drop", "centre_line", waits="until_back_traced")
+    d.put("CF", top.point, "centre_top")
+    width = sums.waist_quarter + sums.front_darts.all
+    rise = sums.drop.mm + ask.side_raise.mm
+    run = sqrt(max(0.0, width.mm**2 - rise**2))
+    side_point = Point(top.point.across - run, seam - ask.side_raise.mm)
+    if ask.side_raise.mm > 0:
+        d.mark("W0", Place(Point(side_point.across, seam), "waist_line").up(ask.side_raise), "side_raise", "side")
+    side_top = d.mark("W", top.along(side_point.minus(top.point), width), "waist_width", "waist_seam", "centre", "side")
+    return top, side_top
+
+
+class Leg:
+    """Where the leg's edges go: the point the inner leg aims for, then the hem's two ends, and the side's points."""
+
+    def __init__(self, anchor: Point, hem_in: Point, side: list[Point], marks: list[tuple[str, str, Length, str]]):
+        self.anchor, self.hem_in, self.side, self.marks = anchor, hem_in, side, marks
+
+    @property
+    def hem_side(self) -> Point:
+        return self.side[-1]
+
+
+def _leg(body: Body, ask: Ask, sums: Sums, tip: Point, crease: Place, knee: Place, hem: Place) -> Leg:
+    """The front's leg: shared equally about the crease, or straight down from the thigh line."""
+    middle = crease.point.across
+    if sums.knee_round is not None and sums.hem_round is not None:
+        half_knee, half_hem = (sums.knee_round - BACK_WIDER) / 4, (sums.hem_round - BACK_WIDER) / 4
+        return Leg(
+            Point(middle + half_knee.mm, knee.point.down),
+            Point(middle + half_hem.mm, hem.point.down),
+            [Point(middle - half_knee.mm, knee.point.down), Point(middle - half_hem.mm, hem.point.down)],
+            [("knee", "crease", half_knee, "K"), ("hem", "crease", half_hem, "L")],
+        )
+    if sums.hem_round is not None:
+        half = (sums.hem_round - BACK_WIDER) / 4
+        hem_in, hem_side = Point(middle + half.mm, hem.point.down), Point(middle - half.mm, hem.point.down)
+        return Leg(hem_in, hem_in, [hem_side], [("hem", "crease", half, "L")])
+    line = most((body.thigh + named(ask.thigh_ease, "thigh_ease")) / 2, sums.crotch_width - inch(1))
+    if line.mm > tip.across:
+        line = sums.crotch_width
+    thigh_down = tip.down + inch(2).mm
+    return Leg(
+        Point(line.mm, thigh_down), Point(line.mm, hem.point.down), [Point(0, hem.point.down)],
+        [("thigh", "guide_line", line, "T"), ("hem", "guide_line", line, "L")],
+    )  # fmt: skip
+
+
+def mark_curve(d: Draft, corner: Place, curve: Crotch, wanted: Length) -> None:
+    """Where the curve leaves the centre line, and how far it stays from the corner."""
+    d.stage = "crotch"
+    height = corner.point.down - curve.leaves.down
+    at = Place(Point(curve.leaves.across, corner.point.down), corner.code)
+    d.mark("G", at.up(found(height, "curve_start")), "curve_start", "centre_line")
+    size = found(curve.diagonal, "diagonal_moved") if curve.wanted_was_moved else wanted
+    d.mark("D", corner.along(Point(1, -1), size), "curve_diagonal", "diagonal", closes="crotch")
+    d.when("diagonal.moved", curve.wanted_was_moved, wanted=wanted, used=size)
+
+
+def mark_darts(d: Draft, ask: Ask, darts: Darts, top: Place, side_top: Place, deep: Length, body: Body) -> None:
+    """The darts on the waist seam: place, intake, depth; square to the seam."""
+    d.stage = "darts"
+    if darts.count == 0:
+        return
+    along = unit(side_top.point.minus(top.point))
+    width = side_top.length
+    places: list[Length]
+    if ask.dart_place == "from-centre":
+        places = [inch(4)]
+    elif ask.dart_place == "bust-span":
+        places = [body.bust_span / 2]
+    else:
+        places = [width / 2]
+    if darts.count == 2:
+        places = [width / 3, width * 2 / 3]
+    above_hip = d.points["H"].down - d.lengths["seam_down"].mm
+    deepest = found(max(above_hip / 2, above_hip - 31.75), "dart_limit")
+    depth: Length = ask.dart_length if ask.dart_length is not None else deep
+    if depth.mm > deepest.mm:
+        depth = deepest
+    half = darts.intake / 2
+    inward = Point(along.down, -along.across)
+    for number, place in enumerate(places, 1):
+        at = d.mark(f"P{number}", top.along(along, place), "dart_place", "waist_seam", "centre")
+        near, far = at.point.plus(along, -half.mm), at.point.plus(along, half.mm)
+        d.mark(f"Q{number}", Place(near, "dart_near").along(along, darts.intake), "dart_intake", "waist_seam")
+        tip = d.mark(f"R{number}", at.along(inward, depth), "dart_length", "dart")
+        d.darts.append(Dart(near, far, tip.point, darts.intake, depth))
+    d.lengths.update(dart_place=places[0], dart_length=depth)
+
+
+def _mark_side(d: Draft, hip: Place, side_top: Place) -> None:
+    """Halfway up the side curve, so that it can be drawn by hand."""
+    d.stage = "side"
+    curve = side_above(hip.point, side_top.point, UP)
+    middle = curve.at(0.5)
+    start = Place(Point(hip.point.across, middle.down), "guide_line")
+    if abs(middle.across - hip.point.across) > 1:
+        d.mark("S", start.to(middle, "side_curve"), "side_middle", "level", "guide", "side")
+
+
+def _mark_leg(d: Draft, leg: Leg, crease: Place, knee: Place, hem: Place) -> None:
+    d.stage = "leg"
+    d.mark("M", crease, "crease", "crotch_line", "guide")
+    for what, datum, size, name in leg.marks:
+        down = {"knee": knee.point.down, "hem": hem.point.down, "thigh": leg.anchor.down}[what]
+        if datum == "crease":
+            start = Place(Point(crease.point.across, down), "crease")
+            d.mark(f"{name}1", start.out(size), f"{what}_inner", f"{what}_line", closes="inner_leg")
+            d.mark(f"{name}2", start.back(size), f"{what}_side", f"{what}_line", closes="side")
+        else:
+            start = Place(Point(0, down), "guide_line")
+            d.mark(f"{name}1", start.out(size), f"{what}_width", f"{what}_line", "guide", "inner_leg")

@@ -1,0 +1,7 @@
+"""Panels with their cut lines, pieces to cut, seams, and tapes that read from cut edge to cut edge."""
+
+from cutting.pieces.panel import Notch, Panel, finish
+from cutting.pieces.piece import Piece
+from cutting.pieces.tape import Tape, read_tape
+
+__all__ = ["Notch", "Panel", "Piece", "Tape", "finish", "read_tape"]

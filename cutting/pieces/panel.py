@@ -1,0 +1,156 @@
+"""A finished panel: net outline, cut line, notches."""
+
+from dataclasses import dataclass, field, replace
+from functools import cached_property
+
+from cutting.drafting import Dart, Draft, Edge, Step
+from cutting.geometry import Point, crossings, distance, offset_polyline, unit
+from cutting.lengths import Length
+
+LONG = 300.0
+"""How far an edge is drawn on, in mm, to find where it meets the next."""
+MITRE = 4.0
+"""A corner sticks out no further than this many allowances; beyond, it is cut blunt."""
+
+
+@dataclass(frozen=True)
+class Notch:
+    """A short stroke across the allowance: on which edge, from the net line to the cut line."""
+
+    edge: str
+    code: str
+    net: Point
+    cut: Point
+
+
+@dataclass(frozen=True)
+class Panel:
+    """One panel of a garment, in the draft frame."""
+
+    garment: str
+    name: str
+    points: dict[str, Point]
+    edges: dict[str, Edge]
+    darts: tuple[Dart, ...]
+    steps: tuple[Step, ...]
+    lengths: dict[str, Length]
+    notches: tuple[Notch, ...] = field(default=())
+
+    @cached_property
+    def net(self) -> list[Point]:
+        """The net outline as a closed polyline, its first point not repeated."""
+        outline: list[Point] = []
+        for edge in self.edges.values():
+            outline.extend(edge.path.flat()[:-1])
+        return outline
+
+    @cached_property
+    def offsets(self) -> dict[str, list[Point]]:
+        """Each edge moved out by its allowance, corners not yet joined."""
+        return {name: offset_polyline(edge.path.flat(), edge.allowance.mm) for name, edge in self.edges.items()}
+
+    @cached_property
+    def cut(self) -> list[Point]:
+        """The cut line as a closed polyline: edges offset, corners mitred, hems mirrored at the turn."""
+        return _cut_line(self)
+
+    def corner(self, one: str, other: str) -> Point:
+        """Where the cut lines of two neighbouring edges meet."""
+        return _join(self.offsets[one], self.offsets[other]).corner[0]
+
+    def notch(self, edge: str, code: str, from_start: float) -> Notch:
+        """A notch `from_start` mm along an edge's net line."""
+        point, direction = self.edges[edge].path.along(from_start)
+        return Notch(edge, code, point, point.plus(direction.left, self.edges[edge].allowance.mm))
+
+
+def finish(garment: str, draft: Draft) -> Panel:
+    """The panel a draft describes."""
+    return Panel(
+        garment, draft.panel, dict(draft.points), dict(draft.edges), tuple(draft.darts), tuple(draft.steps),
+        dict(draft.lengths),
+    )  # fmt: skip
+
+
+def with_notches(panel: Panel, *notches: Notch) -> Panel:
+    """The panel with more notches."""
+    return replace(panel, notches=panel.notches + notches)
+
+
+@dataclass(frozen=True)
+class _Join:
+    """How two offset edges meet: the first keeps its points before `keep`, the second those from `start` on."""
+
+    keep: int
+    corner: list[Point]
+    start: int
+
+
+def _join(one: list[Point], other: list[Point]) -> _Join:
+    """Two offset edges that follow each other, trimmed or drawn on to where they meet.
+
+    The corner is one point, or two where a mitre would stick out too far.
+    """
+    along, onward = unit(one[-1].minus(one[-2])), unit(other[1].minus(other[0]))
+    slope = along.cross(onward)
+    gap = other[0].minus(one[-1])
+    if abs(slope) < 1e-6:
+        return _Join(len(one) - 1, [one[-1].towards(other[0], 0.5)], 1)
+    reach, past = gap.cross(onward) / slope, gap.cross(along) / slope
+    if reach > -distance(one[-1], one[-2]) and past < distance(other[0], other[1]):
+        limit = MITRE * max(1.0, abs(gap.across) + abs(gap.down))
+        corner = [one[-1].plus(along, reach)] if abs(reach) <= limit else [one[-1], other[0]]
+        return _Join(len(one) - 1, corner, 1)
+    first = [*one[:-1], one[-1].plus(along, LONG)]
+    second = [other[0].plus(onward, -LONG), *other[1:]]
+    for k in range(len(first) - 2, -1, -1):
+        for j in range(len(second) - 1):
+            met = _meet(first[k], first[k + 1], second[j], second[j + 1])
+            if met is not None:
+                return _Join(k + 1, [met], j + 1)
+    return _Join(len(one) - 1, [one[-1], other[0]], 1)
+
+
+def _meet(a: Point, b: Point, c: Point, d: Point) -> Point | None:
+    """Where two stretches cross, if they do."""
+    one, other, away = b.minus(a), d.minus(c), c.minus(a)
+    slope = one.cross(other)
+    if abs(slope) < 1e-12:
+        return None
+    at, along = away.cross(other) / slope, away.cross(one) / slope
+    return a.plus(one, at) if 0 <= at <= 1 and 0 <= along <= 1 else None
+
+
+def _cut_line(panel: Panel) -> list[Point]:
+    names = list(panel.edges)
+    start, keep = dict.fromkeys(names, 1), {name: len(panel.offsets[name]) - 1 for name in names}
+    corners: dict[str, list[Point]] = {name: [] for name in names}
+    for name, after in zip(names, [*names[1:], names[0]], strict=True):
+        if panel.edges[name].turned:
+            corners[name] = _mirrored_hem(panel, names[names.index(name) - 1], name, after)
+            keep[name] = 0
+        elif not panel.edges[after].turned:
+            join = _join(panel.offsets[name], panel.offsets[after])
+            keep[name], corners[name], start[after] = join.keep, join.corner, join.start
+    return [point for name in names for point in (*panel.offsets[name][start[name] : keep[name]], *corners[name])]
+
+
+def _mirrored_hem(panel: Panel, before: str, name: str, after: str) -> list[Point]:
+    """The hem allowance's outline: the leg's own sides mirrored below the turn, so that it lies flat when folded up."""
+    edge = panel.edges[name]
+    start, direction = edge.path.start, unit(edge.path.end.minus(edge.path.start))
+    depth = edge.allowance.mm
+    up = direction.left
+
+    def side(polyline: list[Point]) -> tuple[Point, Point]:
+        turn = crossings(polyline, start, direction, extend=True)
+        above = crossings(polyline, start.plus(up, -depth), direction, extend=True)
+        reference = polyline[0] if polyline is panel.offsets[after] else polyline[-1]
+        wanted = reference.minus(start).dot(direction)
+        at_turn = min(turn, key=lambda one: abs(one.at - wanted)).at
+        at_depth = min(above, key=lambda one: abs(one.at - at_turn)).at
+        return start.plus(direction, at_turn), start.plus(direction, at_depth).plus(up, depth)
+
+    first_turn, first_low = side(panel.offsets[before])
+    last_turn, last_low = side(panel.offsets[after])
+    return [first_turn, first_low, last_low, last_turn] if depth else [first_turn, last_turn]

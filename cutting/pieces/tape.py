@@ -1,0 +1,79 @@
+"""A step as the tape reads it: between net lines on paper, between cut edges on cloth."""
+
+from dataclasses import dataclass
+
+from cutting.drafting import Step
+from cutting.drafting.step import EdgeRef
+from cutting.geometry import Point, crossings, distance, unit
+from cutting.lengths import Found, Length, found, named, total
+from cutting.pieces.panel import Panel
+
+
+@dataclass(frozen=True)
+class Tape:
+    """A straight tape from `start` to `end`; `length` reads what lies between them."""
+
+    start: Point
+    end: Point
+    length: Length
+
+
+@dataclass(frozen=True)
+class _End:
+    """How far a tape's end moves outwards to reach the cut edge, and the terms that say so."""
+
+    shift: float = 0.0
+    terms: tuple[Length, ...] = ()
+
+
+def _end(ref: EdgeRef | None, panels: dict[str, Panel], panel: str, net: Point, away: Point) -> _End:
+    if ref is None:
+        return _End()
+    if isinstance(ref, tuple):
+        owner = ref[0].rpartition(".")[0] or panel
+        corner = panels[owner].corner(ref[0].rpartition(".")[2], ref[1].rpartition(".")[2])
+        return _End(corner.minus(net).dot(away))
+    owner, _, name = ref.rpartition(".")
+    home = panels[owner or panel]
+    edge = home.edges[{"guide": "side", "centre": "crotch", "top": "waist"}.get(name, name)]
+    label = f"allowance.{'centre' if edge.name == 'crotch' else edge.name}"
+    allowance = named(edge.allowance, label)
+    if name == "top":
+        seam = home.lengths["seam_down"]
+        shift = (seam.mm - allowance.mm - net.down) * away.down
+        terms: tuple[Length, ...] = (allowance if away.down < 0 else -allowance,)
+        if abs(seam.mm - net.down) > 0.05:
+            terms += (-named(seam, "band") if away.down < 0 else named(seam, "band"),)
+        return _End(shift, terms)
+    if name == "guide":
+        shift = (-allowance.mm - net.across) * away.across
+    elif edge.turned:
+        shift = allowance.mm if away.down > 0 else -allowance.mm
+    else:
+        polyline = home.offsets[edge.name][:2] if name == "centre" else home.offsets[edge.name]
+        hits = crossings(polyline, net, away, extend=True)
+        shift = min((hit.at for hit in hits), key=abs, default=0.0)
+    return _End(shift, (allowance if shift >= 0 else -allowance,))
+
+
+def read_tape(step: Step, panels: dict[str, Panel]) -> Tape:
+    """The step's tape between cut edges: the net sum plus the allowances it crosses, in one length.
+
+    Equal allowances at both ends that cancel are left out. A seam that does not lie square to the tape, or a corner,
+    adds a little: the term `lean`. A length found on the draft is found between the cut edges instead.
+    """
+    out = unit(step.end.minus(step.start))
+    if out == Point(0, 0):
+        return Tape(step.start, step.end, step.length)
+    closing = _end(step.closes, panels, step.panel, step.end, out)
+    opening = _end(step.opens, panels, step.panel, step.start, Point(-out.across, -out.down))
+    terms = [*opening.terms, *closing.terms]
+    if sum(term.value for term in terms) == 0:
+        terms = []
+    lean = opening.shift + closing.shift - sum(term.mm for term in terms)
+    if abs(lean) > 1e-9:
+        terms.append(found(lean, "lean"))
+    start = step.start.plus(out, -opening.shift)
+    size = distance(step.start, step.end) + opening.shift + closing.shift
+    length = found(abs(size), step.length.label) if isinstance(step.length, Found) else total(step.length, *terms)
+    return Tape(start, start.plus(out, size), length if length.value >= 0 else -length)

@@ -1,0 +1,215 @@
+"""START HERE. plan(job) -> Plan: the whole trade on one page.
+
+Draft every garment, lay its pieces, count the cloth, put the marks in order, keep the ledger, check, say what is wrong.
+"""
+
+from dataclasses import dataclass
+
+from cutting.checks import Check, check_fold, check_garment, findings_of
+from cutting.cloth import FOLDS, fold_depth
+from cutting.cloth.cloth import STANDARD_WIDTHS, Cloth, Fold
+from cutting.drafting import Step
+from cutting.errors import CuttingError, Problem
+from cutting.finding import Finding
+from cutting.garments import Garment, draft_lower
+from cutting.geometry import Point
+from cutting.job import Job
+from cutting.lay import Item, Lay, Lays, Placement, items_for, rivals
+from cutting.ledger import Row, ledger
+from cutting.lengths import INCH_MM, Fixed, found
+from cutting.pieces import Piece, Tape
+from cutting.yardage import Yardage, yardage
+
+CORE = "0.1.0"
+
+
+@dataclass(frozen=True)
+class Mark:
+    """One call at the table: the step, its tape in the draft frame, and on the cloth where there is a lay."""
+
+    garment: str
+    step: Step
+    tape: Tape
+    on_cloth: tuple[tuple[float, float], tuple[float, float]] | None
+
+
+@dataclass(frozen=True)
+class WidthRow:
+    """What the same pieces need on cloth of another width, in mm; None where they do not fit."""
+
+    width: float
+    fold: str
+    length: float | None
+    buy: float | None
+
+
+@dataclass(frozen=True)
+class Plan:
+    """Everything worked out for a job. Lengths are in mm or trees; words come in at the formats."""
+
+    job: Job
+    garments: tuple[Garment, ...]
+    fold: Fold
+    depth: float
+    pieces: tuple[Piece, ...]
+    marks: tuple[Mark, ...]
+    rows: tuple[Row, ...]
+    lays: Lays | None
+    open_length: float | None
+    yardage: Yardage | None
+    by_width: tuple[WidthRow, ...]
+    checks: tuple[Check, ...]
+    findings: tuple[Finding, ...]
+
+
+def plan(job: Job, by_width: bool = True) -> Plan:
+    """Plan a job. Raises CuttingError with every garment's problems where a draft cannot be made."""
+    garments = _draft(job)
+    items = {fold: tuple(items_for(_pieces(garments, fold), fold, job.cloth.one_way)) for fold in FOLDS}
+    fold, lays = _lay(items, job.cloth)
+    pieces = tuple(_pieces(garments, fold))
+    depth = fold_depth(job.cloth, fold)
+    marks = place_marks(garments, lays.lay if lays else None)
+    rows = [row for garment in garments for row in ledger(garment)]
+    checks = [check for garment in garments for check in check_garment(garment)]
+    widest = max(garments, key=lambda garment: garment.numbers["fold.needed"].net.mm)
+    needed = widest.numbers["fold.needed"].net
+    checks += check_fold("cloth.fold", needed.mm, depth, list(pieces))
+    bought = yardage(lays.lay.length, job.cloth, job.unit) if lays else None
+    findings = [finding for garment in garments for finding in garment.findings] + findings_of(checks)
+    findings += _cloth_findings(job, garments, pieces, depth, lays, bought)
+    open_lays = lays if fold == "open" else rivals(items["open"], job.cloth, "open")
+    table = _by_width(items, job) if by_width else ()
+    return Plan(
+        job, garments, fold, depth, pieces, marks, tuple(rows), lays, open_lays.lay.length if open_lays else None,
+        bought, table, tuple(checks), tuple(sorted(findings, key=lambda f: ("stop", "warn", "note").index(f.weight))),
+    )  # fmt: skip
+
+
+def _draft(job: Job) -> tuple[Garment, ...]:
+    """Every garment; all problems of all of them at once."""
+    drafted: list[Garment] = []
+    problems: list[Problem] = []
+    for asked in job.garments:
+        try:
+            drafted.append(draft_lower(asked.id, asked.style, asked.method, job.body, asked.ask))
+        except CuttingError as refused:
+            for problem in refused.problems:
+                where = problem.where.replace("garment.", f"garments.{asked.id}.", 1)
+                placed = Problem(problem.code, where, problem.params)
+                if placed not in problems:
+                    problems.append(placed)
+    if problems:
+        raise CuttingError(*problems)
+    return tuple(drafted)
+
+
+def _pieces(garments: tuple[Garment, ...], fold: str) -> list[Piece]:
+    return [piece for garment in garments for piece in garment.pieces(on_fold=fold != "open")]
+
+
+def _lay(items: dict[Fold, tuple[Item, ...]], cloth: Cloth) -> tuple[Fold, Lays | None]:
+    """The fold that was chosen, or with `auto` the first that holds every piece, folded before open."""
+    wanted = [fold for fold in FOLDS if cloth.fold in ("auto", fold)]
+    for fold in wanted:
+        lays = rivals(items[fold], cloth, fold)
+        if lays is not None:
+            return fold, lays
+    return wanted[0], None
+
+
+def _by_width(items: dict[Fold, tuple[Item, ...]], job: Job) -> tuple[WidthRow, ...]:
+    rows: list[WidthRow] = []
+    for inches in STANDARD_WIDTHS:
+        width = inches * INCH_MM
+        for fold in FOLDS:
+            other = Cloth(
+                width=width, one_way=job.cloth.one_way, shrink_percent=job.cloth.shrink_percent,
+                selvedge=job.cloth.selvedge, trim=job.cloth.trim, spare=job.cloth.spare,
+                unit_of_sale=job.cloth.unit_of_sale,
+            )  # fmt: skip
+            lays = rivals(items[fold], other, fold)
+            bought = yardage(lays.lay.length, other, job.unit) if lays else None
+            rows.append(WidthRow(float(width), fold, bought.length if bought else None, bought.buy if bought else None))
+    return tuple(rows)
+
+
+def _cloth_findings(
+    job: Job,
+    garments: tuple[Garment, ...],
+    pieces: tuple[Piece, ...],
+    depth: float,
+    lays: Lays | None,
+    bought: Yardage | None,
+) -> list[Finding]:
+    found_: list[Finding] = []
+    if lays is None:
+        widest = max(pieces, key=lambda piece: piece.width)
+        folded = job.cloth.fold != "open"
+        params = {
+            "piece": widest.panel.capitalize(), "width": found(widest.width, ""), "depth": found(depth, ""),
+            "need": found(widest.width * (2 if folded else 1), ""),
+        }  # fmt: skip
+        found_.append(Finding("lay.none", "stop", "cloth.width", params))
+    for garment in garments:
+        quick, needed = (garment.numbers[key].net for key in ("fold.quick_rule", "fold.needed"))
+        if quick.mm < needed.mm:
+            params = {"quick": quick, "needed": needed}
+            found_.append(Finding("fold.quick_shallow", "note", f"{garment.id}.fold.quick_rule", params))
+    in_hand = job.cloth.length
+    if bought is not None and in_hand is not None and bought.length > float(in_hand):
+        params = {"needed": found(bought.length, ""), "length": Fixed(in_hand)}
+        found_.append(Finding("cloth.short", "stop", "cloth.length", params))
+    return found_
+
+
+def place_marks(garments: tuple[Garment, ...], lay: Lay | None) -> tuple[Mark, ...]:
+    """Every call in the order of the table; with a lay, each panel starts from where its lines lie on the cloth."""
+    marks: list[Mark] = []
+    for garment in garments:
+        placed = {p.piece: p for p in reversed(lay.placements)} if lay else {}
+        before = ""
+        for step, tape in garment.tapes():
+            placement = placed.get(f"{garment.id}.{step.panel}")
+            if step.panel != before and placement is not None and lay is not None:
+                marks += _anchors(garment, step, tape, placement)
+            before = step.panel
+            on_cloth = None
+            if placement is not None:
+                shift = _band_shift(garment, step, lay)
+                on_cloth = (placement.point(tape.start.plus(shift)), placement.point(tape.end.plus(shift)))
+            marks.append(Mark(garment.id, step, tape, on_cloth))
+    return tuple(marks)
+
+
+def _band_shift(garment: Garment, step: Step, lay: Lay | None) -> Point:
+    """The band that lies on the fold is drawn as its half: across is counted from its middle."""
+    if step.panel != "band" or lay is None or lay.fold == "open":
+        return Point(0, 0)
+    return Point(-garment.ask.band_depth.mm, 0)
+
+
+def _anchors(garment: Garment, first: Step, tape: Tape, placement: Placement) -> list[Mark]:
+    """Where the panel's guide line and top line lie on the cloth: from the fold and from the cut end."""
+    panel = garment.panels[first.panel]
+    on_cloth = garment.ask.marking == "on-cloth"
+    if first.panel == "band":
+        return []
+    side = -panel.edges["side"].allowance.mm if on_cloth and first.panel == "front" else 0.0
+    if first.panel == "back" and on_cloth:
+        side = -garment.panels["front"].edges["side"].allowance.mm
+    seam = panel.lengths["seam_down"].mm - (panel.edges["waist"].allowance.mm if on_cloth else 0.0)
+    corner = Point(side, seam)
+    x, y = placement.point(corner)
+    marks = []
+    for code, size, along, datum, start in (
+        ("guide", y, "across_cloth", "fold", (x, 0.0)),
+        ("top_line", x, "along_cloth", "cut_end", (0.0, y)),
+    ):
+        t, m = (-1 if placement.turned else 1), (-1 if placement.mirrored else 1)
+        away = Point(t * m * size, 0) if code == "guide" else Point(0, t * size)
+        back = Point(corner.across - away.across, corner.down - away.down)
+        length = found(size, "lay_place")
+        step = Step(first.panel, "place", code, back, corner, length, datum, along)
+        marks.append(Mark(garment.id, step, Tape(back, corner, length), (start, (x, y))))
+    return marks

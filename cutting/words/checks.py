@@ -1,0 +1,27 @@
+"""The checks in words: what is compared, how it is said when it is right and when it is wrong."""
+
+CHECKS: dict[str, tuple[str, str, str, str]] = {
+    # code: left label, right label, said when right, said when wrong
+    "girth.waist": ("waist and its ease", "round the waist, sewn", "The waist goes round the body.", "The waist sews to {right}; the body needs {left}. The side seam gives it back."),
+    "girth.hip": ("hip and its ease", "round the hip, sewn", "The hip goes round the body.", "The hip sews to {right}; the body needs {left}. A side seam's allowance gives it back."),
+    "band.waist": ("round the waist, sewn", "band without its overlap", "The band is as long as the waist.", "The band is {right}, the sewn waist {left}. Cut the band anew."),
+    "seam.side": ("front side seam", "back side seam", "The side seams are equal.", "The front's side is {left}, the back's {right}. They cannot be sewn together."),
+    "seam.inner_leg": ("front inner leg", "back inner leg", "The inner legs are equal.", "The front's inner leg is {left}, the back's {right}."),
+    "thigh.ease": ("thigh", "round the leg at the crotch line", "There is room for the thigh.", "The leg is {right} round at the crotch line over a thigh of {left}. Give a larger extension or back tip."),
+    "extension.order": ("front extension", "back extension", "The back reaches further out than the front.", "The back's extension of {right} is under the front's of {left}: the two are exchanged."),
+    "leg.width": ("leg at most", "leg under the crotch", "The leg is no wider than the crotch line explains.", "The leg is {right} round under the crotch; {left} is the most. Is a whole thigh taken for half?"),
+    "allowance.held": ("allowances asked for, on average", "between sewing line and cut line", "Every seam allowance is in the cut line.", "The cut line holds {right} of allowance on average; {left} were asked for. A seam is forgotten."),
+    "girth.hem": ("hem asked for", "round the hem, sewn", "The hem is as wide as asked.", "The hem sews to {right}; {left} were asked for."),
+    "fold.needed": ("widest piece, measured", "fold asked for", "The fold is counted from the widest line.", "The fold is counted as {right}; the widest piece is {left}. Count it from the widest line, not from the hem."),
+    "fold.shallow": ("widest piece", "depth of one layer", "The fold is deep enough.", "One layer is {right} deep; the widest piece needs {left}. Open the cloth or take a wider one."),
+}  # fmt: skip
+
+
+def check_labels(code: str) -> tuple[str, str]:
+    """What the two numbers are."""
+    return CHECKS[code][0], CHECKS[code][1]
+
+
+def check_say(code: str, ok: bool) -> str:
+    """The check as a sentence; when wrong, with places for `left` and `right`."""
+    return CHECKS[code][2 if ok else 3]

@@ -1,0 +1,35 @@
+"""What should be looked at in a draft that was made."""
+
+from cutting.finding import Finding
+from cutting.lengths import Unit, show
+from cutting.words.checks import CHECKS, check_say
+from cutting.words.problems import worded
+
+FINDINGS: dict[str, str] = {
+    "extension.floor": "Half the thigh less a quarter of the hip is very little: the extension is kept at {used}.",
+    "slant.reduced": "The centre back leans in by {used}, not {wanted}: the side would lie outside the hip otherwise.",
+    "dart.none": "No dart: a quarter of the waist is only {spare} under a quarter of the hip.",
+    "waist.over_hip": "The waist of {waist} is over the hip of {hip}: the side runs out above the hip line. An elastic waist would sit better.",
+    "hip_line.gap": "The hip line lies {gap} above the crotch line; 1 to 4 1/2 in are usual. Measure waist to hip again.",
+    "knee.floor": "The knee of {wanted} would be under 7/10 of the crotch line: it is kept at {used}.",
+    "knee.unmeasured": "The knee was not measured: its width of {used} is 7/10 of the crotch line.",
+    "depth.guard": "The crotch line lies {depth} down, the measured rise is {rise}: it would hang low. Rise and 1 in would do.",
+    "depth.shallow": "The crotch line lies {depth} down, the measured rise is {rise}: there is no room to sit. Choose the seated rule.",
+    "diagonal.moved": "The crotch curve's diagonal of {wanted} is brought to {used}: the curve would dent or cut in.",
+    "hem.widened": "The back hem is {by} wider at the inner leg, so that the inner legs are equal.",
+    "lay.none": "{piece} is {width} wide; one layer is {depth}. Open the cloth, or take one at least {need} wide.",
+    "cloth.short": "The lay needs {needed}; {length} are in hand.",
+    "fold.quick_shallow": "The quick rule gives a fold of {quick}; the widest line needs {needed}.",
+}  # fmt: skip
+
+
+def say_finding(finding: Finding, unit: Unit) -> str:
+    """The finding as a sentence."""
+    if finding.code in FINDINGS:
+        return FINDINGS[finding.code].format(**worded(finding.params, unit))
+    if finding.code in CHECKS:
+        params = finding.params
+        return check_say(finding.code, False).format(
+            left=show(params["left"], unit).text, right=show(params["right"], unit).text
+        )
+    return finding.code

@@ -1,0 +1,65 @@
+"""What cannot be done, and how to mend it: one sentence each, keyed by code."""
+
+from typing import Any
+
+from cutting.errors import Problem
+from cutting.lengths import Length, Unit, show
+from cutting.words.measures import measure_name
+
+PROBLEMS: dict[str, tuple[str, str]] = {
+    "job.json": ("This is not a job file: {reason}", "Mend the file at that place, or export it anew."),
+    "job.twice": ("'{key}' stands twice", "Keep one of the two."),
+    "job.number": ("{word} is not a number a tape can show", "Write the measure as a plain number."),
+    "job.large": ("The file is over 1 MB", "A job is a few kilobytes: check that this is the right file."),
+    "job.deep": ("The file is nested too deeply", "Check that this is the right file."),
+    "job.format": ("This is not a plavet-job", 'Begin with "format": "plavet-job".'),
+    "job.newer": ("This job is of version {version}; this Plavet reads version 1", "Open it with a newer Plavet, or export it as version 1."),
+    "job.unknown": ("'{key}' is not known here", "{hint}"),
+    "job.missing": ("'{key}' is missing", "Add it."),
+    "job.kind": ("This should be {wanted}", "Correct it."),
+    "job.rule": ("'{word}' is not a rule for this", "Choose one of: {offered}."),
+    "job.later": ("'{word}' is not offered yet", "Choose one of: {offered}."),
+    "job.many": ("There are {count} garments", "At most 20 go into one job."),
+    "job.id": ("'{word}' cannot be an id", "Use small letters, digits and hyphens, at most 40, and each id once."),
+    "length.empty": ("There is no number", "Type one, such as 38 1/2."),
+    "length.unreadable": ("This cannot be read as a length", "Type it like 38 1/2, 38.5 or 97.8 cm."),
+    "length.fraction": ("The fraction is not one a tape has", "Type it like 38 1/2: the upper number smaller than the lower."),
+    "length.negative": ("A length cannot be below nothing", "Leave the minus out."),
+    "length.unit": ("The unit is not known", "Use in, cm or mm."),
+    "length.feet": ("There are 12 inches or more after the feet", "Carry them over, such as 4' 2\"."),
+    "measure.missing": ("{name} is missing", "Measure it and write it on the sheet."),
+    "measure.small": ("{shown} is too small for a {name}", "Measure again, or check the unit: {unit_hint}"),
+    "measure.large": ("{shown} is too large for a {name}", "Measure again, or check the unit: {unit_hint}"),
+    "choice.small": ("{shown} is too little here", "Choose from {least} to {most}."),
+    "choice.large": ("{shown} is too much here", "Choose from {least} to {most}."),
+    "cloth.width": ("{shown} cannot be a cloth's width", "Measure from selvedge to selvedge: 20 to 130 in."),
+    "cloth.length": ("{shown} cannot be a cloth's length", "Give the length in hand, or leave it empty to buy."),
+    "cloth.percent": ("The shrinkage is not a share that cloth has", "Give 0 to 20 percent."),
+    "lay.seconds": ("The time for the lay is out of range", "Give 0 to 600 seconds."),
+    "waist.too_large": ("The waist of {waist} is far over the hip of {hip}", "A fitted waist cannot close over it; measure the hip over the fullest part of the body, or plan a gathered waist."),
+    "extension.order": ("The back extension of {back} is under the front's of {front}", "Give the back at least as much as the front."),
+    "depth.too_small": ("The crotch depth of {depth} leaves no room to sit", "Choose a deeper rule, or measure the rise seated."),
+    "hip_line.too_high": ("The hip line, {hip} down, lies too near under the band of {band}", "Measure waist to hip again, or choose the hip line 2 in above the crotch line."),
+    "knee.too_high": ("The knee, {knee} down, lies too near under the crotch line, {crotch} down", "Measure waist to knee again."),
+    "length.short": ("A length of {length} ends above the knee line at {knee}", "Give a longer length: this style goes past the knee."),
+    "inner_leg.open": ("The inner legs cannot be made equal: the back is {over} longer", "Choose a smaller back tip or a wider hem."),
+    "side.open": ("The side seams cannot be made equal", "Choose a smaller seat raise, or a flat seat."),
+    "outline.crossed": ("The {panel}'s outline crosses itself", "Check the measures against each other; thigh, knee and hem first."),
+    "lay.invalid": ("The lay did not pass its own check: {faults}", "This is our own fault; please keep the job file."),
+}  # fmt: skip
+
+
+def worded(params: dict[str, Any], unit: Unit) -> dict[str, Any]:
+    """Params with every length as a tape shows it."""
+    return {key: show(value.value, unit).text if isinstance(value, Length) else value for key, value in params.items()}
+
+
+def say_problem(problem: Problem, unit: Unit) -> tuple[str, str]:
+    """What is wrong, and how to mend it."""
+    what, mend = PROBLEMS[problem.code]
+    params = worded(problem.params, unit)
+    if problem.where.startswith("measurements."):
+        params.setdefault("name", measure_name(problem.where.removeprefix("measurements.")))
+    return what.format(**params).capitalize() if what.startswith("{name}") else what.format(**params), mend.format(
+        **params
+    )

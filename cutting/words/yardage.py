@@ -1,0 +1,13 @@
+"""How the cloth to buy was counted, in words."""
+
+from cutting.lengths import Unit, show
+from cutting.yardage import Yardage
+
+
+def yardage_formula(bought: Yardage, unit: Unit) -> str:
+    """The sum from the lay to what is bought."""
+    parts = [f"lay {show(bought.lay, unit).text}"]
+    for size, name in ((bought.shrink, "shrinkage"), (bought.trim, "trimming"), (bought.spare, "spare")):
+        if size:
+            parts.append(f"{show(size, unit).text} {name}")
+    return f"{' + '.join(parts)}, rounded up to {bought.steps} x {bought.sold_in}"

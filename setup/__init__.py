@@ -1,0 +1,1 @@
+"""Set-up, running and testing: the verbs of ./plavet."""

@@ -1,0 +1,61 @@
+"""Workshops, the people who work in them, and the base of every row a workshop owns."""
+
+import uuid
+from typing import Any, ClassVar, Self
+
+from django.contrib.auth.models import AbstractUser
+from django.db import models
+
+
+class UnscopedReadError(RuntimeError):
+    """Somebody read rows without saying whose."""
+
+
+class Workshop(models.Model):
+    """One tailor's business. Nothing of one workshop is ever seen by another."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    name = models.CharField(max_length=120)
+    unit = models.CharField(max_length=2, choices=[("in", "inches"), ("cm", "centimetres")], default="in")
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class User(AbstractUser):
+    """Somebody who logs in; works in one workshop."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    workshop = models.ForeignKey(Workshop, on_delete=models.CASCADE, related_name="people")
+    REQUIRED_FIELDS: ClassVar[list[str]] = []
+
+
+class OwnedRows(models.Manager[Any]):
+    """Rows that can only be read through `of(workshop)`."""
+
+    def get_queryset(self) -> models.QuerySet[Any]:
+        raise UnscopedReadError(f"{self.model.__name__}: read through objects.of(workshop)")
+
+    def of(self, workshop: Workshop) -> models.QuerySet[Any]:
+        return models.QuerySet(self.model, using=self._db).filter(workshop=workshop)
+
+
+class WorkshopRow(models.Model):
+    """A row one workshop owns: an id made by the client, a version that grows by one at each write."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4)
+    workshop = models.ForeignKey(Workshop, on_delete=models.CASCADE, related_name="+")
+    version = models.PositiveIntegerField(default=1)
+    created_at = models.DateTimeField(auto_now_add=True)
+    changed_at = models.DateTimeField(auto_now=True)
+    changed_by = models.ForeignKey(User, null=True, on_delete=models.SET_NULL, related_name="+")
+
+    objects: ClassVar[OwnedRows] = OwnedRows()
+
+    class Meta:
+        abstract = True
+
+    @classmethod
+    def of(cls, workshop: Workshop) -> models.QuerySet[Self]:
+        """This workshop's rows, the only way to read them."""
+        return cls.objects.of(workshop)

@@ -1,0 +1,11 @@
+"""The API: its routers, its errors, and that everybody is logged in unless a path says otherwise."""
+
+from ninja import NinjaAPI
+from ninja.security import SessionAuth
+
+from shop.api import errors
+from shop.api.routers import session
+
+api = NinjaAPI(title="Plavet", version="1", docs_url=None, openapi_url=None, auth=SessionAuth(csrf=True))
+errors.install(api)
+api.add_router("/session", session.router)

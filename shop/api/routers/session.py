@@ -1,0 +1,48 @@
+"""Logging in and out, and who one is."""
+
+from django.http import HttpRequest
+from ninja import Router, Schema
+
+from shop.accounts import actions
+from shop.accounts.models import User
+from shop.api.auth import person
+from shop.api.errors import Refusal
+
+router = Router(tags=["session"])
+
+
+class LogIn(Schema):
+    user_name: str
+    password: str
+
+
+class Me(Schema):
+    name: str
+    workshop: str
+    unit: str
+
+
+def _me(user: User) -> Me:
+    return Me(name=user.first_name or user.username, workshop=user.workshop.name, unit=user.workshop.unit)
+
+
+@router.post("", auth=None, response=Me)
+def log_in(request: HttpRequest, body: LogIn) -> Me:
+    """Start a session."""
+    user = actions.log_in(request, body.user_name, body.password)
+    if user is None:
+        raise Refusal(401, "This name and password do not belong together. Check both and try again.")
+    return _me(user)
+
+
+@router.get("", response=Me)
+def who(request: HttpRequest) -> Me:
+    """Who is logged in."""
+    return _me(person(request))
+
+
+@router.delete("", response={204: None})
+def log_out(request: HttpRequest) -> tuple[int, None]:
+    """End the session."""
+    actions.log_out(request)
+    return 204, None

@@ -1,0 +1,27 @@
+"""Orders and the garments in them."""
+
+from django.db import models
+
+from shop.accounts.models import WorkshopRow
+from shop.clients.models import Client, Sheet
+from shop.cloths.models import Cloth
+
+
+class Order(WorkshopRow):
+    """What one client is to get by one day, sewn to one sheet and cut from one cloth."""
+
+    client = models.ForeignKey(Client, on_delete=models.PROTECT, related_name="+")
+    sheet = models.ForeignKey(Sheet, on_delete=models.PROTECT, related_name="+")
+    cloth = models.ForeignKey(Cloth, on_delete=models.PROTECT, related_name="+")
+    title = models.CharField(max_length=120)
+    promised_on = models.DateField()
+
+
+class Garment(WorkshopRow):
+    """One garment of an order: style, method, and the choices that differ from the method's own."""
+
+    order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
+    name = models.CharField(max_length=40)
+    style = models.CharField(max_length=40)
+    method = models.CharField(max_length=40)
+    choices = models.JSONField(default=dict)

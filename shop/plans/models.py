@@ -1,0 +1,33 @@
+"""Plans as they were made, and the work of shortening their lays."""
+
+from django.db import models
+
+from shop.accounts.models import WorkshopRow
+from shop.orders.models import Order
+
+
+class PlanRun(WorkshopRow):
+    """A plan with the job it was made from. Never changed; holds measurements but no name or contact."""
+
+    order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
+    job_hash = models.CharField(max_length=64)
+    job = models.JSONField()
+    plan = models.JSONField()
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["order", "job_hash"], name="one_plan_a_job")]
+
+
+class LayRun(WorkshopRow):
+    """One search for a shorter lay of a plan. `seq` grows with each thing the page may show."""
+
+    QUEUED, RUNNING, DONE, STOPPED, FAILED = "queued", "running", "done", "stopped", "failed"
+
+    plan_run = models.ForeignKey(PlanRun, on_delete=models.CASCADE, related_name="+")
+    state = models.CharField(max_length=8, default=QUEUED)
+    seq = models.PositiveIntegerField(default=0)
+    tried = models.PositiveIntegerField(default=0)
+    to_try = models.PositiveIntegerField(default=0)
+    lay = models.JSONField(null=True)
+    stop_asked = models.BooleanField(default=False)
+    seconds = models.PositiveSmallIntegerField(default=5)

@@ -1,0 +1,10 @@
+"""What every test has: derandomized properties; many more bodies under --deep."""
+
+import os
+
+from hypothesis import HealthCheck, settings
+
+slow = [HealthCheck.too_slow, HealthCheck.data_too_large, HealthCheck.filter_too_much]
+settings.register_profile("ci", derandomize=True, deadline=None, max_examples=60, suppress_health_check=slow)
+settings.register_profile("deep", derandomize=False, deadline=None, max_examples=2000, suppress_health_check=slow)
+settings.load_profile("deep" if os.environ.get("PLAVET_DEEP") else "ci")

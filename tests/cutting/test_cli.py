@@ -1,0 +1,130 @@
+"""./plavet plan: exit codes, every problem at once with its place and cure, and what it writes."""
+
+import json
+import subprocess
+import sys
+from pathlib import Path
+
+import pytest
+
+from cutting.cli import main
+from tests.jobs import MARIT, job
+
+ROOT = Path(__file__).parents[2]
+
+
+def run(capsys, tmp_path, text, *words):
+    path = tmp_path / "job.json"
+    path.write_text(text if isinstance(text, str) else json.dumps(text))
+    code = main([str(path), *words])
+    return code, capsys.readouterr()
+
+
+def changed(path, value):
+    made = json.loads(json.dumps(MARIT))
+    at = made
+    for key in path[:-1]:
+        at = at[key]
+    at[path[-1]] = value
+    return made
+
+
+BAD = [
+    # what goes in, where it is said, a piece of what is said, a piece of the cure
+    ("missing measure", job({"hip": None}), "measurements.hip", "missing", "Measure it"),
+    ("negative", job({"hip": "-41"}), "measurements.hip", "below nothing", "minus"),
+    ("zero", job({"hip": 0}), "measurements.hip", "too small", "check the unit"),
+    ("absurd, other unit", job({"hip": 104}), "measurements.hip", "too large", "did you mean cm?"),
+    ("nonsense", job({"hip": "forty"}), "measurements.hip", "cannot be read", "38 1/2"),
+    ("a huge number", '{"format": "plavet-job", "measurements": {"hip": 1e999}}', "job", "not a number", "plain number"),
+    ("not a number", '{"format": "plavet-job", "measurements": {"hip": NaN}}', "job", "NaN", "plain number"),
+    ("infinity", '{"format": "plavet-job", "measurements": {"hip": -Infinity}}', "job", "Infinity", "plain number"),
+    ("digits without end", '{"a": ' + "9" * 5000 + "}", "job", "not a number", "plain number"),
+    ("broken JSON", '{"format": ', "job", "line 1", "Mend the file"),
+    ("a key twice", '{"format": "a", "format": "b"}', "job", "twice", "Keep one"),
+    ("nested without end", "[" * 100_000, "job", "nested", "right file"),
+    ("something else", '{"format": "song"}', "format", "not a plavet-job", "plavet-job"),
+    ("a newer job", changed(["version"], 2), "version", "version 2", "newer"),
+    ("an unknown key", changed(["colour"], 1), "colour", "not known", "Leave it out"),
+    ("an unknown measure", job({"hips": 40}), "measurements.hips", "not known", "'hip'"),
+    ("an unknown choice", job(crotch_deth="hip/4"), "garments.trousers.choices.crotch_deth", "not known", "crotch_depth"),
+    ("a rule that is none", job(seat="square"), "garments.trousers.choices.seat", "square", "flat, usual, full"),
+    ("a rule for later", job(closure="fly"), "garments.trousers.choices.closure", "not offered yet", "side-zip"),
+    ("a style for later", job(style="boxers"), "garments.trousers.style", "not offered yet", "palazzo"),
+    ("a method for later", changed(["garments", 0, "method"], "half-thigh"), "garments.trousers.method", "not offered", "quarter-hip"),
+    ("a choice out of range", job(hem=40), "garments.trousers.choices.hem", "too much", "to 5 in"),
+    ("a waist far over the hip", job({"waist": 60}), "measurements.waist", "far over", "gathered waist"),
+    ("cloth that cannot be", job(cloth={"width": 4}), "cloth.width", "cannot be", "selvedge to selvedge"),
+    ("a fold for later", job(cloth={"fold": "crosswise"}), "cloth.fold", "not offered yet", "open"),
+    ("twenty-one garments", changed(["garments"], [MARIT["garments"][0]] * 21), "garments", "21 garments", "At most 20"),
+    ("an id with spaces", changed(["garments", 0, "id"], "My Trousers"), "garments.My Trousers", "cannot be an id", "hyphens"),
+    ("a short length", job(length=20), "garments.trousers.choices.length", "ends above", "longer"),
+]  # fmt: skip
+
+
+@pytest.mark.parametrize(("what", "given", "where", "says", "cure"), BAD, ids=[row[0] for row in BAD])
+def test_a_bad_job_is_refused_with_its_place_and_cure(capsys, tmp_path, what, given, where, says, cure):
+    code, out = run(capsys, tmp_path, given, "--json")
+    assert code == 2
+    told = json.loads(out.out)
+    assert (told["format"], told["version"]) == ("plavet-problems", 1)
+    assert [p for p in told["problems"] if p["where"] == where and says in p["what"] and cure in p["mend"]], told
+    code, out = run(capsys, tmp_path, given)
+    assert code == 2
+    assert any(line.startswith(f"{where}: ") and line.endswith(")") for line in out.err.splitlines())
+
+
+def test_all_problems_come_at_once(capsys, tmp_path):
+    made = job({"hip": "x", "waist": None, "wings": 3}, seat="square")
+    made["extra"] = 1
+    del made["extra"]
+    _, out = run(capsys, tmp_path, made, "--json")
+    assert {p["where"] for p in json.loads(out.out)["problems"]} >= {
+        "measurements.hip", "measurements.wings", "garments.trousers.choices.seat",
+    }  # fmt: skip
+
+
+def test_narrow_cloth_gives_a_draft_and_a_stop(capsys, tmp_path):
+    code, out = run(
+        capsys,
+        tmp_path,
+        job({"hip": 56, "thigh": 34, "waist": 50}, cloth={"width": 36, "fold": "lengthwise-centre"}),
+        "--json",
+    )
+    wire = json.loads(out.out)
+    assert code == 0
+    assert wire["lay"] is None
+    stops = [f for f in wire["findings"] if f["weight"] == "stop"]
+    assert {"lay.none", "fold.shallow"} == {f["code"] for f in stops}
+    assert all("Open the cloth" in f["words"] for f in stops)
+
+
+def test_files_are_written_and_words_are_printed(capsys, tmp_path):
+    code, out = run(capsys, tmp_path, MARIT, "--out", str(tmp_path / "out"), "--formats", "json,svg")
+    assert code == 0
+    assert "Buy " in out.out
+    assert "31 1/2" in out.out
+    assert json.loads((tmp_path / "out/plan.json").read_text())["format"] == "plavet-plan"
+    assert (tmp_path / "out/plan.svg").read_text().startswith("<svg")
+
+
+def test_the_plan_imports_no_search_and_no_scipy():
+    code = "import sys, cutting.plan, cutting.formats; print([m for m in ('scipy', 'numba', 'cutting.lay.search') if m in sys.modules])"
+    done = subprocess.run([sys.executable, "-c", code], cwd=ROOT, text=True, capture_output=True, check=True)
+    assert done.stdout.strip() == "[]"
+
+
+def test_every_mark_has_words_and_its_tape_on_the_cloth_reads_its_number(capsys, tmp_path):
+    for style in ("palazzo", "straight-trousers"):
+        for choices in (
+            {},
+            {"seat": "full", "seat_height": "drop-and-raise", "band": "inside"},
+            {"marking": "on-paper"},
+        ):
+            _, out = run(capsys, tmp_path, job(style=style, **choices), "--json")
+            marks = json.loads(out.out)["marks"]
+            assert [mark["n"] for mark in marks] == list(range(1, len(marks) + 1))
+            for mark in marks:
+                assert all(mark[key] for key in ("name", "say", "from", "along", "formula", "with", "shown", "reason"))
+                (ax, ay), (bx, by) = mark["cloth_mm"]
+                assert ((ax - bx) ** 2 + (ay - by) ** 2) ** 0.5 == pytest.approx(mark["reads_mm"], abs=1e-3)

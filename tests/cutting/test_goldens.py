@@ -1,0 +1,50 @@
+"""Drafts as they were found right: points, numbers, edges, areas, ledger, mark order; within 0.05 mm.
+
+Remake with PLAVET_REMAKE_GOLDENS=1 after a change that was meant, and read the difference.
+"""
+
+import json
+import os
+from pathlib import Path
+
+import pytest
+
+from cutting.formats.plan_v1 import to_model
+from cutting.geometry import area
+from tests.jobs import planned
+
+FOLDER = Path(__file__).parents[1] / "goldens"
+CASES = {
+    "palazzo": {"style": "palazzo"},
+    "palazzo-hem-22-inside": {"style": "palazzo", "hem_width": 22, "band": "inside"},
+    "straight": {"style": "straight-trousers"},
+    "straight-full-seat-on-paper": {"style": "straight-trousers", "seat": "full", "seat_height": "drop-and-raise", "marking": "on-paper"},
+}  # fmt: skip
+
+
+def summary(made):
+    wire = to_model(made)
+    return {
+        "points": {f"{p.name}.{key}": list(point) for p in wire.panels for key, point in sorted(p.points.items())},
+        "numbers": {key: [number.net_mm, number.cut_mm] for key, number in wire.numbers.items()},
+        "edges": {f"{p.name}.{edge.name}": edge.length_mm for p in wire.panels for edge in p.edges},
+        "areas": {piece.id: [area(piece.net) ** 0.5, area(piece.cut) ** 0.5] for piece in made.pieces},
+        "ledger": {
+            row.level: [row.ease_mm, row.darts_mm, row.seams_mm, row.cut_mm, row.sewn_mm] for row in wire.ledger
+        },
+        "marks": [f"{mark.panel} {mark.code}" for mark in wire.marks],
+    }
+
+
+@pytest.mark.parametrize("name", CASES)
+def test_draft_is_as_it_was_found_right(name):
+    found = json.loads(json.dumps(summary(planned(cloth={"width": 60}, **CASES[name]))))
+    path = FOLDER / f"{name}.json"
+    if os.environ.get("PLAVET_REMAKE_GOLDENS"):
+        path.write_text(json.dumps(found, indent=0) + "\n")
+    wanted = json.loads(path.read_text())
+    assert found["marks"] == wanted["marks"]
+    for part in ("points", "numbers", "edges", "areas", "ledger"):
+        assert found[part].keys() == wanted[part].keys()
+        for key, value in wanted[part].items():
+            assert found[part][key] == pytest.approx(value, abs=0.05), f"{part} {key}"

@@ -1,0 +1,56 @@
+"""A real Chromium against a live server; any breach of the content policy, error or foreign request fails."""
+
+import os
+from collections.abc import Iterator
+
+import pytest
+from playwright.sync_api import Browser, Page, sync_playwright
+
+from demo import people
+from demo.load import load
+
+os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "1"
+FLAGS = [
+    "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+    "--disable-component-update", "--disable-sync",
+]  # fmt: skip
+
+
+@pytest.fixture(scope="session")
+def browser() -> Iterator[Browser]:
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        yield browser
+        browser.close()
+
+
+@pytest.fixture
+def complaints() -> list[str]:
+    """What went wrong in the page; a test that provokes an error clears what it expects."""
+    return []
+
+
+@pytest.fixture
+def page(browser: Browser, live_server, transactional_db, complaints: list[str]) -> Iterator[Page]:
+    load()
+    context = browser.new_context(base_url=live_server.url, viewport={"width": 1280, "height": 800})
+    context.set_default_timeout(15_000)
+    page = context.new_page()
+    page.on("pageerror", lambda error: complaints.append(f"uncaught: {error}"))
+    page.on("console", lambda line: complaints.append(line.text) if line.type == "error" else None)
+    page.on("request", lambda r: complaints.append(r.url) if not r.url.startswith((live_server.url, "data:")) else None)
+    yield page
+    context.close()
+    assert complaints == []
+
+
+@pytest.fixture
+def inside(page: Page, complaints: list[str]) -> Page:
+    """The page with the demo owner logged in."""
+    page.goto("/")
+    page.get_by_label("User name").fill(people.OWNER_NAME)
+    page.get_by_label("Password").fill(people.OWNER_PASSWORD)
+    page.get_by_label("Password").press("Enter")
+    page.get_by_role("navigation", name="Rooms").wait_for()
+    complaints[:] = [line for line in complaints if "401" not in line]
+    return page

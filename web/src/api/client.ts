@@ -1,0 +1,54 @@
+/** Talking to the server: typed by the API's own description, every refusal as words. */
+import createClient from "openapi-fetch";
+import type { paths } from "./schema.gen";
+
+export type Problem = { where: string; code: string; what: string; mend: string };
+
+/** A request that was refused or never arrived. `status` is 0 where the line was lost. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    title: string,
+    readonly problems: Problem[] = [],
+    readonly theirs: unknown = undefined,
+  ) {
+    super(title);
+  }
+}
+
+function cookie(name: string): string {
+  return (
+    document.cookie
+      .split("; ")
+      .find((part) => part.startsWith(`${name}=`))
+      ?.slice(name.length + 1) ?? ""
+  );
+}
+
+export const server = createClient<paths>({
+  baseUrl: "/",
+  fetch: (request) => {
+    request.headers.set("X-CSRFToken", cookie("csrftoken"));
+    return globalThis.fetch(request);
+  },
+});
+
+type Answer<T> = { data?: T; error?: unknown; response: Response };
+
+/** The body of an answer, or a Refused. */
+export async function told<T>(answer: Promise<Answer<T>>): Promise<T> {
+  let got: Answer<T>;
+  try {
+    got = await answer;
+  } catch {
+    throw new Refused(0, "The line to the workshop's server is lost. What you typed is kept here.");
+  }
+  if (got.response.ok) return got.data as T;
+  const body = (got.error ?? {}) as { title?: string; problems?: Problem[]; theirs?: unknown };
+  throw new Refused(
+    got.response.status,
+    body.title ?? "The server did not answer in words.",
+    body.problems,
+    body.theirs,
+  );
+}

@@ -1,0 +1,25 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { server, told } from "./client";
+
+export function useMe() {
+  return useQuery({ queryKey: ["me"], queryFn: () => told(server.GET("/api/session")), staleTime: Infinity });
+}
+
+export function useLogIn() {
+  const memory = useQueryClient();
+  return useMutation({
+    mutationFn: (body: { user_name: string; password: string }) => told(server.POST("/api/session", { body })),
+    onSuccess: (me) => memory.setQueryData(["me"], me),
+  });
+}
+
+export function useLogOut() {
+  const memory = useQueryClient();
+  return useMutation({
+    mutationFn: () => told(server.DELETE("/api/session")),
+    onSuccess: () => {
+      memory.clear();
+      window.location.assign("/");
+    },
+  });
+}

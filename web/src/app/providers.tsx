@@ -1,0 +1,20 @@
+import { ChakraProvider } from "@chakra-ui/react";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import type { ReactNode } from "react";
+import { system } from "./theme";
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: { retry: false, staleTime: 5_000, refetchOnWindowFocus: false },
+    mutations: { retry: false },
+  },
+});
+
+/** What every page stands on: the theme and the memory of what the server said. */
+export function Providers({ children }: { children: ReactNode }) {
+  return (
+    <ChakraProvider value={system}>
+      <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+    </ChakraProvider>
+  );
+}

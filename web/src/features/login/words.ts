@@ -1,0 +1,6 @@
+export const words = {
+  what: "Measure, mark on the fold, know the cloth.",
+  name: "User name",
+  password: "Password",
+  enter: "Open the workshop",
+};

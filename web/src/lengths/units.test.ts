@@ -1,0 +1,37 @@
+import { describe, expect, it } from "vitest";
+import cases from "../../../tests/shared/lengths.json";
+import { read, show, spoken, text, type Unit, Unreadable } from "./units";
+
+const value = (fraction: string) =>
+  fraction
+    .split("/")
+    .map(Number)
+    .reduce((over, under) => over / under);
+
+describe("lengths as typed", () => {
+  it.each(cases.read)("$typed", (wanted) => {
+    if ("mm" in wanted) expect(read(wanted.typed, wanted.unit as Unit)).toBeCloseTo(value(wanted.mm!), 6);
+    else {
+      let code = "";
+      try {
+        read(wanted.typed, wanted.unit as Unit);
+      } catch (refused) {
+        code = (refused as Unreadable).code;
+      }
+      expect(code).toBe(wanted.refused);
+    }
+  });
+});
+
+describe("lengths as the tape shows them", () => {
+  it.each(cases.show)("$text", (wanted) => {
+    const shown = show(value(wanted.mm), wanted.unit as Unit);
+    expect(text(shown)).toBe(wanted.text);
+    expect(shown).toMatchObject({ exact: wanted.exact, whole: wanted.whole, over: wanted.over, under: wanted.under });
+  });
+  it("says them", () => {
+    expect(spoken(show(11.5 * 25.4, "in"))).toBe("11 and a half inches");
+    expect(spoken(show(0.875 * 25.4, "in"))).toBe("7 eighths of an inch");
+    expect(spoken(show(25.4, "in"))).toBe("1 inch");
+  });
+});

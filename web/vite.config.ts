@@ -1,0 +1,10 @@
+import react from "@vitejs/plugin-react";
+import { defineConfig } from "vitest/config";
+
+export default defineConfig(({ command }) => ({
+  plugins: [react()],
+  base: command === "build" ? "/static/" : "/",
+  build: { target: "es2022", assetsInlineLimit: 0 },
+  server: { proxy: { "/api": "http://127.0.0.1:8640" } },
+  test: { environment: "jsdom" },
+}));
