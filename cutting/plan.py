@@ -3,18 +3,18 @@
 Draft every garment, lay its pieces, count the cloth, put the marks in order, keep the ledger, check, say what is wrong.
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from cutting.checks import Check, check_fold, check_garment, findings_of
 from cutting.cloth import FOLDS, fold_depth
 from cutting.cloth.cloth import STANDARD_WIDTHS, Cloth, Fold
 from cutting.drafting import Step
-from cutting.errors import CuttingError, Problem
+from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
 from cutting.garments import Garment, draft_lower
 from cutting.geometry import Point
 from cutting.job import Job
-from cutting.lay import Item, Lay, Lays, Placement, items_for, rivals
+from cutting.lay import Item, Lay, Lays, Placement, faults, items_for, rivals
 from cutting.ledger import Row, ledger
 from cutting.lengths import INCH_MM, Fixed, found
 from cutting.pieces import Piece, Tape
@@ -83,6 +83,19 @@ def plan(job: Job, by_width: bool = True) -> Plan:
     return Plan(
         job, garments, fold, depth, pieces, marks, tuple(rows), lays, open_lays.lay.length if open_lays else None,
         bought, table, tuple(checks), tuple(sorted(findings, key=lambda f: ("stop", "warn", "note").index(f.weight))),
+    )  # fmt: skip
+
+
+def with_lay(made: Plan, lay: Lay) -> Plan:
+    """The same plan on another lay of the same fold. Raises CuttingError where the lay is not sound."""
+    wrong = faults(lay, made.pieces, made.job.cloth.one_way)
+    if wrong or made.lays is None:
+        raise refuse("lay.invalid", "lay", faults=", ".join(fault.code for fault in wrong))
+    used = made.lays.utilisation * made.lays.lay.length / lay.length
+    open_length = min(lay.length, made.open_length or lay.length) if made.fold == "open" else made.open_length
+    return replace(
+        made, lays=replace(made.lays, lay=lay, utilisation=used), marks=place_marks(made.garments, lay),
+        yardage=yardage(lay.length, made.job.cloth, made.job.unit), open_length=open_length,
     )  # fmt: skip
 
 

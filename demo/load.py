@@ -1,9 +1,17 @@
 """Loads the invented workshop through the same actions the pages use."""
 
+from datetime import timedelta
+from typing import Any
+from uuid import uuid4
+
 from django.db import transaction
+from django.utils import timezone
 
 from demo import people
 from shop.accounts.models import User, Workshop
+from shop.clients.actions import add_reading, put_client, put_sheet
+from shop.cloths.actions import put_cloth
+from shop.orders.actions import put_garment, put_order
 
 
 @transaction.atomic
@@ -16,4 +24,32 @@ def load() -> Workshop:
     owner = User(username=people.OWNER_NAME, first_name="Ebba", workshop=workshop)
     owner.set_password(people.OWNER_PASSWORD)
     owner.save()
+    for order in people.ORDERS:
+        _order(owner, order)
     return workshop
+
+
+def _order(owner: User, told: dict[str, Any]) -> None:
+    today = timezone.localdate()
+    client = put_client(actor=owner, id=uuid4(), version=0, name=told["client"], phone="", note="")
+    sheet = put_sheet(actor=owner, id=uuid4(), version=0, client=client.id, taken_on=today, unit="in")
+    for key, typed in told["measures"].items():
+        add_reading(actor=owner, id=uuid4(), sheet=sheet.id, key=key, typed=typed)
+    cloth = put_cloth(
+        actor=owner,
+        id=uuid4(),
+        version=0,
+        colour=told["colour"],
+        length="",
+        fold="auto",
+        one_way=False,
+        **told["cloth"],
+    )
+    order = put_order(
+        actor=owner, id=uuid4(), version=0, client=client.id, sheet=sheet.id, cloth=cloth.id, title=told["title"],
+        promised_on=today + timedelta(days=told["days"]),
+    )  # fmt: skip
+    put_garment(
+        actor=owner, id=uuid4(), version=0, order=order.id, name="trousers", style=told["style"], method="quarter-hip",
+        choices=told["choices"],
+    )  # fmt: skip

@@ -1,5 +1,6 @@
 """The verbs of ./plavet that need Python. Set-up (packages, pages) was done by the shell part."""
 
+import hashlib
 import os
 import subprocess
 import sys
@@ -43,9 +44,9 @@ def serve() -> str:
     must([PYTHON, "manage.py", "collectstatic", "--noinput", "--verbosity", "0"], env)
     must([PYTHON, "manage.py", "load_demo"], env)
     port_file = RUN / "port"
+    _stop_if_changed()
     running = processes.alive("server")
     port = int(port_file.read_text()) if running else postgres.free_port(int(os.environ.get("PLAVET_PORT", "8640")))
-    RUN.mkdir(parents=True, exist_ok=True)
     port_file.write_text(str(port))
     gunicorn = str(ROOT / ".venv/bin/gunicorn")
     processes.ensure(
@@ -57,6 +58,19 @@ def serve() -> str:
     address = f"http://127.0.0.1:{port}/"
     processes.wait_for("127.0.0.1", port, VAR / "server.log")
     return address
+
+
+def _stop_if_changed() -> None:
+    """End the server and the worker where the code or the pages are not those they were started with."""
+    parts = [path for folder in ("cutting", "shop", "demo", "web/dist") for path in (ROOT / folder).rglob("*")]
+    told = "".join(f"{p}{p.stat().st_mtime_ns}" for p in sorted(parts) if p.suffix in (".py", ".html", ".js", ".css"))
+    now = hashlib.sha256(told.encode()).hexdigest()
+    stamp = RUN / "code"
+    if not stamp.exists() or stamp.read_text() != now:
+        processes.stop("server")
+        processes.stop("worker")
+    RUN.mkdir(parents=True, exist_ok=True)
+    stamp.write_text(now)
 
 
 def demo(_: list[str]) -> int:

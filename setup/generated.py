@@ -20,6 +20,13 @@ def made() -> dict[Path, str]:
     from shop.api.api import api
 
     texts = {OPENAPI: json.dumps(api.get_openapi_schema(path_prefix="/api/"), indent=1, sort_keys=True) + "\n"}
+    from cutting.formats.job_v1 import JobIn
+    from cutting.formats.plan_v1 import PlanOut
+    from cutting.formats.problems import ProblemsOut
+
+    for name, model in (("job", JobIn), ("plan", PlanOut), ("problems", ProblemsOut)):
+        schema = model.model_json_schema(by_alias=True)
+        texts[ROOT / f"docs/schema/plavet-{name}.json"] = json.dumps(schema, indent=1, sort_keys=True) + "\n"
     stands = OPENAPI.read_text() if OPENAPI.exists() else ""
     if stands != texts[OPENAPI] and "--check" not in sys.argv:
         OPENAPI.write_text(texts[OPENAPI])

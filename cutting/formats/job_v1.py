@@ -219,7 +219,11 @@ def read_measure(key: str, value: Size, unit: Unit, where: str) -> Fraction:
     if not point.least <= size <= point.most:
         swapped = "cm" if unit == "in" else "in"
         other = size / Fraction(254, 100) if unit == "in" else size * Fraction(254, 100)
-        hint = f"did you mean {swapped}?" if point.least <= other <= point.most else f"numbers here are in {unit}."
+        hint = (
+            f"did you mean {swapped}?"
+            if point.least <= other <= point.most
+            else f"bare numbers here are {'inches' if unit == 'in' else 'centimetres'}."
+        )
         code = "measure.small" if size < point.least else "measure.large"
         raise refuse(code, where, shown=Fixed(size), unit_hint=hint)
     return size

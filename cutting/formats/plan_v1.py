@@ -2,7 +2,7 @@
 
 from typing import Any, Literal
 
-from pydantic import BaseModel
+from pydantic import BaseModel, ConfigDict, Field
 
 from cutting.checks import Check
 from cutting.garments import Garment, Number
@@ -26,13 +26,18 @@ from cutting.words import (
 XY = tuple[float, float]
 
 
-class NumberOut(BaseModel):
+class Wire(BaseModel):
+    """Words of Python, such as `with`, carry an underscore here and none on the wire."""
+
+    model_config = ConfigDict(populate_by_name=True, serialize_by_alias=True)
+
+
+class NumberOut(Wire):
     net_mm: float
     cut_mm: float
     formula: str
     cut_formula: str
-    # `with` is a word of Python; the wire has it without the underscore.
-    with_: str
+    with_: str = Field(alias="with")
     shown: str
 
 
@@ -84,7 +89,7 @@ class PieceOut(BaseModel):
     interfacing: bool
 
 
-class MarkOut(BaseModel):
+class MarkOut(Wire):
     n: int
     garment: str
     stage: str
@@ -92,10 +97,10 @@ class MarkOut(BaseModel):
     code: str
     name: str
     say: str
-    from_: str
+    from_: str = Field(alias="from")
     along: str
     formula: str
-    with_: str
+    with_: str = Field(alias="with")
     shown: str
     exact: bool
     reads_mm: float
@@ -380,10 +385,5 @@ def to_model(plan: Plan) -> PlanOut:
 
 
 def plan_to_wire(plan: Plan) -> dict[str, Any]:
-    """The plan as plain data; `with` and `from` carry no underscore."""
-    wire = to_model(plan).model_dump()
-    for number in wire["numbers"].values():
-        number["with"] = number.pop("with_")
-    for mark in wire["marks"]:
-        mark["with"], mark["from"] = mark.pop("with_"), mark.pop("from_")
-    return wire
+    """The plan as plain data."""
+    return to_model(plan).model_dump()

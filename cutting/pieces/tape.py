@@ -74,6 +74,8 @@ def read_tape(step: Step, panels: dict[str, Panel]) -> Tape:
     if abs(lean) > 1e-9:
         terms.append(found(lean, "lean"))
     start = step.start.plus(out, -opening.shift)
+    if step.along == "guide_line":  # chalked on cloth at the cut side edge
+        start = start.plus(Point(-panels[step.panel].edges["side"].allowance.mm, 0))
     size = distance(step.start, step.end) + opening.shift + closing.shift
     length = found(abs(size), step.length.label) if isinstance(step.length, Found) else total(step.length, *terms)
     return Tape(start, start.plus(out, size), length if length.value >= 0 else -length)

@@ -4,8 +4,11 @@ from ninja import NinjaAPI
 from ninja.security import SessionAuth
 
 from shop.api import errors
-from shop.api.routers import session
+from shop.api.routers import clients, lays, orders, session
 
 api = NinjaAPI(title="Plavet", version="1", docs_url=None, openapi_url=None, auth=SessionAuth(csrf=True))
 errors.install(api)
 api.add_router("/session", session.router)
+api.add_router("", clients.router)
+api.add_router("", orders.router)
+api.add_router("", lays.router)

@@ -1,13 +1,19 @@
 """Every refusal as problem+json with a request id, in words that say how to mend it."""
 
+import json
 import logging
 import uuid
 from collections.abc import Callable
 from typing import Any
 
+from django.forms.models import model_to_dict
 from django.http import Http404, HttpRequest, HttpResponse, JsonResponse
 from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, ValidationError
+
+from shop.accounts.writing import StaleError
+from shop.bridge.problems import CoreRefusal
+from shop.clients.actions import SheetClosedError
 
 log = logging.getLogger("plavet")
 
@@ -68,6 +74,20 @@ def install(api: NinjaAPI) -> None:
     @api.exception_handler(Refusal)
     def refused(request: HttpRequest, error: Refusal) -> HttpResponse:
         return problem(request, error.status, error.title, error.problems, error.theirs)
+
+    @api.exception_handler(CoreRefusal)
+    def unworkable(request: HttpRequest, error: CoreRefusal) -> HttpResponse:
+        return problem(request, 422, "This cannot be worked with yet.", error.problems)
+
+    @api.exception_handler(StaleError)
+    def stale(request: HttpRequest, error: StaleError) -> HttpResponse:
+        theirs = model_to_dict(error.row) | {"version": error.row.version}
+        title = "Somebody else changed this meanwhile. Keep yours or take theirs."
+        return problem(request, 409, title, theirs=json.loads(json.dumps(theirs, default=str)))
+
+    @api.exception_handler(SheetClosedError)
+    def closed(request: HttpRequest, error: SheetClosedError) -> HttpResponse:
+        return problem(request, 409, "This sheet is closed. A correction goes on a new sheet.")
 
     @api.exception_handler(AuthenticationError)
     def stranger(request: HttpRequest, error: AuthenticationError) -> HttpResponse:

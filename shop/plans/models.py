@@ -29,5 +29,6 @@ class LayRun(WorkshopRow):
     tried = models.PositiveIntegerField(default=0)
     to_try = models.PositiveIntegerField(default=0)
     lay = models.JSONField(null=True)
+    plan = models.JSONField(null=True)
     stop_asked = models.BooleanField(default=False)
     seconds = models.PositiveSmallIntegerField(default=5)

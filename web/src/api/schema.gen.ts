@@ -4,6 +4,234 @@
  */
 
 export interface paths {
+    "/api/clients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Clients */
+        get: operations["shop_api_routers_clients_clients"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Client */
+        get: operations["shop_api_routers_clients_client"];
+        /** Put Client */
+        put: operations["shop_api_routers_clients_put_client"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Sheets */
+        get: operations["shop_api_routers_clients_sheets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cloths/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put Cloth */
+        put: operations["shop_api_routers_orders_put_cloth"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/garments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put Garment */
+        put: operations["shop_api_routers_orders_put_garment"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lay-runs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Look
+         * @description How far it has come; `seq` grows with every change.
+         */
+        get: operations["shop_api_routers_lays_look"];
+        /**
+         * Start
+         * @description Queue a search for a shorter lay of a plan.
+         */
+        put: operations["shop_api_routers_lays_start"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lay-runs/{id}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Stop
+         * @description Ask it to end; what it found stays.
+         */
+        post: operations["shop_api_routers_lays_stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Bench
+         * @description The bench: every order by its promised day.
+         */
+        get: operations["shop_api_routers_orders_bench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Order */
+        get: operations["shop_api_routers_orders_order"];
+        /** Put Order */
+        put: operations["shop_api_routers_orders_put_order"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Plan
+         * @description The plan of the order as it stands: made at the first call, found at the next; with its best lay.
+         */
+        post: operations["shop_api_routers_orders_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/points": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Points
+         * @description The points of a trouser session, in the order of taking.
+         */
+        get: operations["shop_api_routers_clients_points"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Reading
+         * @description Append a reading; an empty text takes the point off the sheet.
+         */
+        put: operations["shop_api_routers_clients_put_reading"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -32,16 +260,400 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Sheet */
+        get: operations["shop_api_routers_clients_sheet"];
+        /** Put Sheet */
+        put: operations["shop_api_routers_clients_put_sheet"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{id}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Close Sheet */
+        post: operations["shop_api_routers_clients_close_sheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** CheckOut */
+        CheckOut: {
+            /** Code */
+            code: string;
+            left: components["schemas"]["SideOut"];
+            /** Ok */
+            ok: boolean;
+            right: components["schemas"]["SideOut"];
+            /** Says */
+            says: string;
+            /** Tolerance Mm */
+            tolerance_mm: number;
+            /** Where */
+            where: string;
+        };
+        /** ClientIn */
+        ClientIn: {
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Phone
+             * @default
+             */
+            phone: string;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /** ClientOut */
+        ClientOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
+            /** Phone */
+            phone: string;
+            /** Version */
+            version: number;
+        };
+        /** ClothIn */
+        ClothIn: {
+            /** Colour */
+            colour: string;
+            /** Fold */
+            fold: string;
+            /** Kind */
+            kind: string;
+            /**
+             * Length
+             * @default
+             */
+            length: string;
+            /**
+             * One Way
+             * @default false
+             */
+            one_way: boolean;
+            /**
+             * Shrink Percent
+             * @default
+             */
+            shrink_percent: string;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+            /** Width */
+            width: string;
+        };
+        /** ClothOut */
+        ClothOut: {
+            /** Colour */
+            colour: string;
+            /** Fold */
+            fold: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /**
+             * Length
+             * @default
+             */
+            length: string;
+            /**
+             * One Way
+             * @default false
+             */
+            one_way: boolean;
+            /**
+             * Shrink Percent
+             * @default
+             */
+            shrink_percent: string;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+            /** Width */
+            width: string;
+        };
+        /** DartOut */
+        DartOut: {
+            /** Far */
+            far: [
+                number,
+                number
+            ];
+            /** Intake Mm */
+            intake_mm: number;
+            /** Length Mm */
+            length_mm: number;
+            /** Near */
+            near: [
+                number,
+                number
+            ];
+            /** Tip */
+            tip: [
+                number,
+                number
+            ];
+        };
+        /** EdgeOut */
+        EdgeOut: {
+            /** Allowance Mm */
+            allowance_mm: number;
+            /** Length Mm */
+            length_mm: number;
+            /** Name */
+            name: string;
+            /** Sewn To */
+            sewn_to: string;
+        };
+        /** FindingOut */
+        FindingOut: {
+            /** Code */
+            code: string;
+            /** Params */
+            params: {
+                [key: string]: unknown;
+            };
+            /**
+             * Weight
+             * @enum {string}
+             */
+            weight: "stop" | "warn" | "note";
+            /** Where */
+            where: string;
+            /** Words */
+            words: string;
+        };
+        /** GarmentIn */
+        GarmentIn: {
+            /** Choices */
+            choices: {
+                [key: string]: unknown;
+            };
+            /** Method */
+            method: string;
+            /** Name */
+            name: string;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Style */
+            style: string;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /** GarmentOut */
+        GarmentOut: {
+            /** Choices */
+            choices: {
+                [key: string]: unknown;
+            };
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Method */
+            method: string;
+            /** Name */
+            name: string;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Style */
+            style: string;
+            /** Version */
+            version: number;
+        };
+        /** LayOut */
+        LayOut: {
+            /** Bound Mm */
+            bound_mm: number;
+            /** Habit Mm */
+            habit_mm: number | null;
+            /** Length Mm */
+            length_mm: number;
+            /** One Pass Mm */
+            one_pass_mm: number | null;
+            /** Open Mm */
+            open_mm: number | null;
+            /** Placements */
+            placements: components["schemas"]["PlacementOut"][];
+            /** Sections */
+            sections: components["schemas"]["SectionOut"][];
+        };
+        /** LayRunIn */
+        LayRunIn: {
+            /**
+             * Plan
+             * Format: uuid
+             */
+            plan: string;
+        };
+        /** LayRunOut */
+        LayRunOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            lay: components["schemas"]["LayOut"] | null;
+            /**
+             * Plan
+             * Format: uuid
+             */
+            plan: string;
+            /** Seq */
+            seq: number;
+            /** State */
+            state: string;
+            /** To Try */
+            to_try: number;
+            /** Tried */
+            tried: number;
+        };
+        /** LedgerOut */
+        LedgerOut: {
+            /** Body Mm */
+            body_mm: number | null;
+            /** Closes */
+            closes: boolean;
+            /** Cut Mm */
+            cut_mm: number;
+            /** Darts Mm */
+            darts_mm: number;
+            /** Ease Mm */
+            ease_mm: number;
+            /** Garment */
+            garment: string;
+            /** Gathers Mm */
+            gathers_mm: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "driven" | "resulting";
+            /** Level */
+            level: string;
+            /** Seams Mm */
+            seams_mm: number;
+            /** Sewn Mm */
+            sewn_mm: number;
+        };
         /** LogIn */
         LogIn: {
             /** Password */
             password: string;
             /** User Name */
             user_name: string;
+        };
+        /** MarkOut */
+        MarkOut: {
+            /** Along */
+            along: string;
+            /** Cloth Mm */
+            cloth_mm: [
+                [
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number
+                ]
+            ] | null;
+            /** Code */
+            code: string;
+            /** Exact */
+            exact: boolean;
+            /** Formula */
+            formula: string;
+            /** From */
+            from: string;
+            /** Garment */
+            garment: string;
+            /** Local Mm */
+            local_mm: [
+                [
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number
+                ]
+            ];
+            /** N */
+            n: number;
+            /** Name */
+            name: string;
+            /** Panel */
+            panel: string;
+            /** Reads Mm */
+            reads_mm: number;
+            /** Reason */
+            reason: string;
+            /** Say */
+            say: string;
+            /** Shown */
+            shown: string;
+            /** Stage */
+            stage: string;
+            /** Waits */
+            waits: string;
+            /** With */
+            with: string;
         };
         /** Me */
         Me: {
@@ -52,6 +664,428 @@ export interface components {
             /** Workshop */
             workshop: string;
         };
+        /** NotchOut */
+        NotchOut: {
+            /** Code */
+            code: string;
+            /** Cut */
+            cut: [
+                number,
+                number
+            ];
+            /** Edge */
+            edge: string;
+            /** Net */
+            net: [
+                number,
+                number
+            ];
+        };
+        /** NotionOut */
+        NotionOut: {
+            /** Count */
+            count: number;
+            /** Garment */
+            garment: string;
+            /** Length Mm */
+            length_mm: number | null;
+            /** Name */
+            name: string;
+        };
+        /** NumberOut */
+        NumberOut: {
+            /** Cut Formula */
+            cut_formula: string;
+            /** Cut Mm */
+            cut_mm: number;
+            /** Formula */
+            formula: string;
+            /** Net Mm */
+            net_mm: number;
+            /** Shown */
+            shown: string;
+            /** With */
+            with: string;
+        };
+        /** OrderIn */
+        OrderIn: {
+            /**
+             * Client
+             * Format: uuid
+             */
+            client: string;
+            /**
+             * Cloth
+             * Format: uuid
+             */
+            cloth: string;
+            /**
+             * Promised On
+             * Format: date
+             */
+            promised_on: string;
+            /**
+             * Sheet
+             * Format: uuid
+             */
+            sheet: string;
+            /** Title */
+            title: string;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /** OrderOut */
+        OrderOut: {
+            client: components["schemas"]["ClientOut"];
+            cloth: components["schemas"]["ClothOut"];
+            /** Garments */
+            garments: components["schemas"]["GarmentOut"][];
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Promised On
+             * Format: date
+             */
+            promised_on: string;
+            sheet: components["schemas"]["SheetOut"];
+            /** Title */
+            title: string;
+            /** Version */
+            version: number;
+        };
+        /** PanelOut */
+        PanelOut: {
+            /** Cut */
+            cut: [
+                number,
+                number
+            ][];
+            /** Darts */
+            darts: components["schemas"]["DartOut"][];
+            /** Edges */
+            edges: components["schemas"]["EdgeOut"][];
+            /** Garment */
+            garment: string;
+            /** Name */
+            name: string;
+            /** Net */
+            net: [
+                number,
+                number
+            ][];
+            /** Points */
+            points: {
+                [key: string]: [
+                    number,
+                    number
+                ];
+            };
+            /** Segments */
+            segments: {
+                [key: string]: unknown;
+            }[];
+        };
+        /** PieceOut */
+        PieceOut: {
+            /** Count */
+            count: number;
+            /** Cut */
+            cut: [
+                number,
+                number
+            ][];
+            /** Garment */
+            garment: string;
+            /** Grain */
+            grain: [
+                [
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number
+                ]
+            ];
+            /** Id */
+            id: string;
+            /** Interfacing */
+            interfacing: boolean;
+            /** Layers */
+            layers: number;
+            /** Net */
+            net: [
+                number,
+                number
+            ][];
+            /** Notches */
+            notches: components["schemas"]["NotchOut"][];
+            /** On Fold */
+            on_fold: boolean;
+            /** Pair */
+            pair: boolean;
+            /** Panel */
+            panel: string;
+        };
+        /** PlacementOut */
+        PlacementOut: {
+            /** Copies */
+            copies: number;
+            /** Layers */
+            layers: number[];
+            /** Mirrored */
+            mirrored: boolean;
+            /** Piece */
+            piece: string;
+            /** Section */
+            section: number;
+            /** Turned */
+            turned: boolean;
+            /** X Mm */
+            x_mm: number;
+            /** Y Mm */
+            y_mm: number;
+        };
+        /**
+         * PlanAnswer
+         * @description A stored plan; `plan` is the file of docs/file-formats.md.
+         */
+        PlanAnswer: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            plan: components["schemas"]["PlanOut"];
+        };
+        /**
+         * PlanOut
+         * @description The file `plavet-plan`, version 1.
+         */
+        PlanOut: {
+            /** Checks */
+            checks: components["schemas"]["CheckOut"][];
+            /**
+             * Core
+             * @default 0.1.0
+             */
+            core: string;
+            /** Findings */
+            findings: components["schemas"]["FindingOut"][];
+            /** Fold */
+            fold: string;
+            /**
+             * Format
+             * @default plavet-plan
+             * @constant
+             */
+            format: "plavet-plan";
+            lay: components["schemas"]["LayOut"] | null;
+            /** Ledger */
+            ledger: components["schemas"]["LedgerOut"][];
+            /** Marks */
+            marks: components["schemas"]["MarkOut"][];
+            /** Notions */
+            notions: components["schemas"]["NotionOut"][];
+            /** Numbers */
+            numbers: {
+                [key: string]: components["schemas"]["NumberOut"];
+            };
+            /** Panels */
+            panels: components["schemas"]["PanelOut"][];
+            /** Pieces */
+            pieces: components["schemas"]["PieceOut"][];
+            /**
+             * Sewing
+             * @default []
+             */
+            sewing: {
+                [key: string]: unknown;
+            }[];
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "cm";
+            /**
+             * Version
+             * @default 1
+             * @constant
+             */
+            version: 1;
+            yardage: components["schemas"]["YardageOut"] | null;
+        };
+        /** PointOut */
+        PointOut: {
+            /** How */
+            how: string;
+            /** Key */
+            key: string;
+            /** Least Mm */
+            least_mm: number;
+            /** Most Mm */
+            most_mm: number;
+            /** Name */
+            name: string;
+            /** Needed */
+            needed: boolean;
+            /** Slip */
+            slip: string;
+        };
+        /** ReadingIn */
+        ReadingIn: {
+            /** Key */
+            key: string;
+            /**
+             * Sheet
+             * Format: uuid
+             */
+            sheet: string;
+            /** Typed */
+            typed: string;
+        };
+        /** ReadingOut */
+        ReadingOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Key */
+            key: string;
+            /** Mm */
+            mm: number | null;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /** Typed */
+            typed: string;
+        };
+        /** SectionOut */
+        SectionOut: {
+            /** Depth Mm */
+            depth_mm: number;
+            /** Fold */
+            fold: string;
+            /** From Mm */
+            from_mm: number;
+            /** To Mm */
+            to_mm: number;
+        };
+        /** SheetIn */
+        SheetIn: {
+            /**
+             * Client
+             * Format: uuid
+             */
+            client: string;
+            /**
+             * Taken On
+             * Format: date
+             */
+            taken_on: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "cm";
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /** SheetOut */
+        SheetOut: {
+            /**
+             * Client
+             * Format: uuid
+             */
+            client: string;
+            /** Closed */
+            closed: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Readings */
+            readings: components["schemas"]["ReadingOut"][];
+            /**
+             * Taken On
+             * Format: date
+             */
+            taken_on: string;
+            /** Unit */
+            unit: string;
+            /** Version */
+            version: number;
+        };
+        /** SideOut */
+        SideOut: {
+            /** Label */
+            label: string;
+            /** Mm */
+            mm: number;
+        };
+        /**
+         * TicketOut
+         * @description One order on the bench.
+         */
+        TicketOut: {
+            /** Client Name */
+            client_name: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Measured */
+            measured: number;
+            /**
+             * Promised On
+             * Format: date
+             */
+            promised_on: string;
+            /** Styles */
+            styles: string[];
+            /** Title */
+            title: string;
+            /** Version */
+            version: number;
+        };
+        /** WidthOut */
+        WidthOut: {
+            /** Buy Mm */
+            buy_mm: number | null;
+            /** Fold */
+            fold: string;
+            /** Length Mm */
+            length_mm: number | null;
+            /** Width Mm */
+            width_mm: number;
+        };
+        /** YardageOut */
+        YardageOut: {
+            /** Buy Mm */
+            buy_mm: number;
+            /** By Width */
+            by_width: components["schemas"]["WidthOut"][];
+            /** Formula */
+            formula: string;
+            /** Length Mm */
+            length_mm: number;
+            /** Utilisation */
+            utilisation: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -61,6 +1095,354 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    shop_api_routers_clients_clients: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientOut"][];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_client: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_put_client: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClientIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_sheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetOut"][];
+                };
+            };
+        };
+    };
+    shop_api_routers_orders_put_cloth: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClothIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClothOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_orders_put_garment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GarmentIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GarmentOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_lays_look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LayRunOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_lays_start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LayRunIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LayRunOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_lays_stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LayRunOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_orders_bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TicketOut"][];
+                };
+            };
+        };
+    };
+    shop_api_routers_orders_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_orders_put_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_orders_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_points: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PointOut"][];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_put_reading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingOut"];
+                };
+            };
+        };
+    };
     shop_api_routers_session_who: {
         parameters: {
             query?: never;
@@ -120,6 +1502,76 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    shop_api_routers_clients_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_put_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_close_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetOut"];
+                };
             };
         };
     };

@@ -5,8 +5,8 @@ import { system } from "./theme";
 
 const queries = new QueryClient({
   defaultOptions: {
-    queries: { retry: false, staleTime: 5_000, refetchOnWindowFocus: false },
-    mutations: { retry: false },
+    queries: { networkMode: "always", retry: false, staleTime: 5_000, refetchOnWindowFocus: false },
+    mutations: { networkMode: "always", retry: false },
   },
 });
 

@@ -1,12 +1,74 @@
-import { useMe } from "../api/session";
+import { lazy, Suspense } from "react";
+import { BrowserRouter, Navigate, Route, Routes as Paths, useParams } from "react-router";
 import { Refused } from "../api/client";
+import { useMe } from "../api/session";
+import { Bench } from "../features/bench/Bench";
 import { LogIn } from "../features/login/LogIn";
+import { Press } from "../ui/press";
 import { Says } from "../ui/words";
+import { Frame } from "./Frame";
 
+const Job = lazy(() => import("./Job").then((m) => ({ default: m.Job })));
+const NewOrder = lazy(() => import("../features/orders/NewOrder").then((m) => ({ default: m.NewOrder })));
+const Clients = lazy(() => import("../features/clients/Clients").then((m) => ({ default: m.Clients })));
+
+function ToMeasure() {
+  const { id } = useParams();
+  return <Navigate to={`/orders/${id}/measure`} replace />;
+}
+
+/** Which page an address means. Nobody gets past the door unknown. */
 export function Routes() {
   const me = useMe();
   if (me.isPending) return null;
   if (me.error instanceof Refused && me.error.status === 401) return <LogIn />;
-  if (me.isError) return <Says tone="wrong">{me.error.message}</Says>;
-  return <>{me.data.workshop}</>;
+  if (me.isError) {
+    return (
+      <Says tone="wrong">
+        {me.error.message} <Press onClick={() => void me.refetch()}>Try again</Press>
+      </Says>
+    );
+  }
+  return (
+    <BrowserRouter>
+      <Suspense fallback={null}>
+        <Paths>
+          <Route
+            path="/"
+            element={
+              <Frame>
+                <Bench />
+              </Frame>
+            }
+          />
+          <Route
+            path="/new"
+            element={
+              <Frame>
+                <NewOrder />
+              </Frame>
+            }
+          />
+          <Route
+            path="/clients"
+            element={
+              <Frame>
+                <Clients />
+              </Frame>
+            }
+          />
+          <Route path="/orders/:id" element={<ToMeasure />} />
+          <Route
+            path="/orders/:id/:station"
+            element={
+              <Frame job>
+                <Job />
+              </Frame>
+            }
+          />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Paths>
+      </Suspense>
+    </BrowserRouter>
+  );
 }

@@ -58,12 +58,15 @@ export const system = createSystem(
       },
       ":focus-visible": { outline: "3px solid {colors.dye}", outlineOffset: "2px" },
       "h1, h2, h3, p, ul, ol, figure, fieldset": { margin: 0, padding: 0 },
-      "button, input, select, textarea": { font: "inherit", color: "inherit" },
+      "*, ::before, ::after": { boxSizing: "border-box" },
+      "button, input, select, textarea": { font: "inherit", color: "inherit", margin: 0 },
+      button: { background: "none", border: 0, padding: 0, borderRadius: 0 },
+      a: { color: "inherit" },
       table: { borderCollapse: "collapse" },
       "*": { "@media (prefers-reduced-motion: reduce)": { transitionDuration: "0s !important" } },
     },
     theme: {
-      breakpoints: { wide: "800px" },
+      breakpoints: { sm: "480px", md: "800px", lg: "1024px" },
       tokens: {
         fonts: { body: { value: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif" } },
         spacing: Object.fromEntries(spaces.map((size) => [size, { value: `${size}px` }])),

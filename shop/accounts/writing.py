@@ -1,0 +1,62 @@
+"""Writing a row a workshop owns: repeated writes are one, a stale one is refused with both values."""
+
+from typing import Any, TypeVar
+from uuid import UUID
+
+from django.db import IntegrityError, transaction
+from django.http import Http404
+
+from shop.accounts.models import User, WorkshopRow
+
+Row = TypeVar("Row", bound=WorkshopRow)
+
+
+class StaleError(Exception):
+    """Somebody else changed the row since it was read; `row` is how it stands."""
+
+    def __init__(self, row: WorkshopRow):
+        super().__init__("stale")
+        self.row = row
+
+
+def put_row(model: type[Row], *, actor: User, id: UUID, version: int, **fields: Any) -> Row:
+    """Make or change the row `id` of the actor's workshop.
+
+    The same content again changes nothing. Raises StaleError where `version` is not the row's, Http404 where the id
+    is another workshop's.
+    """
+    for _ in range(2):
+        try:
+            with transaction.atomic():
+                return _put(model, actor, id, version, fields)
+        except IntegrityError:
+            # A twin of this request was quicker: it is found at the second try. An id of another workshop is not.
+            if not model.of(actor.workshop).filter(pk=id).exists():
+                raise Http404 from None
+    raise Http404
+
+
+def _put(model: type[Row], actor: User, id: UUID, version: int, fields: dict[str, Any]) -> Row:
+    row = model.of(actor.workshop).select_for_update().filter(pk=id).first()
+    if row is None:
+        made = model(id=id, workshop=actor.workshop, changed_by=actor, **fields)
+        made.save(force_insert=True)
+        return made
+    if all(getattr(row, key) == value for key, value in fields.items()):
+        return row
+    if version != row.version:
+        raise StaleError(row)
+    for key, value in fields.items():
+        setattr(row, key, value)
+    row.version += 1
+    row.changed_by = actor
+    row.save()
+    return row
+
+
+def own(model: type[Row], actor: User, id: UUID) -> Row:
+    """The row of that id in the actor's workshop. Raises Http404 for anybody else's."""
+    row = model.of(actor.workshop).filter(pk=id).first()
+    if row is None:
+        raise Http404
+    return row

@@ -1,0 +1,159 @@
+"""Orders, garments, cloth, and the plan of an order."""
+
+from datetime import date
+from typing import Any
+from uuid import UUID
+
+from django.http import HttpRequest
+from ninja import Field, Router, Schema
+
+from shop.api.auth import person
+from shop.api.routers.clients import ClientOut, SheetOut, client_out, sheet_out
+from shop.bridge.drafting import PlanShape
+from shop.cloths import actions as cloths
+from shop.cloths.models import Cloth
+from shop.orders import actions, queries
+from shop.orders.models import Garment, Order
+from shop.plans.actions import plan_order
+from shop.plans.queries import best_plan
+
+router = Router(tags=["orders"])
+
+
+class OrderIn(Schema):
+    version: int = 0
+    client: UUID
+    sheet: UUID
+    cloth: UUID
+    title: str = Field(min_length=1, max_length=120)
+    promised_on: date
+
+
+class GarmentIn(Schema):
+    version: int = 0
+    order: UUID
+    name: str = Field(max_length=40)
+    style: str = Field(max_length=40)
+    method: str = Field(max_length=40)
+    choices: dict[str, Any]
+
+
+class GarmentOut(Schema):
+    id: UUID
+    version: int
+    order: UUID
+    name: str
+    style: str
+    method: str
+    choices: dict[str, Any]
+
+
+class ClothIn(Schema):
+    version: int = 0
+    kind: str = Field(max_length=40)
+    colour: str = Field(pattern=r"^#[0-9A-Fa-f]{6}$")
+    width: str = Field(max_length=40)
+    length: str = Field("", max_length=40)
+    fold: str = Field(max_length=24)
+    one_way: bool = False
+    shrink_percent: str = Field("", max_length=8)
+
+
+class ClothOut(ClothIn):
+    id: UUID
+
+
+class TicketOut(Schema):
+    """One order on the bench."""
+
+    id: UUID
+    version: int
+    title: str
+    client_name: str
+    promised_on: date
+    measured: int
+    styles: list[str]
+
+
+class OrderOut(Schema):
+    id: UUID
+    version: int
+    title: str
+    promised_on: date
+    client: ClientOut
+    sheet: SheetOut
+    cloth: ClothOut
+    garments: list[GarmentOut]
+
+
+class PlanAnswer(Schema):
+    """A stored plan; `plan` is the file of docs/file-formats.md."""
+
+    id: UUID
+    plan: PlanShape
+
+
+def _garment(row: Garment) -> GarmentOut:
+    return GarmentOut(
+        id=row.id, version=row.version, order=row.order_id, name=row.name, style=row.style, method=row.method,
+        choices=row.choices,
+    )  # fmt: skip
+
+
+def _cloth(row: Cloth) -> ClothOut:
+    return ClothOut(
+        id=row.id, version=row.version, kind=row.kind, colour=row.colour, width=row.width, length=row.length,
+        fold=row.fold, one_way=row.one_way, shrink_percent=row.shrink_percent,
+    )  # fmt: skip
+
+
+def _order(request: HttpRequest, row: Order) -> OrderOut:
+    return OrderOut(
+        id=row.id, version=row.version, title=row.title, promised_on=row.promised_on, client=client_out(row.client),
+        sheet=sheet_out(request, row.sheet), cloth=_cloth(row.cloth),
+        garments=[_garment(garment) for garment in queries.garments(person(request), row.id)],
+    )  # fmt: skip
+
+
+@router.get("/orders", response=list[TicketOut])
+def bench(request: HttpRequest) -> list[TicketOut]:
+    """The bench: every order by its promised day."""
+    tickets = []
+    for row in queries.bench(person(request)):
+        whole = _order(request, row)
+        tickets.append(
+            TicketOut(
+                id=row.id, version=row.version, title=row.title, client_name=row.client.name,
+                promised_on=row.promised_on, measured=len(whole.sheet.readings),
+                styles=[garment.style for garment in whole.garments],
+            )
+        )  # fmt: skip
+    return tickets
+
+
+@router.get("/orders/{id}", response=OrderOut)
+def order(request: HttpRequest, id: UUID) -> OrderOut:
+    return _order(request, queries.order(person(request), id))
+
+
+@router.put("/orders/{id}", response=OrderOut)
+def put_order(request: HttpRequest, id: UUID, body: OrderIn) -> OrderOut:
+    row = actions.put_order(actor=person(request), id=id, **body.dict())
+    return _order(request, queries.order(person(request), row.id))
+
+
+@router.put("/garments/{id}", response=GarmentOut)
+def put_garment(request: HttpRequest, id: UUID, body: GarmentIn) -> GarmentOut:
+    return _garment(actions.put_garment(actor=person(request), id=id, **body.dict()))
+
+
+@router.put("/cloths/{id}", response=ClothOut)
+def put_cloth(request: HttpRequest, id: UUID, body: ClothIn) -> ClothOut:
+    return _cloth(cloths.put_cloth(actor=person(request), id=id, **body.dict()))
+
+
+@router.post("/orders/{id}/plan", response=PlanAnswer, by_alias=True)
+def plan(request: HttpRequest, id: UUID) -> PlanAnswer:
+    """The plan of the order as it stands: made at the first call, found at the next; with its best lay."""
+    run = plan_order(actor=person(request), order=queries.order(person(request), id))
+    return PlanAnswer(id=run.id, plan=PlanShape.model_validate(best_plan(person(request), run)))

@@ -1,0 +1,50 @@
+"""Planning a job, and checking its parts before they are kept."""
+
+from typing import Any, TypeAlias
+
+from cutting.errors import CuttingError
+from cutting.formats import plan_to_wire, read_job
+from cutting.formats.plan_v1 import LayOut, PlanOut
+from cutting.lay import Lay, Placement
+from cutting.plan import CORE, plan, with_lay
+from shop.bridge.problems import CoreRefusal
+
+CORE_VERSION = CORE
+# The wire's shapes, for the API to describe.
+PlanShape: TypeAlias = PlanOut
+LayShape: TypeAlias = LayOut
+
+
+def make_plan(job: dict[str, Any]) -> dict[str, Any]:
+    """The plan of a job as the wire has it. Raises CoreRefusal with every problem."""
+    try:
+        return plan_to_wire(plan(read_job(job)))
+    except CuttingError as error:
+        raise CoreRefusal(error, job.get("unit", "in")) from None
+
+
+def check_part(unit: str, garment: dict[str, Any] | None = None, cloth: dict[str, Any] | None = None) -> None:
+    """Read a garment's or a cloth's fields as a job would. Raises CoreRefusal where one cannot be."""
+    job = {
+        "format": "plavet-job",
+        "version": 1,
+        "unit": unit,
+        "measurements": {},
+        "garments": [garment or {"id": "garment", "style": "palazzo"}],
+        "cloth": cloth or {"width": "45 in"},
+    }
+    try:
+        read_job(job)
+    except CuttingError as error:
+        raise CoreRefusal(error, "cm" if unit == "cm" else "in") from None
+
+
+def plan_with_lay(job: dict[str, Any], lay: dict[str, Any]) -> dict[str, Any]:
+    """The plan of a job on a lay that was found for it, checked anew."""
+    made = plan(read_job(job))
+    section = lay["sections"][0]
+    placements = tuple(
+        Placement(p["piece"], p["copies"], tuple(p["layers"]), p["x_mm"], p["y_mm"], p["turned"], p["mirrored"])
+        for p in lay["placements"]
+    )
+    return plan_to_wire(with_lay(made, Lay(section["fold"], section["depth_mm"], placements, lay["length_mm"])))

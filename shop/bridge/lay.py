@@ -1,0 +1,53 @@
+"""Supervising the search child: started in a session of its own, fed a job, read line by line, always ended."""
+
+import json
+import os
+import select
+import signal
+import subprocess
+import sys
+from collections.abc import Generator
+from contextlib import suppress
+from pathlib import Path
+from typing import Any
+
+ROOT = Path(__file__).resolve().parents[2]
+
+
+def search_lay(job: dict[str, Any], seconds: float, seed: int) -> Generator[dict[str, Any] | None, None, None]:
+    """Run a search child on a job; yields its lines, and None at least twice a second while it says nothing.
+
+    Closing the iterator ends the child. It also ends by itself when this process dies, since its input closes.
+    """
+    child = subprocess.Popen(
+        [sys.executable, "-m", "cutting.search_child"], cwd=ROOT, stdin=subprocess.PIPE, stdout=subprocess.PIPE,
+        stderr=subprocess.DEVNULL, start_new_session=True, preexec_fn=_be_modest,
+        env={"PATH": os.environ.get("PATH", ""), "PYTHONDONTWRITEBYTECODE": "1"},
+    )  # fmt: skip
+    assert child.stdin is not None
+    assert child.stdout is not None
+    try:
+        child.stdin.write(json.dumps({"job": job, "seconds": seconds, "seed": seed}).encode() + b"\n")
+        child.stdin.flush()
+        held = b""
+        while True:
+            ready, _, _ = select.select([child.stdout], [], [], 0.4)
+            if not ready:
+                yield None
+                continue
+            part = os.read(child.stdout.fileno(), 1 << 16)
+            if not part:
+                break
+            *lines, held = (held + part).split(b"\n")
+            for line in lines:
+                yield json.loads(line)
+    finally:
+        child.stdin.close()
+        with suppress(ProcessLookupError):
+            os.killpg(child.pid, signal.SIGKILL)
+        child.wait()
+        child.stdout.close()
+
+
+def _be_modest() -> None:
+    os.nice(10)

@@ -1,0 +1,25 @@
+"""Writes about cloth."""
+
+from typing import Any
+from uuid import UUID
+
+from shop.accounts.models import User
+from shop.accounts.writing import put_row
+from shop.bridge.drafting import check_part
+from shop.cloths.models import Cloth
+
+FIELDS = ("kind", "width", "length", "fold", "one_way", "shrink_percent")
+
+
+def job_part(fields: dict[str, Any]) -> dict[str, Any]:
+    """A cloth as a job file has it."""
+    part = {key: fields[key] for key in FIELDS}
+    part["length"] = part["length"] or None
+    part["shrink_percent"] = part["shrink_percent"] or 0
+    return part
+
+
+def put_cloth(*, actor: User, id: UUID, version: int, **fields: Any) -> Cloth:
+    """Make or change a cloth. Raises CoreRefusal where a number cannot be a cloth's."""
+    check_part(actor.workshop.unit, cloth=job_part(fields))
+    return put_row(Cloth, actor=actor, id=id, version=version, **fields)

@@ -1,0 +1,27 @@
+"""Reads about orders; each starts from the workshop."""
+
+from uuid import UUID
+
+from django.db.models import QuerySet
+from django.http import Http404
+
+from shop.accounts.models import User
+from shop.orders.models import Garment, Order
+
+
+def bench(actor: User) -> QuerySet[Order]:
+    """Every order by its promised day."""
+    return Order.of(actor.workshop).select_related("client", "sheet", "cloth").order_by("promised_on", "title")
+
+
+def order(actor: User, id: UUID) -> Order:
+    """One order with its client, sheet and cloth. Raises Http404 for anybody else's."""
+    found = bench(actor).filter(pk=id).first()
+    if found is None:
+        raise Http404
+    return found
+
+
+def garments(actor: User, order: UUID) -> QuerySet[Garment]:
+    """The garments of an order as they were added."""
+    return Garment.of(actor.workshop).filter(order_id=order).order_by("created_at", "id")

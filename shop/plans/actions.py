@@ -1,0 +1,83 @@
+"""Writes about plans: made once for a job and kept; searches for a shorter lay."""
+
+import hashlib
+import json
+from typing import Any
+from uuid import UUID, uuid4
+
+from django.db import IntegrityError, transaction
+
+from shop.accounts.models import User
+from shop.accounts.writing import own
+from shop.bridge.drafting import CORE_VERSION, make_plan
+from shop.clients.queries import readings
+from shop.cloths.actions import FIELDS, job_part
+from shop.orders.models import Order
+from shop.orders.queries import garments
+from shop.plans.models import LayRun, PlanRun
+
+SECONDS = 5
+
+
+def job_of(actor: User, order: Order) -> dict[str, Any]:
+    """The order as a job file, without the client's name."""
+    cloth = order.cloth
+    return {
+        "format": "plavet-job",
+        "version": 1,
+        "unit": actor.workshop.unit,
+        "measurements": {reading.key: f"{reading.mm} mm" for reading in readings(actor, order.sheet_id)},
+        "garments": [
+            {"id": garment.name, "style": garment.style, "method": garment.method, "choices": garment.choices}
+            for garment in garments(actor, order.id)
+        ],
+        "cloth": job_part({key: getattr(cloth, key) for key in FIELDS}),
+    }
+
+
+def plan_order(*, actor: User, order: Order) -> PlanRun:
+    """The plan of the order as it stands: the stored one where nothing changed, else made now. Raises CoreRefusal."""
+    job = job_of(actor, order)
+    text = json.dumps([CORE_VERSION, job], sort_keys=True)
+    digest = hashlib.sha256(text.encode()).hexdigest()
+    stored = PlanRun.of(actor.workshop).filter(order=order, job_hash=digest).first()
+    if stored is not None:
+        return stored
+    made = PlanRun(
+        id=uuid4(),
+        workshop=actor.workshop,
+        changed_by=actor,
+        order=order,
+        job_hash=digest,
+        job=job,
+        plan=make_plan(job),
+    )
+    try:
+        with transaction.atomic():
+            made.save(force_insert=True)
+    except IntegrityError:
+        return PlanRun.of(actor.workshop).get(order=order, job_hash=digest)
+    return made
+
+
+def start_lay_run(*, actor: User, id: UUID, plan_run: UUID) -> LayRun:
+    """Queue a search for a shorter lay; the same id again is the same search."""
+    from shop.plans.tasks import improve_lay
+
+    with transaction.atomic():
+        plan = own(PlanRun, actor, plan_run)
+        known = LayRun.of(actor.workshop).filter(pk=id).first()
+        if known is not None:
+            return known
+        run = LayRun(id=id, workshop=actor.workshop, changed_by=actor, plan_run=plan, seconds=SECONDS)
+        run.save(force_insert=True)
+        improve_lay.defer(lay_run=str(run.id))
+    return run
+
+
+def stop_lay_run(*, actor: User, id: UUID) -> LayRun:
+    """Ask a search to end; what it found stays."""
+    run = own(LayRun, actor, id)
+    LayRun.of(actor.workshop).filter(pk=run.id).update(stop_asked=True)
+    run.refresh_from_db()
+    return run

@@ -1,0 +1,165 @@
+"""The whole job as a tailor does it: by mouse, by keyboard alone, with a slip mended, with the line lost."""
+
+import re
+
+import pytest
+from playwright.sync_api import Page, expect
+
+MEASURES = {"waist": "29 1/2", "hip": "39", "thigh": "23 1/4", "knee": "15 1/2", "outseam": "101,5 cm"}
+
+
+def new_order(page: Page) -> None:
+    page.get_by_role("link", name="Add an order").click()
+    page.get_by_label("Client").fill("Sunniva Brekke")
+    page.get_by_label("What is to be made").fill("Ferry crew, spare pair")
+    page.get_by_role("button", name="Add and measure").click()
+    page.get_by_role("heading", name="waist", exact=True).wait_for()
+
+
+def entry(page: Page):
+    return page.get_by_role("textbox", name="Read off the tape")
+
+
+def test_the_whole_job_by_mouse_with_a_wrong_number_mended(inside: Page):
+    page = inside
+    new_order(page)
+    entry(page).fill("forty")
+    page.get_by_role("button", name="Next: hip").click()
+    page.get_by_role("button", name="Previous point").click()
+    assert entry(page).input_value() == "forty"
+    entry(page).fill("")
+    for key, typed in MEASURES.items():
+        page.get_by_role("list").get_by_role("button", name=re.compile(f"^{key}( |$)")).first.click()
+        entry(page).fill("104" if key == "hip" else typed)
+        entry(page).press("Tab")
+        if key == "hip":
+            expect(page.get_by_role("alert")).to_contain_text("did you mean cm?")
+            assert entry(page).input_value() == "104"
+            entry(page).fill(typed)
+            entry(page).press("Tab")
+            expect(page.get_by_role("alert")).to_have_count(0)
+    expect(page.get_by_role("table").filter(has_text="All round")).to_be_visible()
+
+    page.get_by_role("navigation", name="Stations").get_by_role("link", name="Design").click()
+    page.get_by_text("Palazzo", exact=True).click()
+    expect(page.get_by_role("img", name="The draft as it stands")).to_be_visible()
+    page.get_by_label("Ease at the hip").fill("2")
+    page.get_by_label("Ease at the hip").press("Tab")
+    expect(page.get_by_role("row", name=re.compile("^Hip"))).to_contain_text("41")
+
+    page.get_by_role("navigation", name="Stations").get_by_role("link", name="Cloth").click()
+    page.get_by_label("Width, selvedge to selvedge").fill("30")
+    page.get_by_label("Width, selvedge to selvedge").press("Tab")
+    page.get_by_text("Folded lengthwise, selvedges together").click()
+    expect(page.get_by_text("too shallow for the widest line")).to_be_visible()
+    page.get_by_label("Width, selvedge to selvedge").fill("60")
+    page.get_by_label("Width, selvedge to selvedge").press("Tab")
+    expect(page.get_by_role("heading", name="Cloth to buy")).to_be_visible()
+
+    page.get_by_role("navigation", name="Stations").get_by_role("link", name="Mark").click()
+    page.get_by_role("button", name="Next mark").click()
+    expect(page.get_by_text(re.compile("Call 2 of"))).to_be_visible()
+    page.get_by_role("navigation", name="Stations").get_by_role("link", name="Lay").click()
+    expect(page.get_by_role("img", name="The lay")).to_be_visible()
+    page.get_by_role("navigation", name="Stations").get_by_role("link", name="Check").click()
+    expect(page.get_by_role("heading", name=re.compile("All .* hold"))).to_be_visible()
+
+
+def test_the_whole_job_by_keyboard_alone(inside: Page):
+    page = inside
+    page.get_by_role("link", name="Add an order").focus()
+    page.keyboard.press("Enter")
+    page.get_by_label("Client").wait_for()
+    page.keyboard.type("Oda Vik")
+    page.keyboard.press("Tab")
+    page.keyboard.type("Band, summer trousers")
+    page.keyboard.press("Enter")
+    for name, typed in [
+        ("waist", "74 cm"), ("hip", "38 3/4"), ("thigh", "23"), ("knee", "15½"), ("waist to hip", ""),
+        ("rise, seated", ""), ("outseam", "3'4\""), ("inseam", ""), ("waist to knee", ""),
+    ]:  # fmt: skip
+        page.get_by_role("heading", name=name, exact=True).wait_for()
+        expect(entry(page)).to_be_focused()
+        page.keyboard.type(typed)
+        page.keyboard.press("Enter")
+    page.get_by_text("How it sits").wait_for()
+    page.keyboard.press("Escape")
+    page.evaluate("document.activeElement.blur()")
+    page.keyboard.press("4")
+    page.get_by_text("Call 1 of").wait_for()
+    calls = int(re.search(r"of (\d+)", page.get_by_text("Call 1 of").inner_text())[1])
+    for n in range(2, calls + 1):
+        page.keyboard.press(" " if n % 2 else "ArrowRight")
+        page.get_by_text(f"Call {n} of").wait_for()
+    expect(page.get_by_text("All marks are chalked.")).to_be_visible()
+    page.keyboard.press("Home")
+    page.keyboard.press("l")
+    page.get_by_text("Call 1 of").wait_for()
+    page.keyboard.press("l")
+    page.keyboard.press("h")
+    expect(page.get_by_text("Say it before you look.")).to_be_visible()
+    page.keyboard.press("h")
+    page.keyboard.press("a")
+    expect(page.get_by_text("All calls")).to_be_visible()
+    page.keyboard.press("6")
+    expect(page.get_by_role("heading", name=re.compile("All .* hold"))).to_be_visible()
+
+
+def test_for_every_call_the_drawn_tape_is_as_long_as_its_number(inside: Page):
+    page = inside
+    page.get_by_role("link", name="Mark").first.click()
+    page.get_by_text("Call 1 of").wait_for()
+    order = re.search(r"orders/([^/]+)", page.url)[1]
+    plan = page.evaluate(
+        """async (id) => {
+          const token = document.cookie.match(/csrftoken=([^;]+)/)[1];
+          const made = await fetch(`/api/orders/${id}/plan`, {method: 'POST', headers: {'X-CSRFToken': token}});
+          return (await made.json()).plan;
+        }""",
+        order,
+    )
+    for mark in plan["marks"]:
+        page.get_by_text(f"Call {mark['n']} of").wait_for()
+        drawn = float(page.locator("[data-tape]").get_attribute("data-tape"))
+        assert drawn == pytest.approx(mark["reads_mm"], abs=0.01), mark["say"]
+        page.keyboard.press("ArrowRight")
+
+
+def test_a_lost_line_keeps_what_was_typed_even_over_a_killed_tab(inside: Page, complaints):
+    page = inside
+    page.get_by_role("link", name="Measure").first.click()
+    page.get_by_role("heading", name="thigh", exact=True).wait_for()
+    page.context.set_offline(True)
+    entry(page).fill("22 1/2")
+    entry(page).press("Tab")
+    expect(page.get_by_role("alert")).to_contain_text("kept here")
+    url = page.url
+    page.context.set_offline(False)
+    again = page.context.new_page()
+    page.close()
+    again.goto(url)
+    again.get_by_role("heading", name="thigh", exact=True).wait_for()
+    assert entry(again).input_value() == "22 1/2"
+    again.get_by_role("button", name="Not saved yet. Try again").click()
+    expect(again.get_by_role("button", name=re.compile("^thigh.*22 and a half"))).to_be_visible()
+    complaints[:] = [line for line in complaints if "ERR_INTERNET_DISCONNECTED" not in line]
+
+
+def test_a_phone_measures_and_marks_by_touch(inside: Page):
+    page = inside
+    page.set_viewport_size({"width": 390, "height": 844})
+    page.get_by_role("link", name="Mark").first.click()
+    page.get_by_text("Call 1 of").wait_for()
+    page.get_by_role("button", name="Next mark").click()
+    page.get_by_text("Call 2 of").wait_for()
+    next_box = page.get_by_role("button", name="Next mark").bounding_box()
+    assert next_box["height"] >= 64
+    assert next_box["y"] + next_box["height"] <= 844
+    for station in ("measure", "design", "cloth", "lay", "check"):
+        page.goto(
+            re.sub(r"/mark.*", f"/{station}", page.url)
+            if "mark" in page.url
+            else re.sub(r"/\w+$", f"/{station}", page.url)
+        )
+        page.get_by_text("Marit Sol").first.wait_for()
+        assert page.evaluate("document.documentElement.scrollWidth") <= 390

@@ -1,0 +1,48 @@
+"""Two workshops, and a browserless client for each owner."""
+
+import json
+from uuid import uuid4
+
+import pytest
+from django.test import Client
+
+from demo.load import load
+from shop.accounts.models import User, Workshop
+
+
+class Caller:
+    """Calls the API as somebody; answers (status, body)."""
+
+    def __init__(self, user):
+        self.http = Client()
+        if user:
+            self.http.force_login(user, backend="django.contrib.auth.backends.ModelBackend")
+
+    def __call__(self, method, path, body=None):
+        data = None if body is None else json.dumps(body)
+        answer = self.http.generic(method, f"/api{path}", data or "", content_type="application/json")
+        return answer.status_code, json.loads(answer.content) if answer.content else None
+
+
+@pytest.fixture
+def owner(db):
+    load()
+    return Caller(User.objects.get(username="ebba"))
+
+
+@pytest.fixture
+def stranger(db):
+    elsewhere = Workshop.objects.create(name="Elsewhere", unit="cm")
+    user = User.objects.create(username="other", workshop=elsewhere)
+    return Caller(user)
+
+
+@pytest.fixture
+def order(owner):
+    """The whole first order of the demo."""
+    return owner("GET", f"/orders/{owner('GET', '/orders')[1][0]['id']}")[1]
+
+
+@pytest.fixture
+def new_id():
+    return lambda: str(uuid4())

@@ -1,0 +1,185 @@
+"""The API: repeated, stale, wrong and foreign requests; plans that stay; a search that ends."""
+
+from contextlib import suppress
+from uuid import UUID
+
+import pytest
+from django.test import Client as Http
+
+from shop.accounts.models import UnscopedReadError
+from shop.clients.models import Client, Reading
+from shop.plans.models import LayRun, PlanRun
+from shop.plans.tasks import improve_lay
+
+
+def test_a_reading_twice_is_one_and_all_stay_visible(owner, order, new_id):
+    one = {"sheet": order["sheet"]["id"], "key": "hip", "typed": "41 1/4"}
+    key = new_id()
+    before = Reading._base_manager.count()
+    answers = [owner("PUT", f"/readings/{key}", one) for _ in range(2)]
+    assert answers[0] == answers[1]
+    assert answers[0][1]["mm"] == 1047.75
+    assert Reading._base_manager.count() == before + 1
+    owner("PUT", f"/readings/{new_id()}", one | {"typed": ""})
+    left = owner("GET", f"/sheets/{one['sheet']}")[1]["readings"]
+    assert "hip" not in {reading["key"] for reading in left}
+
+
+@pytest.mark.parametrize(
+    ("typed", "says"), [("forty", "38 1/2"), ("104", "did you mean cm?"), ("-3", "minus"), ("9" * 39, "38 1/2")]
+)
+def test_a_wrong_reading_is_refused_with_its_cure_and_nothing_is_stored(owner, order, new_id, typed, says):
+    before = Reading._base_manager.count()
+    body = {"sheet": order["sheet"]["id"], "key": "hip", "typed": typed}
+    status, told = owner("PUT", f"/readings/{new_id()}", body)
+    assert status == 422
+    assert told["problems"][0]["where"] == "measurements.hip"
+    assert says in told["problems"][0]["mend"]
+    assert Reading._base_manager.count() == before
+
+
+def test_a_closed_sheet_takes_no_reading(owner, order, new_id):
+    sheet = order["sheet"]["id"]
+    assert owner("POST", f"/sheets/{sheet}/close")[1]["closed"]
+    status, told = owner("PUT", f"/readings/{new_id()}", {"sheet": sheet, "key": "hip", "typed": "40"})
+    assert status == 409
+    assert "new sheet" in told["title"]
+
+
+def test_a_stale_edit_shows_both_values(owner, order):
+    garment = order["garments"][0]
+    path = f"/garments/{garment['id']}"
+    body = {key: garment[key] for key in ("order", "name", "style", "method")}
+    first = owner("PUT", path, body | {"version": 1, "choices": {"hem": "1"}})
+    assert first[0] == 200
+    assert first[1]["version"] == 2
+    assert owner("PUT", path, body | {"version": 1, "choices": {"hem": "1"}})[1] == first[1]
+    status, told = owner("PUT", path, body | {"version": 1, "choices": {"hem": "3"}})
+    assert status == 409
+    assert told["theirs"]["choices"] == {"hem": "1"}
+    assert told["theirs"]["version"] == 2
+
+
+def test_a_choice_that_cannot_be_is_refused_at_its_field(owner, order):
+    garment = order["garments"][0]
+    body = {key: garment[key] for key in ("order", "name", "style", "method", "version")}
+    status, told = owner("PUT", f"/garments/{garment['id']}", body | {"choices": {"hem": "ninety", "seat": "flat"}})
+    assert status == 422
+    assert [p["where"] for p in told["problems"]] == ["garments.trousers.choices.hem"]
+
+
+def test_a_plan_is_made_once_and_stays(owner, order, new_id):
+    path = f"/orders/{order['id']}/plan"
+    first, again = owner("POST", path)[1], owner("POST", path)[1]
+    assert first == again
+    assert first["plan"]["lay"]["length_mm"] <= first["plan"]["lay"]["habit_mm"]
+    owner("PUT", f"/readings/{new_id()}", {"sheet": order["sheet"]["id"], "key": "hip", "typed": "42"})
+    assert owner("POST", path)[1]["id"] != first["id"]
+    stored = PlanRun._base_manager.get(pk=first["id"])
+    assert stored.plan["numbers"]["trousers.front.hip_width"]["net_mm"] == pytest.approx(260.35)
+    assert order["client"]["name"] not in str(stored.job)
+
+
+def test_an_unfinished_sheet_says_everything_that_is_missing(owner):
+    last = owner("GET", "/orders")[1][2]
+    status, told = owner("POST", f"/orders/{last['id']}/plan")
+    assert status == 422
+    assert {p["where"] for p in told["problems"]} == {"measurements.thigh", "measurements.outseam"}
+
+
+@pytest.mark.django_db(transaction=True)
+def test_a_search_shortens_the_lay_and_the_page_takes_the_better(owner, order, new_id):
+    path = f"/orders/{order['id']}/plan"
+    made = owner("POST", path)[1]
+    key = new_id()
+    started = [owner("PUT", f"/lay-runs/{key}", {"plan": made["id"]})[1] for _ in range(2)]
+    assert started[0] == started[1]
+    improve_lay(lay_run=key)
+    done = owner("GET", f"/lay-runs/{key}")[1]
+    assert done["state"] == "done"
+    assert done["tried"] == done["to_try"] > 0
+    assert done["seq"] > 1
+    better = owner("POST", path)[1]
+    assert better["id"] == made["id"]
+    assert better["plan"]["lay"]["length_mm"] == done["lay"]["length_mm"] < made["plan"]["lay"]["length_mm"]
+    assert PlanRun._base_manager.get(pk=made["id"]).plan == made["plan"]
+    moved = next(mark for mark in better["plan"]["marks"] if mark["code"] == "crotch_point")
+    (ax, ay), (bx, by) = moved["cloth_mm"]
+    assert ((ax - bx) ** 2 + (ay - by) ** 2) ** 0.5 == pytest.approx(moved["reads_mm"], abs=1e-3)
+
+
+@pytest.mark.django_db(transaction=True)
+def test_a_search_can_be_stopped(owner, order, new_id):
+    made = owner("POST", f"/orders/{order['id']}/plan")[1]
+    key = new_id()
+    owner("PUT", f"/lay-runs/{key}", {"plan": made["id"]})
+    assert owner("POST", f"/lay-runs/{key}/stop")[0] == 200
+    improve_lay(lay_run=key)
+    assert LayRun._base_manager.get(pk=key).state == "stopped"
+
+
+def test_reading_rows_of_nobody_raises():
+    with pytest.raises(UnscopedReadError):
+        Client.objects.all()
+
+
+def ids_in(value, found):
+    """Every UUID in an answer."""
+    if isinstance(value, dict):
+        for one in value.values():
+            ids_in(one, found)
+    elif isinstance(value, list):
+        for one in value:
+            ids_in(one, found)
+    elif isinstance(value, str) and len(value) == 36:
+        with suppress(ValueError):
+            found.add(str(UUID(value)))
+    return found
+
+
+def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_id):
+    from shop.api.api import api
+
+    made = owner("POST", f"/orders/{order['id']}/plan")[1]
+    run = new_id()
+    owner("PUT", f"/lay-runs/{run}", {"plan": made["id"]})
+    rows = {
+        "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run,
+        "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"],
+        "readings": order["sheet"]["readings"][0]["id"],
+    }  # fmt: skip
+    bodies = {
+        "clients": {"name": "x"}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in"},
+        "orders": {
+            "client": rows["clients"], "sheet": rows["sheets"], "cloth": rows["cloths"], "title": "x", "promised_on": "2026-01-01",
+        },
+        "garments": {"order": rows["orders"], "name": "t", "style": "palazzo", "method": "quarter-hip", "choices": {}},
+        "cloths": {"kind": "x", "colour": "#000000", "width": "150", "fold": "open"},
+        "readings": {"sheet": rows["sheets"], "key": "hip", "typed": "100"}, "lay-runs": {"plan": made["id"]},
+    }  # fmt: skip
+    secret = ids_in([rows, made["id"]], set())
+    walked = 0
+    for path, methods in api.get_openapi_schema(path_prefix="/").get("paths").items():
+        for method in methods:
+            if path.startswith("/session"):
+                continue
+            kind = path.split("/")[1]
+            status, told = stranger(method.upper(), path.replace("{id}", rows.get(kind, "")), bodies.get(kind, {}))
+            walked += 1
+            if "{id}" in path:
+                assert status == 404, (method, path, status, told)
+            else:
+                assert status == 200, (method, path)
+            assert not ids_in(told, set()) & secret
+            nobody = Http().generic(method.upper(), f"/api{path.replace('{id}', new_id())}")
+            assert nobody.status_code in (401, 403), (method, path)
+    assert walked >= 18
+    assert owner("GET", f"/orders/{order['id']}")[1] == order
+
+
+def test_the_page_carries_its_content_policy(db):
+    answer = Http().get("/")
+    policy = answer["Content-Security-Policy"]
+    assert "unsafe-inline" not in policy
+    assert "object-src 'none'" in policy
+    assert answer["X-Request-Id"]

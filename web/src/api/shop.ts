@@ -1,0 +1,208 @@
+/** What the pages ask of the server, each with its place in the query memory. */
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Refused, server, told } from "./client";
+import type { components } from "./schema.gen";
+
+type Schemas = components["schemas"];
+export type Order = Schemas["OrderOut"];
+export type Ticket = Schemas["TicketOut"];
+export type Client = Schemas["ClientOut"];
+export type Sheet = Schemas["SheetOut"];
+export type Reading = Schemas["ReadingOut"];
+export type Garment = Schemas["GarmentOut"];
+export type Cloth = Schemas["ClothOut"];
+export type Plan = Schemas["PlanOut"];
+export type Mark = Schemas["MarkOut"];
+export type Piece = Schemas["PieceOut"];
+export type Lay = Schemas["LayOut"];
+export type LayRun = Schemas["LayRunOut"];
+export type Point = Schemas["PointOut"];
+
+const path = (id: string) => ({ params: { path: { id } } });
+
+export const useBench = () => useQuery({ queryKey: ["bench"], queryFn: () => told(server.GET("/api/orders")) });
+export const useClients = () => useQuery({ queryKey: ["clients"], queryFn: () => told(server.GET("/api/clients")) });
+export const usePoints = () =>
+  useQuery({ queryKey: ["points"], queryFn: () => told(server.GET("/api/points")), staleTime: Infinity });
+export const useOrder = (id: string) =>
+  useQuery({ queryKey: ["order", id], queryFn: () => told(server.GET("/api/orders/{id}", path(id))) });
+
+/** The plan of an order as it stands; while a new one is made the last stays on the screen. */
+export const usePlan = (id: string) =>
+  useQuery({
+    queryKey: ["plan", id],
+    // The client widens fixed pairs such as [x, y] to lists; the description has them as pairs.
+    queryFn: async () =>
+      (await told(server.POST("/api/orders/{id}/plan", path(id)))) as unknown as Schemas["PlanAnswer"],
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+  });
+
+/** After a write to an order: its rows and its plan are asked for anew. */
+function useRefresh(id: string) {
+  const memory = useQueryClient();
+  return () => {
+    void memory.invalidateQueries({ queryKey: ["order", id] });
+    void memory.invalidateQueries({ queryKey: ["plan", id] });
+    void memory.invalidateQueries({ queryKey: ["bench"] });
+  };
+}
+
+export function usePutReading(order: string) {
+  const onSuccess = useRefresh(order);
+  return useMutation({
+    mutationFn: ({ id, ...body }: Schemas["ReadingIn"] & { id: string }) =>
+      told(server.PUT("/api/readings/{id}", { ...path(id), body })),
+    onSuccess,
+  });
+}
+
+export type Stale<Row> = { mine: Row; theirs: Row };
+
+/**
+ * Writing one row of an order: one write after the other, each on the newest version this browser knows.
+ * A row that somebody else changed meanwhile is shown as `stale`, with both values, until one is chosen.
+ */
+function useRowWrite<Row extends { id: string; version?: number }>(
+  order: string,
+  pick: (order: Order) => Row,
+  place: (order: Order, row: Row) => Order,
+  send: (row: Row) => Promise<Row>,
+) {
+  const memory = useQueryClient();
+  const [stale, setStale] = useState<Stale<Row> | null>(null);
+  const known = () => pick(memory.getQueryData<Order>(["order", order])!);
+  const remember = (row: Row) => {
+    memory.setQueryData<Order>(["order", order], (was) => was && place(was, row));
+    void memory.invalidateQueries({ queryKey: ["plan", order] });
+    void memory.invalidateQueries({ queryKey: ["bench"] });
+  };
+  const write = useMutation({
+    scope: { id: `write:${order}` },
+    mutationFn: async (change: (row: Row) => Row) => {
+      const mine = change(known());
+      try {
+        const done = await send(mine);
+        remember(done);
+        return done;
+      } catch (error) {
+        if (!(error instanceof Refused) || error.status !== 409) throw error;
+        const told = error.theirs as Record<string, unknown>;
+        const theirs = Object.fromEntries(Object.entries(mine).map(([key, value]) => [key, told[key] ?? value])) as Row;
+        setStale({ mine, theirs });
+        return mine;
+      }
+    },
+  });
+  const settle = (keepMine: boolean) => {
+    if (!stale) return;
+    remember(stale.theirs);
+    setStale(null);
+    if (keepMine) write.mutate(() => ({ ...stale.mine, version: stale.theirs.version }));
+  };
+  return { keep: write.mutateAsync, error: write.error, stale, settle };
+}
+
+export const usePutGarment = (order: string) =>
+  useRowWrite<Garment>(
+    order,
+    (whole) => whole.garments[0]!,
+    (whole, row) => ({ ...whole, garments: whole.garments.map((one) => (one.id === row.id ? row : one)) }),
+    ({ id, ...body }) => told(server.PUT("/api/garments/{id}", { ...path(id), body })),
+  );
+
+export const usePutCloth = (order: string) =>
+  useRowWrite<Cloth>(
+    order,
+    (whole) => whole.cloth,
+    (whole, row) => ({ ...whole, cloth: row }),
+    ({ id, ...body }) => told(server.PUT("/api/cloths/{id}", { ...path(id), body })),
+  );
+
+export type NewOrder = {
+  ids: { client: string; sheet: string; cloth: string; order: string; garment: string };
+  client: string;
+  known: boolean;
+  title: string;
+  promised_on: string;
+  style: string;
+  unit: "in" | "cm";
+};
+
+/** A client, an open sheet, a cloth, an order and its garment. All ids are given: sent twice, it is made once. */
+export function useMakeOrder() {
+  const memory = useQueryClient();
+  return useMutation({
+    mutationFn: async ({ ids, ...made }: NewOrder) => {
+      const today = new Date().toISOString().slice(0, 10);
+      if (!made.known)
+        await told(
+          server.PUT("/api/clients/{id}", {
+            ...path(ids.client),
+            body: { version: 0, name: made.client, phone: "", note: "" },
+          }),
+        );
+      const sheet = { version: 0, client: ids.client, taken_on: today, unit: made.unit };
+      await told(server.PUT("/api/sheets/{id}", { ...path(ids.sheet), body: sheet }));
+      const cloth = {
+        version: 0,
+        kind: "cotton",
+        colour: "#2F5D62",
+        width: "45 in",
+        length: "",
+        fold: "auto",
+        one_way: false,
+        shrink_percent: "",
+      };
+      await told(server.PUT("/api/cloths/{id}", { ...path(ids.cloth), body: cloth }));
+      const order = {
+        version: 0,
+        client: ids.client,
+        sheet: ids.sheet,
+        cloth: ids.cloth,
+        title: made.title,
+        promised_on: made.promised_on,
+      };
+      await told(server.PUT("/api/orders/{id}", { ...path(ids.order), body: order }));
+      const garment = {
+        version: 0,
+        order: ids.order,
+        name: "trousers",
+        style: made.style,
+        method: "quarter-hip",
+        choices: {},
+      };
+      await told(server.PUT("/api/garments/{id}", { ...path(ids.garment), body: garment }));
+      return ids.order;
+    },
+    onSuccess: () => {
+      void memory.invalidateQueries({ queryKey: ["bench"] });
+      void memory.invalidateQueries({ queryKey: ["clients"] });
+    },
+  });
+}
+
+export function useLayRun(id: string | null, order: string) {
+  const memory = useQueryClient();
+  return useQuery({
+    queryKey: ["lay-run", id],
+    enabled: id !== null,
+    queryFn: async () => {
+      const run = await told(server.GET("/api/lay-runs/{id}", path(id!)));
+      if (run.state !== "queued" && run.state !== "running")
+        void memory.invalidateQueries({ queryKey: ["plan", order] });
+      return run;
+    },
+    refetchInterval: (query) => (["queued", "running"].includes(query.state.data?.state ?? "queued") ? 400 : false),
+  });
+}
+
+export const useStartLay = () =>
+  useMutation({
+    mutationFn: ({ id, plan }: { id: string; plan: string }) =>
+      told(server.PUT("/api/lay-runs/{id}", { ...path(id), body: { plan } })),
+  });
+
+export const useStopLay = () =>
+  useMutation({ mutationFn: (id: string) => told(server.POST("/api/lay-runs/{id}/stop", path(id))) });

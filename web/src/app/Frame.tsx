@@ -1,0 +1,58 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { ReactNode } from "react";
+import { NavLink } from "react-router";
+import { useLogOut, useMe } from "../api/session";
+import { BenchIcon, ClientIcon, LeaveIcon } from "../ui/icons";
+
+const room = {
+  display: "flex",
+  flexDirection: "column",
+  alignItems: "center",
+  justifyContent: "center",
+  gap: "2px",
+  minHeight: "64px",
+  width: "100%",
+  fontSize: "14px",
+  borderRadius: "cut",
+  cursor: "pointer",
+  textDecoration: "none",
+} as const;
+
+/** The slim rail with the rooms; on a phone a bar at the bottom, except inside a job. */
+export function Frame({ children, job = false }: { children: ReactNode; job?: boolean }) {
+  const me = useMe();
+  const leave = useLogOut();
+  return (
+    <Box height="100dvh" display="flex" flexDirection={{ base: "column-reverse", md: "row" }}>
+      <Box
+        as="nav"
+        aria-label="Rooms"
+        background="well"
+        width={{ md: "rail" }}
+        flexShrink="0"
+        display={{ base: job ? "none" : "flex", md: "flex" }}
+        flexDirection={{ base: "row", md: "column" }}
+        padding="4"
+        gap="4"
+        css={{ "& a": room, "& a.active": { background: "dye", color: "onDye" } }}
+      >
+        <NavLink to="/" end>
+          <BenchIcon />
+          Bench
+        </NavLink>
+        <NavLink to="/clients">
+          <ClientIcon />
+          Clients
+        </NavLink>
+        <Box flex="1" />
+        <chakra.button {...room} onClick={() => leave.mutate()} title={me.data?.workshop}>
+          <LeaveIcon />
+          Leave
+        </chakra.button>
+      </Box>
+      <Box as="main" flex="1" minWidth="0" minHeight="0" overflow="hidden">
+        {children}
+      </Box>
+    </Box>
+  );
+}

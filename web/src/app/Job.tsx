@@ -1,0 +1,144 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { lazy, Suspense, useState } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import { Refused } from "../api/client";
+import { type Order, type Plan, useOrder, usePlan } from "../api/shop";
+import { KEYS, keyName, useKeys } from "../ui/keys";
+import { Unworkable } from "../ui/margin";
+import { Press } from "../ui/press";
+import { useWide } from "../ui/size";
+import { Says } from "../ui/words";
+import { Stations, STATIONS } from "./Stations";
+
+const Measure = lazy(() => import("../features/measuring/Measure").then((m) => ({ default: m.Measure })));
+const Design = lazy(() => import("../features/design/Design").then((m) => ({ default: m.Design })));
+const ClothStation = lazy(() => import("../features/cloth/ClothStation").then((m) => ({ default: m.ClothStation })));
+const Mark = lazy(() => import("../features/marking/Mark").then((m) => ({ default: m.Mark })));
+const LayStation = lazy(() => import("../features/lay/LayStation").then((m) => ({ default: m.LayStation })));
+const Check = lazy(() => import("../features/check/Check").then((m) => ({ default: m.Check })));
+
+const WRONG_AT: Record<string, string> = { measurements: "measure", garments: "design", cloth: "cloth" };
+
+/** Which stations have something wrong: from what cannot be worked with, or from what a check found. */
+function knotsOf(plan: Plan | undefined, error: Error | null): Set<string> {
+  if (error instanceof Refused) return new Set(error.problems.map((one) => WRONG_AT[one.where.split(".")[0]!] ?? ""));
+  const stops = plan?.findings.filter((finding) => finding.weight === "stop") ?? [];
+  return new Set(stops.flatMap((finding) => [WRONG_AT[finding.where.split(".")[0]!] ?? "check", "check"]));
+}
+
+/** One order, station by station. */
+export function Job() {
+  const { id = "", station = "measure" } = useParams();
+  const order = useOrder(id);
+  const plan = usePlan(id);
+  const wide = useWide();
+  const onward = useNavigate();
+  const [keys, setKeys] = useState(false);
+  const [list, setList] = useState(false);
+  useKeys("job", (does, key) => {
+    if (does === "keys") setKeys((was) => !was);
+    const to = STATIONS[Number(key) - 1];
+    if (does === "station" && to) void onward(`/orders/${id}/${to.key}`);
+  });
+  if (order.isPending) return <Box padding="24">Fetching the order…</Box>;
+  if (order.isError) {
+    return (
+      <Box padding="24">
+        <Says tone="wrong">{order.error.message}</Says> <Link to="/">Back to the Bench</Link>
+      </Box>
+    );
+  }
+  const at = STATIONS.findIndex((one) => one.key === station);
+  const made = plan.isError ? undefined : plan.data?.plan;
+  const needed = order.data.sheet.readings.length >= 4;
+  const reached = made ? (made.lay ? 5 : 2) : needed ? 1 : 0;
+  const stations = <Stations order={id} at={at} reached={reached} knots={knotsOf(made, plan.error)} />;
+  return (
+    <Box height="100%" display="flex" flexDirection="column">
+      {wide ? (
+        <Box padding="8" paddingBottom="0" display="flex">
+          {stations}
+        </Box>
+      ) : (
+        <Box display="flex" alignItems="center" gap="8" height="48px" paddingInline="8" background="well">
+          <Link to="/">Bench</Link>
+          <chakra.span
+            flex="1"
+            textAlign="center"
+            whiteSpace="nowrap"
+            overflow="hidden"
+            textOverflow="ellipsis"
+            fontWeight={600}
+          >
+            {order.data.client.name}
+          </chakra.span>
+          <Press kind="quiet" minHeight="40px" aria-expanded={list} onClick={() => setList(!list)}>
+            {STATIONS[at]?.name}
+          </Press>
+        </Box>
+      )}
+      {!wide && list && (
+        <chakra.ul listStyleType="none" background="sheet" padding="8" borderBottom="1px solid {colors.edge}">
+          {STATIONS.map((one, k) => (
+            <chakra.li key={one.key} minHeight="48px" display="flex" alignItems="center">
+              <Link to={`/orders/${id}/${one.key}`} onClick={() => setList(false)}>
+                {k + 1} {one.name}
+              </Link>
+            </chakra.li>
+          ))}
+        </chakra.ul>
+      )}
+      {keys && <Keys close={() => setKeys(false)} />}
+      <Box flex="1" minHeight="0" overflowY={{ base: "auto", md: "visible" }}>
+        <Suspense fallback={<Box padding="24">One moment…</Box>}>
+          <Station station={station} order={order.data} plan={made} planId={plan.data?.id ?? ""} error={plan.error} />
+        </Suspense>
+      </Box>
+    </Box>
+  );
+}
+
+type StationProps = { station: string; order: Order; plan: Plan | undefined; planId: string; error: Error | null };
+
+function Station({ station, order, plan, planId, error }: StationProps) {
+  if (station === "measure") return <Measure order={order} plan={plan} error={error} />;
+  if (station === "design") return <Design order={order} plan={plan} error={error} />;
+  if (station === "cloth") return <ClothStation order={order} plan={plan} error={error} />;
+  if (!plan) {
+    return (
+      <Box padding="24" maxWidth="640px">
+        {error ? <Unworkable error={error} order={order.id} /> : "Drafting…"}
+      </Box>
+    );
+  }
+  if (station === "mark") return <Mark order={order} plan={plan} />;
+  if (station === "lay") return <LayStation key={planId} order={order} plan={plan} planId={planId} />;
+  return <Check plan={plan} />;
+}
+
+function Keys({ close }: { close: () => void }) {
+  return (
+    <Box
+      role="dialog"
+      aria-label="Keys"
+      background="sheet"
+      border="1px solid {colors.edge}"
+      margin="8"
+      padding="16"
+      maxWidth="640px"
+    >
+      <chakra.h2 fontSize="20px" fontWeight={600}>
+        Keys
+      </chakra.h2>
+      <chakra.dl display="grid" gridTemplateColumns="max-content 1fr" columnGap="16">
+        {KEYS.map((row) => (
+          <Box key={row.does} display="contents">
+            <chakra.dt fontWeight={600}>{row.keys.map(keyName).join(", ")}</chakra.dt>
+            <dd>{row.words}</dd>
+          </Box>
+        ))}
+      </chakra.dl>
+      <Press onClick={close}>Close</Press>
+    </Box>
+  );
+}

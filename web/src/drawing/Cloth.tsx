@@ -1,0 +1,230 @@
+import { type ReactNode, useId } from "react";
+import type { Unit } from "../lengths/units";
+import { clothColours } from "./colour";
+import { type Frame, frame, pathOf } from "./frame";
+
+export type View = { x: number; y: number; width: number; height: number };
+
+type Props = {
+  length: number;
+  depth: number;
+  folded: boolean;
+  colour: string;
+  unit: Unit;
+  view: View;
+  upright?: boolean;
+  label: string;
+  /** mm on the cloth for one px on the screen: keeps lines and letters the same size at every zoom. */
+  px: number;
+  children: (draw: Frame, line: string) => ReactNode;
+};
+
+/** The cloth on the table: fold, selvedges, cut ends, weave, rulers along two edges; what lies on it is drawn inside. */
+export function Cloth({ length, depth, folded, colour, unit, view, upright = false, label, px, children }: Props) {
+  const weave = useId();
+  const draw = frame(depth, upright);
+  const { cloth, line } = clothColours(colour, folded ? 2 : 1);
+  const band = 5 * px;
+  const corners = [
+    [0, 0],
+    [length, 0],
+    [length, depth],
+    [0, depth],
+  ];
+  const raw = (x: number) =>
+    Array.from({ length: Math.ceil(depth / (6 * px)) + 1 }, (_, k) => [
+      x + (k % 2 ? 1.6 : -0.6) * px + (k % 3) * 0.5 * px,
+      Math.min(depth, k * 6 * px),
+    ]);
+  const thread = Math.max(2.4, 3 * px);
+  return (
+    <svg
+      viewBox={`${view.x} ${view.y} ${view.width} ${view.height}`}
+      width="100%"
+      height="100%"
+      preserveAspectRatio="xMidYMid meet"
+      role="img"
+      aria-label={label}
+    >
+      <defs>
+        <pattern id={weave} width={thread} height={thread} patternUnits="userSpaceOnUse">
+          <path d={`M0 0H${thread}M0 0V${thread}`} stroke={line} strokeOpacity="0.05" strokeWidth={thread * 0.34} />
+        </pattern>
+      </defs>
+      <path
+        d={pathOf([...raw(0), ...[...raw(length)].reverse()], draw.at, true)}
+        fill={cloth}
+        stroke={cloth}
+        strokeWidth={px}
+      />
+      <path d={pathOf(corners, draw.at, true)} fill={`url(#${weave})`} />
+      {folded ? (
+        <g strokeLinecap="round">
+          <path
+            d={pathOf(
+              [
+                [-2 * px, 0],
+                [length + 2 * px, 0],
+              ],
+              draw.at,
+            )}
+            stroke={cloth}
+            strokeWidth={8 * px}
+          />
+          <path
+            d={pathOf(
+              [
+                [-2 * px, 0],
+                [length + 2 * px, 0],
+              ],
+              draw.at,
+            )}
+            stroke={line}
+            strokeOpacity="0.75"
+            strokeWidth={1.6 * px}
+          />
+          <path
+            d={pathOf(
+              [
+                [0, 3.4 * px],
+                [length, 3.4 * px],
+              ],
+              draw.at,
+            )}
+            stroke={line}
+            strokeOpacity="0.35"
+            strokeWidth={px}
+          />
+        </g>
+      ) : (
+        <Selvedge at={0} inward={1} length={length} band={band} draw={draw} line={line} px={px} />
+      )}
+      <Selvedge at={depth} inward={-1} length={length} band={band} draw={draw} line={line} px={px} />
+      {children(draw, line)}
+      <Rulers length={length} depth={depth} unit={unit} draw={draw} px={px} view={view} />
+    </svg>
+  );
+}
+
+function Selvedge(props: {
+  at: number;
+  inward: 1 | -1;
+  length: number;
+  band: number;
+  draw: Frame;
+  line: string;
+  px: number;
+}) {
+  const { at, inward, length, band, draw, line, px } = props;
+  const inner = at + inward * band;
+  const ticks: string[] = [];
+  for (let x = 6 * px; x < length; x += 10 * px)
+    ticks.push(
+      pathOf(
+        [
+          [x, at],
+          [x, inner],
+        ],
+        draw.at,
+      ),
+    );
+  return (
+    <g stroke={line} strokeOpacity="0.45" strokeWidth={px} fill="none">
+      <path
+        d={pathOf(
+          [
+            [0, inner],
+            [length, inner],
+          ],
+          draw.at,
+        )}
+      />
+      <path d={ticks.join("")} />
+    </g>
+  );
+}
+
+/** A tape along the cloth's length and one across its depth, counted from the cut end and from the fold. */
+function Rulers(props: { length: number; depth: number; unit: Unit; draw: Frame; px: number; view: View }) {
+  const { length, depth, unit, draw, px, view } = props;
+  const one = unit === "in" ? 25.4 : 10;
+  const every = [1, 2, 4, 6, 12, 24].find((n) => (n * one) / px >= (unit === "in" ? 30 : 36)) ?? 24;
+  const wide = 20 * px;
+  const gap = 11 * px;
+
+  // The ruler across the depth stays in sight when the cloth's end is out of it; so does the one along the length.
+  const sight = draw.upright ? view.y : view.x;
+  const side = draw.upright ? depth - (view.x + view.width) : view.y;
+  const end = Math.max(-gap, sight + wide + 2 * px);
+  const top = Math.max(-gap, side + wide + 2 * px);
+  const parts: ReactNode[] = [];
+  const strip = (name: string, corners: number[][]) => (
+    <path key={name} d={pathOf(corners, draw.at, true)} fill="#F2E2A6" stroke="#857A61" strokeWidth={0.75 * px} />
+  );
+  parts.push(
+    strip("x", [
+      [0, top - wide],
+      [length, top - wide],
+      [length, top],
+      [0, top],
+    ]),
+  );
+  parts.push(
+    strip("y", [
+      [end - wide, 0],
+      [end, 0],
+      [end, depth],
+      [end - wide, depth],
+    ]),
+  );
+  const text = (name: string, point: number[], value: number) => {
+    const [x, y] = draw.at(point);
+    return (
+      <text
+        key={name}
+        x={x}
+        y={y}
+        fontSize={12 * px}
+        fill="#2A2410"
+        textAnchor="middle"
+        dominantBaseline="central"
+        fontWeight="600"
+      >
+        {value}
+      </text>
+    );
+  };
+  const ticks: string[] = [];
+  for (let n = 1; n * one <= Math.max(length, depth); n++) {
+    const [at, size] = [n * one, n % every === 0 ? 6 * px : 3 * px];
+    if (n % every && one / px < 5) continue;
+    if (at <= length)
+      ticks.push(
+        pathOf(
+          [
+            [at, top],
+            [at, top - size],
+          ],
+          draw.at,
+        ),
+      );
+    if (at <= depth)
+      ticks.push(
+        pathOf(
+          [
+            [end, at],
+            [end - size, at],
+          ],
+          draw.at,
+        ),
+      );
+    if (n % every === 0 && at < length - 4 * px) parts.push(text(`x${n}`, [at, top - wide + 7.5 * px], n));
+    if (n % every === 0 && at < depth - 4 * px) parts.push(text(`y${n}`, [end - wide + 7.5 * px, at], n));
+  }
+  return (
+    <g>
+      {parts}
+      <path d={ticks.join("")} stroke="#2A2410" strokeWidth={px} fill="none" />
+    </g>
+  );
+}

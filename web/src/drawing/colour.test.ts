@@ -1,0 +1,17 @@
+import { expect, it } from "vitest";
+import { clothColours, contrast } from "./colour";
+
+it("shows every cloth so that its line is seen at 4.5 to 1 or better", () => {
+  for (let red = 0; red < 256; red += 51)
+    for (let green = 0; green < 256; green += 51)
+      for (let blue = 0; blue < 256; blue += 51) {
+        const colour = `#${[red, green, blue].map((value) => value.toString(16).padStart(2, "0")).join("")}`;
+        const { cloth, line } = clothColours(colour, 2);
+        expect(contrast(cloth, line), colour).toBeGreaterThanOrEqual(4.5);
+      }
+});
+
+it("leaves a dark cloth as it is but for the shade of two layers", () => {
+  expect(clothColours("#23556B", 1).cloth.toLowerCase()).toBe("#23556b");
+  expect(contrast("#000000", "#ffffff")).toBeCloseTo(21);
+});

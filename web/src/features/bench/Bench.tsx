@@ -1,0 +1,115 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { Link } from "react-router";
+import { type Ticket, useBench } from "../../api/shop";
+import { useMe } from "../../api/session";
+import { Says } from "../../ui/words";
+
+const STYLES: Record<string, string> = { palazzo: "Palazzo", "straight-trousers": "Straight trousers" };
+const NEEDED = 4;
+
+/** Orders by promised day, each a ticket that hangs from a line. */
+export function Bench() {
+  const bench = useBench();
+  const me = useMe();
+  const [now] = useState(() => Date.now());
+  return (
+    <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%">
+      <Box display="flex" justifyContent="space-between" alignItems="center" gap="12" marginBottom="16">
+        <chakra.h1 fontSize="26px" fontWeight={600}>
+          Bench
+          <chakra.span fontWeight="400" color="ink2" fontSize="17px" marginLeft="12">
+            {me.data?.workshop}
+          </chakra.span>
+        </chakra.h1>
+        <LinkPress to="/new">Add an order</LinkPress>
+      </Box>
+      {bench.isError && <Says tone="wrong">{bench.error.message}</Says>}
+      {bench.data?.length === 0 && (
+        <Says tone="plain">Nothing waits. Add an order: a client, a garment and a day.</Says>
+      )}
+      <chakra.ul
+        listStyleType="none"
+        display="grid"
+        gap="24"
+        gridTemplateColumns="repeat(auto-fill, minmax(270px, 1fr))"
+        borderTop={{ md: "2px solid {colors.edge}" }}
+      >
+        {bench.data?.map((ticket) => (
+          <Hanging key={ticket.id} ticket={ticket} now={now} />
+        ))}
+      </chakra.ul>
+    </Box>
+  );
+}
+
+function LinkPress({ to, children, kind = "main" }: { to: string; children: string; kind?: "main" | "plain" }) {
+  return (
+    <chakra.span
+      display="inline-flex"
+      css={{
+        "& a": {
+          minHeight: "touch",
+          display: "inline-flex",
+          alignItems: "center",
+          paddingInline: "16",
+          borderRadius: "cut",
+          fontWeight: 600,
+          textDecoration: "none",
+          background: kind === "main" ? "dye" : "sheet",
+          color: kind === "main" ? "onDye" : "ink",
+          border: "1.5px solid {colors.dye}",
+        },
+      }}
+    >
+      <Link to={to}>{children}</Link>
+    </chakra.span>
+  );
+}
+
+function day(iso: string): string {
+  const date = new Date(`${iso}T12:00:00`);
+  return date.toLocaleDateString("en-GB", { weekday: "short", day: "numeric", month: "long" });
+}
+
+function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
+  const ready = ticket.measured >= NEEDED;
+  const due = Math.ceil((new Date(`${ticket.promised_on}T12:00:00`).getTime() - now) / 86_400_000);
+  return (
+    <chakra.li position="relative" paddingTop={{ md: "24" }}>
+      <Box display={{ base: "none", md: "block" }} position="absolute" top="0" left="24px" color="edge" lineHeight="0">
+        <svg
+          width="16"
+          height="26"
+          viewBox="0 0 16 26"
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.75"
+          aria-hidden="true"
+        >
+          <path d="M8 0v12M8 12a5 6 0 1 0 .1 0" />
+        </svg>
+      </Box>
+      <Box
+        background="sheet"
+        border="1px solid {colors.hairline}"
+        borderRadius="cut"
+        padding="16"
+        display="grid"
+        gap="8"
+      >
+        <chakra.p color={due <= 3 ? "madder" : "ink2"} fontSize="16px">
+          {day(ticket.promised_on)}, {due <= 0 ? "due" : due === 1 ? "tomorrow" : `in ${due} days`}
+        </chakra.p>
+        <chakra.h2 fontSize="20px" fontWeight={600} lineHeight="1.25">
+          {ticket.title}
+        </chakra.h2>
+        <p>
+          {ticket.client_name}
+          <chakra.span color="ink2">, {ticket.styles.map((style) => STYLES[style] ?? style).join(", ")}</chakra.span>
+        </p>
+        <LinkPress to={`/orders/${ticket.id}/${ready ? "mark" : "measure"}`}>{ready ? "Mark" : "Measure"}</LinkPress>
+      </Box>
+    </chakra.li>
+  );
+}

@@ -1,0 +1,253 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { type Cloth, type Order, type Plan, usePutCloth } from "../../api/shop";
+import type { Unit } from "../../lengths/units";
+import { Chips } from "../../ui/chips";
+import { Entry } from "../../ui/entry";
+import { field, Label } from "../../ui/field";
+import { Length } from "../../ui/length";
+import { Bought, Findings, Margin, ToBuy, Unworkable } from "../../ui/margin";
+import { StaleEdit } from "../../ui/stale";
+import { Says } from "../../ui/words";
+
+const KINDS = ["cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill"];
+const FOLDS = [
+  { value: "auto", label: "Plavet chooses" },
+  { value: "lengthwise-centre", label: "Folded lengthwise, selvedges together" },
+  { value: "open", label: "Open, one layer" },
+];
+
+/** Kind and width, the fold drawn from its end, how deep it must be, and what to buy. */
+export function ClothStation({ order, plan, error }: { order: Order; plan: Plan | undefined; error: Error | null }) {
+  const put = usePutCloth(order.id);
+  const cloth = order.cloth;
+  const unit = (plan?.unit ?? "in") as Unit;
+  const keep = (changes: Partial<Cloth>) => put.keep((now) => ({ ...now, ...changes }));
+  return (
+    <Box height={{ md: "100%" }} display="flex" flexDirection={{ base: "column", md: "row" }} minHeight="0">
+      <Box
+        flex="1"
+        minWidth="0"
+        overflowY={{ md: "auto" }}
+        padding="16"
+        display="grid"
+        gap="16"
+        gridTemplateColumns={{ base: "1fr", lg: "minmax(300px, 380px) 1fr" }}
+        alignContent="start"
+      >
+        <Box display="grid" gap="12" alignContent="start">
+          <Label text="Kind">
+            <chakra.select {...field} value={cloth.kind} onChange={(e) => void keep({ kind: e.target.value })}>
+              {KINDS.map((kind) => (
+                <option key={kind}>{kind}</option>
+              ))}
+            </chakra.select>
+          </Label>
+          <Entry
+            label="Width, selvedge to selvedge"
+            name="width"
+            unit={unit}
+            saved={cloth.width}
+            place={`cloth:${cloth.id}:width`}
+            keep={(width) => keep({ width })}
+          />
+          <Entry
+            label="Length in hand, if it is not to be bought"
+            name="length"
+            unit={unit}
+            saved={cloth.length}
+            place={`cloth:${cloth.id}:length`}
+            keep={(length) => keep({ length })}
+          />
+          <Entry
+            label="Shrinks by"
+            plain="%"
+            name="shrink_percent"
+            unit={unit}
+            saved={cloth.shrink_percent}
+            place={`cloth:${cloth.id}:shrink`}
+            also={(typed) => /^[0-9.,% ]+$/.test(typed)}
+            keep={(shrink_percent) => keep({ shrink_percent })}
+          />
+          <Chips legend="Fold" value={cloth.fold} options={FOLDS} onChoose={(fold) => void keep({ fold })} />
+          <Chips
+            legend="Print or nap"
+            hint="one-way cloth is never turned"
+            value={cloth.one_way ? "one" : "any"}
+            options={[
+              { value: "any", label: "Looks the same both ways" },
+              { value: "one", label: "One way" },
+            ]}
+            onChoose={(way) => void keep({ one_way: way === "one" })}
+          />
+          <Label text="Colour">
+            <chakra.input
+              type="color"
+              height="48px"
+              width="96px"
+              value={cloth.colour}
+              onChange={(e) => void keep({ colour: e.target.value })}
+            />
+          </Label>
+          <StaleEdit stale={put.stale} settle={put.settle} />
+        </Box>
+        {plan && (
+          <Box display="grid" gap="24" alignContent="start">
+            <FoldEnd plan={plan} cloth={cloth} unit={unit} />
+            <ByWidth plan={plan} unit={unit} />
+          </Box>
+        )}
+      </Box>
+      <Margin>
+        {error && <Unworkable error={error} order={order.id} />}
+        {plan && !error && <ToBuy plan={plan} unit={unit} />}
+        {plan && !error && <Findings plan={plan} />}
+      </Margin>
+    </Box>
+  );
+}
+
+/** The cloth seen from its cut end: a line that turns back on itself, the widest piece lying on it. */
+function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }) {
+  const garment = plan.panels[0]!.garment;
+  const needed = plan.numbers[`${garment}.fold.needed`]!;
+  const quick = plan.numbers[`${garment}.fold.quick_rule`]!;
+  const folded = plan.fold !== "open";
+  const section = plan.lay?.sections[0];
+  const depth =
+    section?.depth_mm ?? plan.checks.find((check) => check.code === "fold.shallow")?.right.mm ?? needed.net_mm;
+  const scale = 520 / Math.max(depth, needed.net_mm, quick.net_mm);
+  const [d, n, q] = [depth * scale, needed.net_mm * scale, quick.net_mm * scale];
+  const shallow = needed.net_mm > depth;
+  return (
+    <figure>
+      <chakra.figcaption fontSize="20px" fontWeight={600}>
+        {folded ? "Folded, seen from the cut end" : "Open, seen from the cut end"}
+      </chakra.figcaption>
+      <chakra.svg
+        viewBox="-24 -30 600 190"
+        width="100%"
+        maxWidth="640px"
+        role="img"
+        aria-label={`The depth is ${depth.toFixed(0)} mm, the widest piece ${needed.net_mm.toFixed(0)} mm`}
+      >
+        {folded ? (
+          <path
+            d={`M${d} 8H10C-6 8 -6 32 10 32H${d}`}
+            fill="none"
+            stroke={cloth.colour}
+            strokeWidth="7"
+            strokeLinecap="round"
+          />
+        ) : (
+          <path d={`M0 20H${d}`} stroke={cloth.colour} strokeWidth="7" strokeLinecap="round" />
+        )}
+        {folded && (
+          <g fontSize="15" fill="currentColor">
+            <text x={d + 10} y="13">
+              1
+            </text>
+            <text x={d + 10} y="37">
+              2
+            </text>
+          </g>
+        )}
+        <text x="-20" y="-12" fontSize="15" fill="currentColor">
+          {folded ? "fold" : "selvedge"}
+        </text>
+        <text x={d} y="-12" fontSize="15" fill="currentColor" textAnchor="end">
+          {folded ? "both selvedges" : "selvedge"}
+        </text>
+        {[
+          { size: d, y: 68, name: "depth there is" },
+          { size: n, y: 102, name: "widest piece" },
+          { size: q, y: 136, name: "quick rule" },
+        ].map((row) => (
+          <g key={row.name} color={row.name === "widest piece" && shallow ? "var(--chakra-colors-madder)" : undefined}>
+            <path
+              d={`M0 ${row.y - 6}v12M0 ${row.y}H${row.size}M${row.size} ${row.y - 6}v12`}
+              stroke="currentColor"
+              strokeWidth="2"
+            />
+            <text x="6" y={row.y - 6} fontSize="15" fill="currentColor">
+              {row.name}
+            </text>
+          </g>
+        ))}
+      </chakra.svg>
+      <chakra.dl display="grid" gridTemplateColumns="max-content max-content 1fr" columnGap="16" rowGap="4">
+        {[
+          ["Depth there is", depth, folded ? "cloth width / 2" : "cloth width"],
+          ["Depth needed", needed.net_mm, needed.formula],
+          ["Quick rule", quick.net_mm, `${quick.formula} = ${quick.with}`],
+        ].map(([name, mm, how]) => (
+          <Box key={String(name)} display="contents">
+            <chakra.dt fontWeight={600}>{name}</chakra.dt>
+            <dd>
+              <Length mm={Number(mm)} unit={unit} />
+            </dd>
+            <chakra.dd color="ink2">{how}</chakra.dd>
+          </Box>
+        ))}
+      </chakra.dl>
+      {shallow && (
+        <Says tone="wrong">The fold is too shallow for the widest line. Open the cloth, or take a wider one.</Says>
+      )}
+      {!shallow && quick.net_mm < needed.net_mm && (
+        <Says tone="plain">Fold by the widest line: the quick rule would be too shallow.</Says>
+      )}
+    </figure>
+  );
+}
+
+/** What the same pieces need on other cloth. */
+function ByWidth({ plan, unit }: { plan: Plan; unit: Unit }) {
+  const rows = plan.yardage?.by_width ?? [];
+  const widths = [...new Set(rows.map((row) => row.width_mm))];
+  const cell = {
+    paddingBlock: "4",
+    paddingInline: "8",
+    textAlign: "right",
+    borderBottom: "1px solid {colors.hairline}",
+  } as const;
+  if (!widths.length) return null;
+  const buy = (width: number, fold: string) => rows.find((row) => row.width_mm === width && row.fold === fold)?.buy_mm;
+  return (
+    <chakra.table fontSize="16px" maxWidth="640px" width="100%">
+      <chakra.caption textAlign="left" fontSize="20px" fontWeight={600}>
+        Cloth to buy on other widths, {unit === "in" ? "yards" : "metres"}
+      </chakra.caption>
+      <thead>
+        <tr>
+          <chakra.th {...cell} textAlign="left">
+            width
+          </chakra.th>
+          {widths.map((width) => (
+            <chakra.th key={width} {...cell}>
+              <Length mm={width} unit={unit} bare />
+            </chakra.th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {[
+          ["folded", "lengthwise-centre"],
+          ["open", "open"],
+        ].map(([name, fold]) => (
+          <tr key={fold}>
+            <chakra.th {...cell} textAlign="left" fontWeight="400" scope="row">
+              {name}
+            </chakra.th>
+            {widths.map((width) => {
+              const mm = buy(width, fold!);
+              return (
+                <chakra.td key={width} {...cell}>
+                  {mm == null ? "too narrow" : <Bought mm={mm} unit={unit} />}
+                </chakra.td>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </chakra.table>
+  );
+}

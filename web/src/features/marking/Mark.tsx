@@ -1,0 +1,378 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useEffect, useMemo, useState } from "react";
+import { useSearchParams } from "react-router";
+import type { Mark as Call, Order, Plan } from "../../api/shop";
+import { Cloth, type View } from "../../drawing/Cloth";
+import { boxOf, frame, onCloth, pathOf, type XY } from "../../drawing/frame";
+import { panelName, PieceOn } from "../../drawing/PieceOn";
+import { TapeOn } from "../../drawing/TapeOn";
+import type { Unit } from "../../lengths/units";
+import { useKeys } from "../../ui/keys";
+import { Length } from "../../ui/length";
+import { Findings, Ledger } from "../../ui/margin";
+import { Press } from "../../ui/press";
+import { useSize, useWide } from "../../ui/size";
+import { words } from "./words";
+
+const PANELS = ["front", "back", "band"];
+
+/** The heart: the folded cloth, and the calls one after the other, each with its tape from the datum to the mark. */
+export function Mark({ order, plan }: { order: Order; plan: Plan }) {
+  const [query, setQuery] = useSearchParams();
+  const wide = useWide();
+  const [far, setFar] = useState(false);
+  const [hidden, setHidden] = useState(false);
+  const [list, setList] = useState(false);
+  const [zoom, setZoom] = useState(1);
+  const [unit, setUnit] = useState<Unit>(plan.unit as Unit);
+  const marks = plan.marks;
+  const [call, setCall] = useState(
+    () => Number(query.get("call") ?? localStorage.getItem(`call:${order.id}`) ?? 1) || 1,
+  );
+  const at = Math.min(Math.max(call, 1), marks.length);
+  const mark = marks[at - 1]!;
+  const go = setCall;
+  useEffect(() => {
+    localStorage.setItem(`call:${order.id}`, String(at));
+    setQuery({ call: String(at) }, { replace: true });
+  }, [at, order.id, setQuery]);
+  useKeys("mark", (does) => {
+    if (does === "next") setCall(Math.min(at + 1, marks.length));
+    if (does === "previous") setCall(Math.max(at - 1, 1));
+    if (does === "first") setCall(1);
+    if (does === "last") setCall(marks.length);
+    if (does === "far") setFar((was) => !was);
+    if (does === "hide") setHidden((was) => !was);
+    if (does === "all") setList((was) => !was);
+    if (does === "unit") setUnit((was) => (was === "in" ? "cm" : "in"));
+    if (does === "closer") setZoom((was) => Math.min(6, was * 1.4));
+    if (does === "further") setZoom((was) => Math.max(0.4, was / 1.4));
+    if (does === "whole") setZoom(1);
+  });
+
+  const buttons = (
+    <Box display="flex" gap="8">
+      <Press flex="1" minHeight="64px" paddingInline="8" disabled={at === 1} onClick={() => go(at - 1)}>
+        {words.previous}
+      </Press>
+      <Press
+        flex="1"
+        minHeight="64px"
+        paddingInline="8"
+        kind="main"
+        disabled={at === marks.length}
+        onClick={() => go(at + 1)}
+      >
+        {words.next}
+      </Press>
+    </Box>
+  );
+  if (far) {
+    return (
+      <Box height="100%" padding="24" display="flex" flexDirection="column" background="sheet">
+        <Heading mark={mark} at={at} of={marks.length} />
+        <chakra.h1 fontSize="48px" fontWeight={600}>
+          {mark.name}
+        </chakra.h1>
+        <chakra.p fontSize={{ base: "120px", md: "240px" }} fontWeight={800} lineHeight="1" data-call>
+          {hidden ? "?" : <Length mm={mark.reads_mm} unit={unit} />}
+        </chakra.p>
+        <FromTo mark={mark} size="32px" />
+        <Box width="420px" maxWidth="100%" height="140px" marginBlock="16">
+          <Table order={order} plan={plan} mark={mark} at={at} zoom={1} unit={unit} upright={false} whole />
+        </Box>
+        <Box marginTop="auto">{buttons}</Box>
+      </Box>
+    );
+  }
+  return (
+    <Box height="100%" display="flex" flexDirection={{ base: "column", md: "row" }} minHeight="0">
+      <Box
+        flex={{ base: "0 0 40%", md: "1" }}
+        minWidth="0"
+        minHeight="0"
+        display="flex"
+        flexDirection="column"
+        padding={{ base: "4", md: "16" }}
+      >
+        {wide && (
+          <Box display="flex" justifyContent="space-between" gap="16" marginBottom="8" fontSize="17px" flexWrap="wrap">
+            <span>
+              <b>{panelName(mark.panel)}</b> <chakra.span color="ink2">{order.title}</chakra.span>
+            </span>
+            <Fold plan={plan} unit={unit} />
+          </Box>
+        )}
+        {list ? (
+          <AllCalls marks={marks} at={at} unit={unit} go={go} close={() => setList(false)} />
+        ) : (
+          <Box flex="1" minHeight="0" tabIndex={0} aria-label="Drawing" borderRadius="cut">
+            {mark.cloth_mm ? (
+              <Table order={order} plan={plan} mark={mark} at={at} zoom={zoom} unit={unit} upright={!wide} />
+            ) : (
+              words.noLay
+            )}
+          </Box>
+        )}
+      </Box>
+      <Box
+        as="aside"
+        aria-label="The call"
+        background="sheet"
+        borderLeft={{ md: "1px solid {colors.hairline}" }}
+        width={{ md: "margin" }}
+        flex={{ base: "1", md: "0 0 auto" }}
+        display="flex"
+        flexDirection="column"
+        minHeight="0"
+      >
+        <Box flex="1" minHeight="0" overflowY="auto" padding="16" paddingTop={{ base: "8", md: "16" }}>
+          <Heading mark={mark} at={at} of={marks.length} />
+          <chakra.h1 fontSize={{ base: "28px", md: "36px" }} fontWeight={600} lineHeight="1.15">
+            {mark.name}
+          </chakra.h1>
+          <chakra.p
+            fontSize={{ base: "72px", md: "112px" }}
+            fontWeight={800}
+            lineHeight="1.12"
+            letterSpacing="-0.02em"
+            data-call
+          >
+            {hidden ? "?" : <Length mm={mark.reads_mm} unit={unit} bare />}
+          </chakra.p>
+          {hidden ? <chakra.p color="ink2">{words.hidden}</chakra.p> : <FromTo mark={mark} />}
+          {wide ? (
+            <Why mark={mark} hidden={hidden} />
+          ) : (
+            <details>
+              <summary>Why</summary>
+              <Why mark={mark} hidden={hidden} />
+            </details>
+          )}
+          {wide && at === 1 && (
+            <chakra.p color="ink2" fontSize="16px" marginTop="12">
+              {words.front}
+            </chakra.p>
+          )}
+          {at === marks.length && (
+            <chakra.p color="moss" fontWeight={600} marginTop="12">
+              {words.done}
+            </chakra.p>
+          )}
+          {wide && (
+            <Box marginTop="16">
+              <Ledger plan={plan} unit={unit} />
+              {at === marks.length && <Findings plan={plan} />}
+            </Box>
+          )}
+        </Box>
+        <Box padding="12" borderTop="1px solid {colors.hairline}">
+          {buttons}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function Heading({ mark, at, of }: { mark: Call; at: number; of: number }) {
+  return (
+    <chakra.p color="ink2" fontSize="16px" aria-live="polite">
+      Call {at} of {of}, {panelName(mark.panel).toLowerCase()}
+    </chakra.p>
+  );
+}
+
+function FromTo({ mark, size = "24px" }: { mark: Call; size?: string }) {
+  return (
+    <chakra.p fontSize={{ base: "20px", md: size }} lineHeight="1.3">
+      from <b>{mark.from}</b>, {mark.along}
+    </chakra.p>
+  );
+}
+
+function Why({ mark, hidden }: { mark: Call; hidden: boolean }) {
+  return (
+    <Box marginTop="12" fontSize="17px">
+      {!hidden && (
+        <Box background="well" padding="8" paddingInline="12" borderRadius="cut">
+          <p>{mark.formula}</p>
+          <chakra.p fontWeight={600}>
+            {mark.with} {mark.exact ? "=" : "≈"} {mark.shown}
+          </chakra.p>
+        </Box>
+      )}
+      <chakra.p color="ink2" marginTop="8" fontSize="16px">
+        {mark.reason}
+      </chakra.p>
+      {mark.waits && (
+        <chakra.p color="madder" marginTop="8">
+          {words.waits}
+        </chakra.p>
+      )}
+    </Box>
+  );
+}
+
+function Fold({ plan, unit }: { plan: Plan; unit: Unit }) {
+  const section = plan.lay?.sections[0];
+  if (!section) return null;
+  return (
+    <chakra.span color="ink2">
+      {section.fold === "open" ? "Open cloth, one layer, " : "Folded once, two layers, "}
+      <Length mm={section.depth_mm} unit={unit} /> deep
+    </chakra.span>
+  );
+}
+
+function AllCalls(props: { marks: Call[]; at: number; unit: Unit; go: (n: number) => void; close: () => void }) {
+  return (
+    <Box flex="1" minHeight="0" overflowY="auto">
+      <Press onClick={props.close}>{words.drawing}</Press>
+      <chakra.table width="100%" fontSize="16px" marginTop="8">
+        <caption>{words.all}</caption>
+        <tbody>
+          {props.marks.map((mark) => (
+            <chakra.tr
+              key={mark.n}
+              background={mark.n === props.at ? "marigold" : undefined}
+              color={mark.n === props.at ? "onMarigold" : undefined}
+            >
+              <td>{mark.n}</td>
+              <td>{panelName(mark.panel)}</td>
+              <td>
+                <chakra.button textDecoration="underline" minHeight="32px" onClick={() => props.go(mark.n)}>
+                  {mark.name}
+                </chakra.button>
+              </td>
+              <chakra.td textAlign="right" fontWeight={600} whiteSpace="nowrap">
+                <Length mm={mark.reads_mm} unit={props.unit} />
+              </chakra.td>
+              <td>
+                from {mark.from}, {mark.along}
+              </td>
+            </chakra.tr>
+          ))}
+        </tbody>
+      </chakra.table>
+    </Box>
+  );
+}
+
+type TableProps = {
+  order: Order;
+  plan: Plan;
+  mark: Call;
+  at: number;
+  zoom: number;
+  unit: Unit;
+  upright: boolean;
+  whole?: boolean;
+};
+
+/** The table with the cloth on it, seen so that the panel in hand fills it; on a phone it follows the mark. */
+function Table({ order, plan, mark, at, zoom, unit, upright, whole }: TableProps) {
+  const [ref, size] = useSize();
+  const lay = plan.lay!;
+  const depth = lay.sections[0]!.depth_mm;
+  const pieces = useMemo(() => new Map(plan.pieces.map((piece) => [piece.id, piece])), [plan]);
+  const length = lay.length_mm;
+  const mine = lay.placements.find((one) => one.piece === `${mark.garment}.${mark.panel}`)!;
+  const tape = mark.cloth_mm as [XY, XY];
+  const focus = useMemo(() => {
+    if (whole) return [0, 0, length, depth] as const;
+    if (upright) return boxOf(tape);
+    const [x, , width] = boxOf(pieces.get(mine.piece)!.cut.map((p) => onCloth(mine, p)));
+    return [x, 0, width, depth] as const;
+  }, [whole, upright, length, depth, tape, pieces, mine]);
+  const { view, px } = look(focus, size, depth, upright, zoom, tape);
+  const passed = plan.marks
+    .slice(0, at - 1)
+    .filter((one) => one.panel === mark.panel && one.garment === mark.garment && one.cloth_mm);
+  return (
+    <Box ref={ref} width="100%" height="100%" minHeight="0" overflow="hidden">
+      <Cloth
+        length={length}
+        depth={depth}
+        folded={lay.sections[0]!.fold !== "open"}
+        colour={order.cloth.colour}
+        unit={unit}
+        view={view}
+        upright={upright}
+        px={px}
+        label={`The cloth. ${mark.name}: ${mark.shown} from ${mark.from}, ${mark.along}.`}
+      >
+        {(draw, line) => (
+          <>
+            {lay.placements.map((placing, k) => {
+              const piece = pieces.get(placing.piece)!;
+              const place = PANELS.indexOf(piece.panel) - PANELS.indexOf(mark.panel);
+              const state = place === 0 ? (at === plan.marks.length ? "done" : "now") : place < 0 ? "done" : "later";
+              const cuts = piece.pair
+                ? `${panelName(piece.panel)}, cut 2`
+                : `${panelName(piece.panel)}, cut ${piece.count}`;
+              return (
+                <PieceOn
+                  key={k}
+                  piece={piece}
+                  placing={placing}
+                  draw={draw}
+                  line={line}
+                  px={px}
+                  state={state}
+                  label={cuts}
+                />
+              );
+            })}
+            <g stroke={line} strokeWidth={1.5 * px} fill="none">
+              {passed.map((one) => {
+                const [x, y] = draw.at(one.cloth_mm![1]);
+                const r = 4 * px;
+                return (
+                  <path key={one.n} d={`M${x - r} ${y - r}L${x + r} ${y + r}M${x - r} ${y + r}L${x + r} ${y - r}`} />
+                );
+              })}
+              {passed
+                .filter((one) => one.stage === "lines")
+                .map((one) => {
+                  const [across, down] = [one.local_mm[1][0]!, one.local_mm[1][1]!];
+                  const [, , width] = boxOf(pieces.get(mine.piece)!.cut);
+                  const line_ = [onCloth(mine, [across, down]), onCloth(mine, [across + width, down])];
+                  return <path key={`l${one.n}`} strokeOpacity="0.5" strokeWidth={px} d={pathOf(line_, draw.at)} />;
+                })}
+            </g>
+            <TapeOn from={tape[0]} to={tape[1]} draw={draw} px={px} unit={unit} />
+          </>
+        )}
+      </Cloth>
+    </Box>
+  );
+}
+
+/** The part of the cloth to show, with room for the rulers, and how many mm one px is. */
+function look(
+  [x, y, width, height]: readonly [number, number, number, number],
+  size: { width: number; height: number },
+  depth: number,
+  upright: boolean,
+  zoom: number,
+  tape: [XY, XY],
+): { view: View; px: number } {
+  const draw = frame(depth, upright);
+  const [a, b] = [draw.at([x, y]), draw.at([x + width, y + height])];
+  const [left, top, right, bottom] = [
+    Math.min(a[0], b[0]),
+    Math.min(a[1], b[1]),
+    Math.max(a[0], b[0]),
+    Math.max(a[1], b[1]),
+  ];
+  const room = upright ? 56 : 44;
+  let px = Math.max(
+    (right - left) / Math.max(80, size.width - 2 * room),
+    (bottom - top) / Math.max(80, size.height - 2 * room),
+  );
+  px = Math.max(px, 0.35) / zoom;
+  const [tx, ty] = draw.at([((tape[0][0] ?? 0) + (tape[1][0] ?? 0)) / 2, ((tape[0][1] ?? 0) + (tape[1][1] ?? 0)) / 2]);
+  const [cx, cy] = zoom > 1 ? [tx, ty] : [(left + right) / 2, (top + bottom) / 2];
+  const [w, h] = [size.width * px, size.height * px];
+  return { view: { x: cx - w / 2, y: cy - h / 2, width: w, height: h }, px };
+}

@@ -1,0 +1,39 @@
+import type { ReactNode } from "react";
+
+/** Line drawings of our own, 24 px, like chalk. */
+function Icon({ children }: { children: ReactNode }) {
+  return (
+    <svg
+      width="24"
+      height="24"
+      viewBox="0 0 24 24"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.75"
+      strokeLinecap="round"
+      strokeLinejoin="round"
+      aria-hidden="true"
+    >
+      {children}
+    </svg>
+  );
+}
+
+/** A table with a cloth hanging over it. */
+export const BenchIcon = () => (
+  <Icon>
+    <path d="M3 9h18M5 9v11M19 9v11M8 9v5c1 1.5 3 1.5 4 0s3-1.5 4 0V9" />
+  </Icon>
+);
+/** A dress form. */
+export const ClientIcon = () => (
+  <Icon>
+    <path d="M10 3h4M12 3v2M8 6c-1 2 1 4 .5 6-.4 1.600-1 2.500-1 4h9c0-1.500-.6-2.400-1-4C15 10 17 8 16 6c-2-1-6-1-8 0zM12 16v5M9 21h6" />
+  </Icon>
+);
+/** A door with an arrow out. */
+export const LeaveIcon = () => (
+  <Icon>
+    <path d="M13 4H5v16h8M10 12h10M17 9l3 3-3 3" />
+  </Icon>
+);
