@@ -182,46 +182,49 @@ def place_marks(garments: tuple[Garment, ...], lay: Lay | None) -> tuple[Mark, .
     for garment in garments:
         placed = {p.piece: p for p in reversed(lay.placements)} if lay else {}
         before = ""
-        for step, tape in garment.tapes():
+        folded = lay is not None and lay.fold != "open"
+        for step, tape in garment.tapes(band_on_fold=folded):
             placement = placed.get(f"{garment.id}.{step.panel}")
             if step.panel != before and placement is not None and lay is not None:
-                marks += _anchors(garment, step, tape, placement)
+                marks += _anchors(garment, step, tape, placement, folded)
             before = step.panel
             on_cloth = None
             if placement is not None:
-                shift = _band_shift(garment, step, lay)
+                shift = _band_shift(garment, step, folded)
                 on_cloth = (placement.point(tape.start.plus(shift)), placement.point(tape.end.plus(shift)))
             marks.append(Mark(garment.id, step, tape, on_cloth))
     return tuple(marks)
 
 
-def _band_shift(garment: Garment, step: Step, lay: Lay | None) -> Point:
+def _band_shift(garment: Garment, step: Step, folded: bool) -> Point:
     """The band that lies on the fold is drawn as its half: across is counted from its middle."""
-    if step.panel != "band" or lay is None or lay.fold == "open":
-        return Point(0, 0)
-    return Point(-garment.ask.band_depth.mm, 0)
+    return Point(-garment.ask.band_depth.mm, 0) if step.panel == "band" and folded else Point(0, 0)
 
 
-def _anchors(garment: Garment, first: Step, tape: Tape, placement: Placement) -> list[Mark]:
+def _anchors(garment: Garment, first: Step, tape: Tape, placement: Placement, folded: bool) -> list[Mark]:
     """Where the panel's guide line and top line lie on the cloth: from the fold and from the cut end."""
-    panel = garment.panels[first.panel]
     on_cloth = garment.ask.marking == "on-cloth"
+    panel = garment.panels[first.panel]
     if first.panel == "band":
-        return []
-    side = -panel.edges["side"].allowance.mm if on_cloth and first.panel == "front" else 0.0
-    if first.panel == "back" and on_cloth:
-        side = -garment.panels["front"].edges["side"].allowance.mm
-    seam = panel.lengths["seam_down"].mm - (panel.edges["waist"].allowance.mm if on_cloth else 0.0)
-    corner = Point(side, seam)
-    x, y = placement.point(corner)
+        corner = tape.start
+    else:
+        # The back is laid out from the front: its lines are the traced front's.
+        front = garment.panels["front"]
+        side = -front.edges["side"].allowance.mm if on_cloth else 0.0
+        top = front.edges["waist"].allowance.mm if on_cloth else 0.0
+        corner = Point(side, panel.lengths["seam_down"].mm - top)
+    x, y = placement.point(corner.plus(_band_shift(garment, first, folded)))
+    t, m = (-1 if placement.turned else 1), (-1 if placement.mirrored else 1)
+    edge = "fold" if folded else "selvedge"
+    lines = [
+        ("guide", y, "across_cloth", edge, (x, 0.0), Point(t * m * y, 0)),
+        ("top_line", x, "along_cloth", "cut_end", (0.0, y), Point(0, t * x)),
+    ]
     marks = []
-    for code, size, along, datum, start in (
-        ("guide", y, "across_cloth", "fold", (x, 0.0)),
-        ("top_line", x, "along_cloth", "cut_end", (0.0, y)),
-    ):
-        t, m = (-1 if placement.turned else 1), (-1 if placement.mirrored else 1)
-        away = Point(t * m * size, 0) if code == "guide" else Point(0, t * size)
-        back = Point(corner.across - away.across, corner.down - away.down)
+    for code, size, along, datum, start, away in lines:
+        if first.panel == "band" and folded and code == "guide":
+            continue  # the fold itself is its guide
+        back = corner.plus(away, -1)
         length = found(size, "lay_place")
         step = Step(first.panel, "place", code, back, corner, length, datum, along)
         marks.append(Mark(garment.id, step, Tape(back, corner, length), (start, (x, y))))

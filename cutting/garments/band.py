@@ -1,10 +1,12 @@
 """The straight band: a strip folded along its middle, as long as the waist and its overlap."""
 
-from cutting.drafting import Draft
+from dataclasses import replace
+
+from cutting.drafting import Draft, Step
 from cutting.geometry import Line, Point
 from cutting.lengths import Length, inch, named
 from cutting.methods import Ask
-from cutting.pieces import Panel, Piece, finish
+from cutting.pieces import Panel, Piece, Tape, finish
 
 SEAM = inch(0.5, "band_seam")
 
@@ -57,3 +59,14 @@ def band_piece(panel: Panel, on_fold: bool) -> Piece:
     return Piece(
         f"{first}.band", first, "band", 1, False, half(panel.cut), half(panel.net), (), folds=0.0, interfacing=True
     )
+
+
+def half_tapes(panel: Panel) -> list[tuple[Step, Tape]]:
+    """The band's two calls where its middle lies on the fold: along the fold, and half its depth out from it."""
+    along, across = panel.steps
+    middle = panel.edges["end"].path.length / 2
+    start = Point(middle, along.start.down)
+    half = across.length / 2
+    lengthwise = replace(along, start=start, end=Point(middle, along.end.down), along="fold")
+    out = replace(across, start=start, end=Point(middle + half.mm, start.down), length=half, from_code="fold")
+    return [(step, Tape(step.start, step.end, step.length)) for step in (lengthwise, out)]

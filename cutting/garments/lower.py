@@ -7,7 +7,7 @@ from cutting.body import Body
 from cutting.drafting import Draft, Step
 from cutting.errors import CuttingError, Problem
 from cutting.finding import Finding
-from cutting.garments.band import band_piece, draft_band
+from cutting.garments.band import band_piece, draft_band, half_tapes
 from cutting.geometry import Line, Path, Point, crossings, is_simple
 from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods import METHODS, Ask
@@ -49,14 +49,17 @@ class Garment:
         """The pieces to cut; on folded cloth the band is the half that lies on the fold."""
         return [_pair(self.panels["front"]), _pair(self.panels["back"]), band_piece(self.panels["band"], on_fold)]
 
-    def tapes(self) -> list[tuple[Step, Tape]]:
+    def tapes(self, band_on_fold: bool = False) -> list[tuple[Step, Tape]]:
         """The steps in the order of the table, each with its tape: between cut edges on cloth, net on paper."""
         on_cloth = self.ask.marking == "on-cloth"
         steps = [step for name in ("front", "back", "band") for step in self.panels[name].steps]
-        return [
+        whole = [
             (step, read_tape(step, self.panels) if on_cloth else Tape(step.start, step.end, step.length))
             for step in steps
         ]
+        if not band_on_fold:
+            return whole
+        return [pair for pair in whole if pair[0].panel != "band"] + half_tapes(self.panels["band"])
 
     @property
     def waist_sewn(self) -> float:

@@ -14,6 +14,7 @@ PLACES = {
     "fold": "the fold", "selvedge": "the selvedge", "cut_end": "the cut end of the cloth",
 }  # fmt: skip
 LINES = {
+    "fold": "along the fold",
     "guide_line": "down along the guide line", "hip_line": "along the hip line", "crotch_line": "along the crotch line",
     "waist_line": "along the waist line", "waist_seam": "along the waist seam", "centre_line": "along the centre line",
     "diagonal": "at half a right angle, up and out", "dart": "square to the waist seam, down", "level": "level, out",
@@ -78,9 +79,9 @@ _BACK: dict[str, tuple[str, str]] = {
 }  # fmt: skip
 _BAND: dict[str, tuple[str, str]] = {
     "guide": ("Band, edge", "The strip lies along the grain."),
-    "top_line": ("Band, end", "Square to the edge."),
+    "top_line": ("Band, end", "Square to the fold or the edge: the strip begins here."),
     "band_length": ("Band, length", "The sewn waist, the overlap and a seam at each end. Cut it a little long; trim it after the waist is measured again."),
-    "band_depth": ("Band, depth", "Twice the finished band and a seam on each edge."),
+    "band_depth": ("Band, depth", "Twice the finished band and a seam on each edge; on the fold, half of that."),
 }  # fmt: skip
 
 

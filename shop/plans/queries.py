@@ -1,15 +1,25 @@
 """Reads about plans; each starts from the workshop."""
 
+from datetime import timedelta
 from typing import Any
 from uuid import UUID
+
+from django.utils import timezone
 
 from shop.accounts.models import User
 from shop.accounts.writing import own
 from shop.plans.models import LayRun, PlanRun
 
+SILENT = timedelta(seconds=30)
+"""A search that has said nothing for so long was broken off."""
+
 
 def lay_run(actor: User, id: UUID) -> LayRun:
-    return own(LayRun, actor, id)
+    """A search as it stands; one whose worker died is said to have failed, what it found stays."""
+    run = own(LayRun, actor, id)
+    if run.state in (LayRun.QUEUED, LayRun.RUNNING) and timezone.now() - run.changed_at > SILENT:
+        run.state = LayRun.FAILED
+    return run
 
 
 def best_plan(actor: User, run: PlanRun) -> dict[str, Any]:

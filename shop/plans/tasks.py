@@ -4,6 +4,7 @@ from contextlib import closing
 from typing import Any
 from uuid import UUID
 
+from django.utils import timezone
 from procrastinate.contrib.django import app
 
 from shop.bridge.drafting import plan_with_lay
@@ -39,7 +40,7 @@ def _tell(rows: Any, run: LayRun, **changes: Any) -> None:
     run.seq += 1
     for key, value in changes.items():
         setattr(run, key, value)
-    rows.update(seq=run.seq, **changes)
+    rows.update(seq=run.seq, changed_at=timezone.now(), **changes)
 
 
 def _finish_plan(rows: Any, run: LayRun) -> None:

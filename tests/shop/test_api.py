@@ -1,10 +1,15 @@
 """The API: repeated, stale, wrong and foreign requests; plans that stay; a search that ends."""
 
+import json
+import subprocess
+import sys
 from contextlib import suppress
+from datetime import timedelta
 from uuid import UUID
 
 import pytest
 from django.test import Client as Http
+from django.utils import timezone
 
 from shop.accounts.models import UnscopedReadError
 from shop.clients.models import Client, Reading
@@ -116,6 +121,41 @@ def test_a_search_can_be_stopped(owner, order, new_id):
     assert owner("POST", f"/lay-runs/{key}/stop")[0] == 200
     improve_lay(lay_run=key)
     assert LayRun._base_manager.get(pk=key).state == "stopped"
+
+
+def test_a_search_whose_worker_died_is_said_to_have_broken_off(owner, order, new_id):
+    made = owner("POST", f"/orders/{order['id']}/plan")[1]
+    key = new_id()
+    owner("PUT", f"/lay-runs/{key}", {"plan": made["id"]})
+    LayRun._base_manager.filter(pk=key).update(state="running", changed_at=timezone.now() - timedelta(minutes=2))
+    assert owner("GET", f"/lay-runs/{key}")[1]["state"] == "failed"
+    assert owner("POST", f"/orders/{order['id']}/plan")[1] == made
+
+
+def test_a_search_child_ends_when_its_worker_is_gone(order, owner):
+    """What a killed worker leaves behind: an input that is closed."""
+    job = PlanRun._base_manager.get(pk=owner("POST", f"/orders/{order['id']}/plan")[1]["id"]).job
+    asked = json.dumps({"job": job, "seconds": 600, "seed": 1}) + "\n"
+    done = subprocess.run(
+        [sys.executable, "-m", "cutting.search_child"],
+        input=asked,
+        text=True,
+        capture_output=True,
+        timeout=60,
+        check=True,
+    )
+    last = json.loads(done.stdout.splitlines()[-1])
+    assert 0 < last["tried"] < last["to_try"]
+
+
+def test_too_many_wrong_passwords_lock_the_door_in_words(db, settings):
+    settings.AXES_ENABLED = True
+    door = Http()
+    body = json.dumps({"user_name": "ebba", "password": "no"})
+    answers = [door.post("/api/session", body, content_type="application/json") for _ in range(9)]
+    assert answers[0].status_code == 401
+    assert answers[-1].status_code == 429
+    assert "quarter of an hour" in answers[-1].json()["title"]
 
 
 def test_reading_rows_of_nobody_raises():

@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { ReactNode } from "react";
+import { type ReactNode, useEffect, useState } from "react";
 import { NavLink } from "react-router";
 import { useLogOut, useMe } from "../api/session";
-import { BenchIcon, ClientIcon, LeaveIcon } from "../ui/icons";
+import { BenchIcon, ClientIcon, LampIcon, LeaveIcon } from "../ui/icons";
 
 const room = {
   display: "flex",
@@ -22,6 +22,12 @@ const room = {
 export function Frame({ children, job = false }: { children: ReactNode; job?: boolean }) {
   const me = useMe();
   const leave = useLogOut();
+  const [light, setLight] = useState(() => localStorage.getItem("light") ?? "day");
+  useEffect(() => {
+    document.documentElement.dataset.light = light;
+    localStorage.setItem("light", light);
+  }, [light]);
+  const dim = () => setLight(light === "dim" ? "day" : "dim");
   return (
     <Box height="100dvh" display="flex" flexDirection={{ base: "column-reverse", md: "row" }}>
       <Box
@@ -45,6 +51,10 @@ export function Frame({ children, job = false }: { children: ReactNode; job?: bo
           Clients
         </NavLink>
         <Box flex="1" />
+        <chakra.button {...room} onClick={dim} aria-pressed={light === "dim"}>
+          <LampIcon />
+          {light === "dim" ? "Bright" : "Dim"}
+        </chakra.button>
         <chakra.button {...room} onClick={() => leave.mutate()} title={me.data?.workshop}>
           <LeaveIcon />
           Leave

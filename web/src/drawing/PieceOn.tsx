@@ -1,8 +1,12 @@
-import type { Piece } from "../api/shop";
+import type { Piece, Plan } from "../api/shop";
 import { boxOf, type Frame, onCloth, pathOf, type Placing } from "./frame";
 
 const PANELS: Record<string, string> = { front: "Front", back: "Back", band: "Band" };
 export const panelName = (panel: string) => PANELS[panel] ?? panel;
+
+/** The darts of the panel a piece is cut as. */
+export const dartsOf = (plan: Plan, piece: Piece) =>
+  plan.panels.find((panel) => panel.garment === piece.garment && panel.name === piece.panel)?.darts ?? [];
 
 type Props = {
   piece: Piece;
@@ -13,10 +17,11 @@ type Props = {
   /** done: firm; now: being marked; later: only hinted at. */
   state: "done" | "now" | "later";
   label?: string;
+  darts?: Plan["panels"][number]["darts"];
 };
 
 /** A piece on the cloth: cut line firm, net line thin and dashed, grain, notches, name. */
-export function PieceOn({ piece, placing, draw, line, px, state, label }: Props) {
+export function PieceOn({ piece, placing, draw, line, px, state, label, darts = [] }: Props) {
   const put = (points: readonly (readonly number[])[]) => points.map((point) => onCloth(placing, point));
   const cut = put(piece.cut);
   const [x, y, width, height] = boxOf(cut);
@@ -34,6 +39,9 @@ export function PieceOn({ piece, placing, draw, line, px, state, label }: Props)
             strokeWidth={px}
             strokeDasharray={`${14 * px} ${4 * px} ${2 * px} ${4 * px}`}
           />
+          {darts.map((dart, k) => (
+            <path key={`d${k}`} d={pathOf(put([dart.near, dart.tip, dart.far]), draw.at)} strokeWidth={px} />
+          ))}
           {piece.notches.map((notch, k) => (
             <path key={k} d={pathOf(put([notch.net, notch.cut]), draw.at)} strokeWidth={1.5 * px} />
           ))}

@@ -8,6 +8,9 @@ export function TapeOn({ from, to, draw, px, unit }: { from: XY; to: XY; draw: F
   const angle = (Math.atan2(by - ay, bx - ax) * 180) / Math.PI;
   const one = unit === "in" ? 25.4 : 10;
   const wide = 11 * px;
+  // A short tape must not vanish under its own ring.
+  const r = (size < 44 * px ? 6 : 12) * px;
+  const heavy = size < 44 * px ? 0.6 : 1;
   const ticks: string[] = [];
   for (let n = 1; n * one < size; n++)
     ticks.push(
@@ -27,9 +30,9 @@ export function TapeOn({ from, to, draw, px, unit }: { from: XY; to: XY; draw: F
         <path d={`M0 ${-5 * px}V${wide + 5 * px}`} stroke="#2A2410" strokeWidth={3 * px} />
       </g>
       <g fill="none">
-        <circle cx={bx} cy={by} r={12 * px} stroke="#141830" strokeWidth={8 * px} />
-        <circle cx={bx} cy={by} r={12 * px} stroke="#F0B22E" strokeWidth={5 * px} />
-        <circle cx={bx} cy={by} r={16.5 * px} stroke="#FBF8EF" strokeWidth={1.5 * px} />
+        <circle cx={bx} cy={by} r={r} stroke="#141830" strokeWidth={8 * heavy * px} />
+        <circle cx={bx} cy={by} r={r} stroke="#F0B22E" strokeWidth={5 * heavy * px} />
+        <circle cx={bx} cy={by} r={r + 4.5 * heavy * px} stroke="#FBF8EF" strokeWidth={1.5 * px} />
         <path
           d={`M${bx - 5 * px} ${by}H${bx + 5 * px}M${bx} ${by - 5 * px}V${by + 5 * px}`}
           stroke="#FBF8EF"

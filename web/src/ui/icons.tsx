@@ -37,3 +37,9 @@ export const LeaveIcon = () => (
     <path d="M13 4H5v16h8M10 12h10M17 9l3 3-3 3" />
   </Icon>
 );
+/** A lamp over the table. */
+export const LampIcon = () => (
+  <Icon>
+    <path d="M12 3v5M6 14c0-4 3-6 6-6s6 2 6 6zM10 17c1 1 3 1 4 0" />
+  </Icon>
+);

@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { type Order, type Plan, useLayRun, useStartLay, useStopLay } from "../../api/shop";
 import { Cloth } from "../../drawing/Cloth";
-import { PieceOn, panelName } from "../../drawing/PieceOn";
+import { dartsOf, PieceOn, panelName } from "../../drawing/PieceOn";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Findings, Margin, ToBuy } from "../../ui/margin";
@@ -90,6 +90,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
                         : "1";
                 return (
                   <PieceOn
+                    darts={dartsOf(plan, piece)}
                     key={k}
                     piece={piece}
                     placing={placing}
@@ -145,7 +146,7 @@ function Rivals({ lay, unit, used }: { lay: NonNullable<Plan["lay"]>; unit: Unit
     ["This lay", lay.length_mm, ""],
     ["Block by block", lay.habit_mm, "as it is mostly done"],
     ["One careful pass", lay.one_pass_mm, "largest piece first"],
-    ["On open cloth", lay.open_mm, "the price of the fold"],
+    ["On open cloth", lay.open_mm, "one pass, one layer"],
     ["None is shorter than", lay.bound_mm, "longest piece, or all areas"],
   ];
   return (

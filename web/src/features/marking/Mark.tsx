@@ -4,7 +4,7 @@ import { useSearchParams } from "react-router";
 import type { Mark as Call, Order, Plan } from "../../api/shop";
 import { Cloth, type View } from "../../drawing/Cloth";
 import { boxOf, frame, onCloth, pathOf, type XY } from "../../drawing/frame";
-import { panelName, PieceOn } from "../../drawing/PieceOn";
+import { dartsOf, panelName, PieceOn } from "../../drawing/PieceOn";
 import { TapeOn } from "../../drawing/TapeOn";
 import type { Unit } from "../../lengths/units";
 import { useKeys } from "../../ui/keys";
@@ -228,7 +228,12 @@ function AllCalls(props: { marks: Call[]; at: number; unit: Unit; go: (n: number
   return (
     <Box flex="1" minHeight="0" overflowY="auto">
       <Press onClick={props.close}>{words.drawing}</Press>
-      <chakra.table width="100%" fontSize="16px" marginTop="8">
+      <chakra.table
+        width="100%"
+        fontSize="16px"
+        marginTop="8"
+        css={{ "& td": { paddingInline: "8", paddingBlock: "4" } }}
+      >
         <caption>{words.all}</caption>
         <tbody>
           {props.marks.map((mark) => (
@@ -240,7 +245,13 @@ function AllCalls(props: { marks: Call[]; at: number; unit: Unit; go: (n: number
               <td>{mark.n}</td>
               <td>{panelName(mark.panel)}</td>
               <td>
-                <chakra.button textDecoration="underline" minHeight="32px" onClick={() => props.go(mark.n)}>
+                <chakra.button
+                  textDecoration="underline"
+                  minHeight="32px"
+                  textAlign="left"
+                  cursor="pointer"
+                  onClick={() => props.go(mark.n)}
+                >
                   {mark.name}
                 </chakra.button>
               </td>
@@ -285,6 +296,8 @@ function Table({ order, plan, mark, at, zoom, unit, upright, whole }: TableProps
     return [x, 0, width, depth] as const;
   }, [whole, upright, length, depth, tape, pieces, mine]);
   const { view, px } = look(focus, size, depth, upright, zoom, tape);
+  // The back is marked out from the cut front, which is traced first.
+  const traced = mark.panel === "back" ? pieces.get(`${mark.garment}.front`) : undefined;
   const passed = plan.marks
     .slice(0, at - 1)
     .filter((one) => one.panel === mark.panel && one.garment === mark.garment && one.cloth_mm);
@@ -312,6 +325,7 @@ function Table({ order, plan, mark, at, zoom, unit, upright, whole }: TableProps
                 : `${panelName(piece.panel)}, cut ${piece.count}`;
               return (
                 <PieceOn
+                  darts={dartsOf(plan, piece)}
                   key={k}
                   piece={piece}
                   placing={placing}
@@ -323,6 +337,20 @@ function Table({ order, plan, mark, at, zoom, unit, upright, whole }: TableProps
                 />
               );
             })}
+            {traced && (
+              <path
+                d={pathOf(
+                  traced.cut.map((p) => onCloth(mine, p)),
+                  draw.at,
+                  true,
+                )}
+                stroke={line}
+                strokeWidth={px}
+                strokeOpacity="0.7"
+                strokeDasharray={`${2 * px} ${4 * px}`}
+                fill="none"
+              />
+            )}
             <g stroke={line} strokeWidth={1.5 * px} fill="none">
               {passed.map((one) => {
                 const [x, y] = draw.at(one.cloth_mm![1]);
@@ -370,7 +398,7 @@ function look(
     (right - left) / Math.max(80, size.width - 2 * room),
     (bottom - top) / Math.max(80, size.height - 2 * room),
   );
-  px = Math.max(px, 0.35) / zoom;
+  px = Math.max(px, upright ? 0.6 : 0.35) / zoom;
   const [tx, ty] = draw.at([((tape[0][0] ?? 0) + (tape[1][0] ?? 0)) / 2, ((tape[0][1] ?? 0) + (tape[1][1] ?? 0)) / 2]);
   const [cx, cy] = zoom > 1 ? [tx, ty] : [(left + right) / 2, (top + bottom) / 2];
   const [w, h] = [size.width * px, size.height * px];

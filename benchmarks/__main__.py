@@ -1,0 +1,103 @@
+"""./plavet benchmark: how fast the draft, the first lay, a key on Mark and the first page are. Nothing is asserted."""
+
+import gzip
+import statistics
+import time
+from collections.abc import Callable
+from pathlib import Path
+
+from cutting.cloth import Cloth
+from cutting.formats import plan_to_wire, read_job_text
+from cutting.garments import draft_lower
+from cutting.lay import items_for, rivals
+from cutting.ledger import ledger
+from cutting.plan import plan
+
+ROOT = Path(__file__).resolve().parent.parent
+JOB = read_job_text((ROOT / "demo/jobs/choir-palazzo.json").read_bytes())
+
+
+def median_ms(work: Callable[[], object], times: int = 15) -> float:
+    """The median of several warm runs, in ms."""
+    work()
+    runs = []
+    for _ in range(times):
+        start = time.perf_counter()
+        work()
+        runs.append((time.perf_counter() - start) * 1000)
+    return statistics.median(runs)
+
+
+def draft() -> object:
+    """Draft, marks and ledger of one garment."""
+    for asked in JOB.garments:
+        garment = draft_lower(asked.id, asked.style, asked.method, JOB.body, asked.ask)
+        garment.tapes()
+        ledger(garment)
+    return None
+
+
+def lay() -> object:
+    """The first lay of the same garment on 45 in cloth, with its exact check."""
+    asked = JOB.garments[0]
+    garment = draft_lower(asked.id, asked.style, asked.method, JOB.body, asked.ask)
+    return rivals(items_for(garment.pieces(True), "lengthwise-centre", False), Cloth(), "lengthwise-centre")
+
+
+def first_page() -> float:
+    """What the browser fetches before the Bench stands, gzipped, in kB; the font apart."""
+    page = (ROOT / "web/dist/index.html").read_text()
+    assets = [ROOT / "web/dist" / part.split('"')[0].removeprefix("/static/") for part in page.split('="')[1:]]
+    texts = [path.read_bytes() for path in assets if path.suffix in (".js", ".css")]
+    return sum(len(gzip.compress(text)) for text in texts) / 1000
+
+
+def mark_key() -> float:
+    """From a key on Mark to the drawn tape, the median of twenty, in ms."""
+    from playwright.sync_api import sync_playwright
+
+    from demo import people
+    from setup.__main__ import serve
+    from setup.shots import FLAGS
+
+    script = """async () => {
+      const times = [];
+      for (let n = 0; n < 20; n++) {
+        const was = document.querySelector('[data-tape]').dataset.tape;
+        const start = performance.now();
+        window.dispatchEvent(new KeyboardEvent('keydown', {key: 'ArrowRight', bubbles: true}));
+        while (document.querySelector('[data-tape]').dataset.tape === was && performance.now() - start < 500)
+          await new Promise(requestAnimationFrame);
+        times.push(performance.now() - start);
+      }
+      return times.sort((a, b) => a - b)[10];
+    }"""
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        page = browser.new_page(base_url=serve())
+        page.goto("/")
+        page.get_by_label("User name").fill(people.OWNER_NAME)
+        page.get_by_label("Password").fill(people.OWNER_PASSWORD)
+        page.get_by_label("Password").press("Enter")
+        page.get_by_role("link", name="Mark").first.click()
+        page.locator("[data-tape]").wait_for()
+        found = float(page.evaluate(script))
+        browser.close()
+    return found
+
+
+def main() -> None:
+    rows = [
+        ("draft with marks and ledger, warm", median_ms(draft), "ms", 30),
+        ("draft and first valid lay, warm", median_ms(lay), "ms", 500),
+        ("whole plan with all widths, warm", median_ms(lambda: plan(JOB), 5), "ms", None),
+        ("whole plan to JSON shapes", median_ms(lambda: plan_to_wire(plan(JOB)), 5), "ms", None),
+        ("Mark answers a key", mark_key(), "ms", 100),
+        ("first page, gzipped", first_page(), "kB", 250),
+    ]
+    for name, value, unit, goal in rows:
+        print(f"{name:38}{value:8.1f} {unit}" + (f"   goal {goal}" if goal else ""))
+
+
+if __name__ == "__main__":
+    main()

@@ -1,0 +1,59 @@
+"""Remake docs/screenshots from the demo: one picture of each main view, three more on a phone."""
+
+import sys
+
+from playwright.sync_api import Page, sync_playwright
+
+from demo import people
+from setup.places import ROOT
+
+FOLDER = ROOT / "docs/screenshots"
+FLAGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking"]
+CHOIR, FERRY, BAND = (str(order["title"]) for order in people.ORDERS)
+WIDE: list[tuple[str, str | None, str, str]] = [
+    ("bench", None, "/", "Add an order"),
+    ("measure", BAND, "measure", "Read off the tape"),
+    ("design", CHOIR, "design", "How it sits"),
+    ("cloth", CHOIR, "cloth", "Cloth to buy"),
+    ("mark", CHOIR, "mark?call=9", "Crotch point"),
+    ("mark-back", FERRY, "mark?call=26", "Call 26 of"),
+    ("lay", FERRY, "lay", "This lay"),
+    ("check", CHOIR, "check", "hold"),
+]
+PHONE = [WIDE[0], WIDE[1], WIDE[4]]
+
+
+def _take(page: Page, name: str, title: str | None, where: str, wait: str) -> None:
+    address = where
+    if title:
+        orders = page.evaluate("fetch('/api/orders').then((answer) => answer.json())")
+        found = next(order["id"] for order in orders if order["title"] == title)
+        address = f"/orders/{found}/{where}"
+    page.goto(address)
+    page.get_by_text(wait).first.wait_for()
+    page.wait_for_timeout(500)
+    page.screenshot(path=FOLDER / f"{name}.png")
+    print(f"docs/screenshots/{name}.png")
+
+
+def main(address: str) -> int:
+    FOLDER.mkdir(parents=True, exist_ok=True)
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        for views, width, height, ending in ((WIDE, 1280, 800, ""), (PHONE, 390, 844, "-phone")):
+            context = browser.new_context(base_url=address, viewport={"width": width, "height": height})
+            page = context.new_page()
+            page.goto("/")
+            page.get_by_label("User name").fill(people.OWNER_NAME)
+            page.get_by_label("Password").fill(people.OWNER_PASSWORD)
+            page.get_by_label("Password").press("Enter")
+            page.get_by_text("Add an order").wait_for()
+            for name, title, where, wait in views:
+                _take(page, name + ending, title, where, wait)
+            context.close()
+        browser.close()
+    return 0
+
+
+if __name__ == "__main__":
+    sys.exit(main(sys.argv[1]))
