@@ -13,7 +13,7 @@ from cutting.methods import Ask
 def bodies(draw, waist_to=1.02):
     """A body in mm. thigh and knee follow the hip within what was measured on 507 adults (BODIES, bdims)."""
     height = draw(st.floats(135, 200))
-    hip = draw(st.floats(70, 160))
+    hip = max(70.0, min(160.0, height * draw(st.floats(0.48, 0.85))))
     share = draw(st.floats(0.66, waist_to))
     thigh = 0.59 * hip + draw(st.floats(-4, 4))
     knee = 0.25 * hip + 0.065 * height + draw(st.floats(-2, 2))

@@ -40,7 +40,7 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "extension.order": ("The back extension of {back} is under the front's of {front}", "Give the back at least as much as the front."),
     "depth.too_small": ("The crotch depth of {depth} leaves no room to sit", "Choose a deeper rule, or measure the rise seated."),
     "hip_line.too_high": ("The hip line, {hip} down, lies too near under the band of {band}", "Measure waist to hip again, or choose the hip line 2 in above the crotch line."),
-    "knee.too_high": ("The knee, {knee} down, lies too near under the crotch line, {crotch} down", "Measure waist to knee again."),
+    "knee.too_high": ("The knee, {knee} down, lies too near under the crotch line, {crotch} down", "Measure waist to knee again, or choose a shallower crotch depth, such as the seated rise."),
     "length.short": ("A length of {length} ends above the knee line at {knee}", "Give a longer length: this style goes past the knee."),
     "inner_leg.open": ("The inner legs cannot be made equal: the back is {over} longer", "Choose a smaller back tip or a wider hem."),
     "side.open": ("The side seams cannot be made equal", "Choose a smaller seat raise, or a flat seat."),

@@ -32,7 +32,7 @@ def complaints() -> list[str]:
 
 def told(line: str) -> bool:
     """The browser notes every refusal of the server; those that the page puts into words are no fault."""
-    return "Failed to load resource" in line and any(f"status of {code}" in line for code in (401, 409, 422))
+    return "Failed to load resource" in line and any(f"status of {code}" in line for code in (401, 404, 409, 422))
 
 
 @pytest.fixture

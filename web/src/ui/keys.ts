@@ -28,11 +28,11 @@ const KEY_NAMES: Record<string, string> = {
 };
 export const keyName = (key: string) => KEY_NAMES[key] ?? key.toUpperCase();
 
-/** True where the focus has a use of its own for keys. */
-function busy(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement && target.closest("input, select, textarea, button, a, [role=radio], dialog") !== null
-  );
+/** True where the focus has a use of its own for this key. */
+function busy(target: EventTarget | null, key: string): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  if (target.closest("input, select, textarea, [role=radio], dialog")) return true;
+  return (key === " " || key === "Enter") && target.closest("button, a, summary") !== null;
 }
 
 /** Listen for the keys of one place while it is on the screen. Escape leaves a field. */
@@ -45,7 +45,7 @@ export function useKeys(where: Where, handle: (does: string, key: string) => voi
     const listen = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.altKey || event.metaKey) return;
       if (event.key === "Escape" && event.target instanceof HTMLElement) return event.target.blur();
-      if (busy(event.target)) return;
+      if (busy(event.target, event.key)) return;
       const key =
         event.shiftKey && event.key === " " ? "Shift+ " : event.key.length === 1 ? event.key.toLowerCase() : event.key;
       const row = KEYS.find((one) => one.where === where && one.keys.includes(key));

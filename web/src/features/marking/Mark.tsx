@@ -1,24 +1,20 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import type { Mark as Call, Order, Plan } from "../../api/shop";
-import { Cloth, type View } from "../../drawing/Cloth";
-import { boxOf, frame, onCloth, pathOf, type XY } from "../../drawing/frame";
-import { dartsOf, panelName, PieceOn } from "../../drawing/PieceOn";
-import { TapeOn } from "../../drawing/TapeOn";
+import { panelName } from "../../drawing/PieceOn";
 import type { Unit } from "../../lengths/units";
 import { useKeys } from "../../ui/keys";
 import { Length } from "../../ui/length";
 import { Findings, Ledger } from "../../ui/margin";
 import { Press } from "../../ui/press";
-import { useSize, useWide } from "../../ui/size";
+import { useWide } from "../../ui/size";
+import { Table } from "./Table";
 import { words } from "./words";
-
-const PANELS = ["front", "back", "band"];
 
 /** The heart: the folded cloth, and the calls one after the other, each with its tape from the datum to the mark. */
 export function Mark({ order, plan }: { order: Order; plan: Plan }) {
-  const [query, setQuery] = useSearchParams();
+  const [query] = useSearchParams();
   const wide = useWide();
   const [far, setFar] = useState(false);
   const [hidden, setHidden] = useState(false);
@@ -32,10 +28,9 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
   const at = Math.min(Math.max(call, 1), marks.length);
   const mark = marks[at - 1]!;
   const go = setCall;
-  useEffect(() => {
-    localStorage.setItem(`call:${order.id}`, String(at));
-    setQuery({ call: String(at) }, { replace: true });
-  }, [at, order.id, setQuery]);
+  const drawing = useRef<HTMLDivElement>(null);
+  useEffect(() => drawing.current?.focus({ preventScroll: true }), []);
+  useEffect(() => localStorage.setItem(`call:${order.id}`, String(at)), [at, order.id]);
   useKeys("mark", (does) => {
     if (does === "next") setCall(Math.min(at + 1, marks.length));
     if (does === "previous") setCall(Math.max(at - 1, 1));
@@ -106,7 +101,15 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
         {list ? (
           <AllCalls marks={marks} at={at} unit={unit} go={go} close={() => setList(false)} />
         ) : (
-          <Box flex="1" minHeight="0" tabIndex={0} aria-label="Drawing" borderRadius="cut">
+          <Box
+            ref={drawing}
+            flex="1"
+            minHeight="0"
+            tabIndex={0}
+            aria-label="Drawing"
+            borderRadius="cut"
+            outlineOffset="-2px"
+          >
             {mark.cloth_mm ? (
               <Table order={order} plan={plan} mark={mark} at={at} zoom={zoom} unit={unit} upright={!wide} />
             ) : (
@@ -267,140 +270,4 @@ function AllCalls(props: { marks: Call[]; at: number; unit: Unit; go: (n: number
       </chakra.table>
     </Box>
   );
-}
-
-type TableProps = {
-  order: Order;
-  plan: Plan;
-  mark: Call;
-  at: number;
-  zoom: number;
-  unit: Unit;
-  upright: boolean;
-  whole?: boolean;
-};
-
-/** The table with the cloth on it, seen so that the panel in hand fills it; on a phone it follows the mark. */
-function Table({ order, plan, mark, at, zoom, unit, upright, whole }: TableProps) {
-  const [ref, size] = useSize();
-  const lay = plan.lay!;
-  const depth = lay.sections[0]!.depth_mm;
-  const pieces = useMemo(() => new Map(plan.pieces.map((piece) => [piece.id, piece])), [plan]);
-  const length = lay.length_mm;
-  const mine = lay.placements.find((one) => one.piece === `${mark.garment}.${mark.panel}`)!;
-  const tape = mark.cloth_mm as [XY, XY];
-  const focus = useMemo(() => {
-    if (whole) return [0, 0, length, depth] as const;
-    if (upright) return boxOf(tape);
-    const [x, , width] = boxOf(pieces.get(mine.piece)!.cut.map((p) => onCloth(mine, p)));
-    return [x, 0, width, depth] as const;
-  }, [whole, upright, length, depth, tape, pieces, mine]);
-  const { view, px } = look(focus, size, depth, upright, zoom, tape);
-  // The back is marked out from the cut front, which is traced first.
-  const traced = mark.panel === "back" ? pieces.get(`${mark.garment}.front`) : undefined;
-  const passed = plan.marks
-    .slice(0, at - 1)
-    .filter((one) => one.panel === mark.panel && one.garment === mark.garment && one.cloth_mm);
-  return (
-    <Box ref={ref} width="100%" height="100%" minHeight="0" overflow="hidden">
-      <Cloth
-        length={length}
-        depth={depth}
-        folded={lay.sections[0]!.fold !== "open"}
-        colour={order.cloth.colour}
-        unit={unit}
-        view={view}
-        upright={upright}
-        px={px}
-        label={`The cloth. ${mark.name}: ${mark.shown} from ${mark.from}, ${mark.along}.`}
-      >
-        {(draw, line) => (
-          <>
-            {lay.placements.map((placing, k) => {
-              const piece = pieces.get(placing.piece)!;
-              const place = PANELS.indexOf(piece.panel) - PANELS.indexOf(mark.panel);
-              const state = place === 0 ? (at === plan.marks.length ? "done" : "now") : place < 0 ? "done" : "later";
-              const cuts = piece.pair
-                ? `${panelName(piece.panel)}, cut 2`
-                : `${panelName(piece.panel)}, cut ${piece.count}`;
-              return (
-                <PieceOn
-                  darts={dartsOf(plan, piece)}
-                  key={k}
-                  piece={piece}
-                  placing={placing}
-                  draw={draw}
-                  line={line}
-                  px={px}
-                  state={state}
-                  label={cuts}
-                />
-              );
-            })}
-            {traced && (
-              <path
-                d={pathOf(
-                  traced.cut.map((p) => onCloth(mine, p)),
-                  draw.at,
-                  true,
-                )}
-                stroke={line}
-                strokeWidth={px}
-                strokeOpacity="0.7"
-                strokeDasharray={`${2 * px} ${4 * px}`}
-                fill="none"
-              />
-            )}
-            <g stroke={line} strokeWidth={1.5 * px} fill="none">
-              {passed.map((one) => {
-                const [x, y] = draw.at(one.cloth_mm![1]);
-                const r = 4 * px;
-                return (
-                  <path key={one.n} d={`M${x - r} ${y - r}L${x + r} ${y + r}M${x - r} ${y + r}L${x + r} ${y - r}`} />
-                );
-              })}
-              {passed
-                .filter((one) => one.stage === "lines")
-                .map((one) => {
-                  const [across, down] = [one.local_mm[1][0]!, one.local_mm[1][1]!];
-                  const [, , width] = boxOf(pieces.get(mine.piece)!.cut);
-                  const line_ = [onCloth(mine, [across, down]), onCloth(mine, [across + width, down])];
-                  return <path key={`l${one.n}`} strokeOpacity="0.5" strokeWidth={px} d={pathOf(line_, draw.at)} />;
-                })}
-            </g>
-            <TapeOn from={tape[0]} to={tape[1]} draw={draw} px={px} unit={unit} />
-          </>
-        )}
-      </Cloth>
-    </Box>
-  );
-}
-
-/** The part of the cloth to show, with room for the rulers, and how many mm one px is. */
-function look(
-  [x, y, width, height]: readonly [number, number, number, number],
-  size: { width: number; height: number },
-  depth: number,
-  upright: boolean,
-  zoom: number,
-  tape: [XY, XY],
-): { view: View; px: number } {
-  const draw = frame(depth, upright);
-  const [a, b] = [draw.at([x, y]), draw.at([x + width, y + height])];
-  const [left, top, right, bottom] = [
-    Math.min(a[0], b[0]),
-    Math.min(a[1], b[1]),
-    Math.max(a[0], b[0]),
-    Math.max(a[1], b[1]),
-  ];
-  const room = upright ? 56 : 44;
-  let px = Math.max(
-    (right - left) / Math.max(80, size.width - 2 * room),
-    (bottom - top) / Math.max(80, size.height - 2 * room),
-  );
-  px = Math.max(px, upright ? 0.6 : 0.35) / zoom;
-  const [tx, ty] = draw.at([((tape[0][0] ?? 0) + (tape[1][0] ?? 0)) / 2, ((tape[0][1] ?? 0) + (tape[1][1] ?? 0)) / 2]);
-  const [cx, cy] = zoom > 1 ? [tx, ty] : [(left + right) / 2, (top + bottom) / 2];
-  const [w, h] = [size.width * px, size.height * px];
-  return { view: { x: cx - w / 2, y: cy - h / 2, width: w, height: h }, px };
 }

@@ -1,0 +1,134 @@
+"""Curves, offsets and crossings, held against scipy and shapely, and against what can be worked out by hand."""
+
+from math import hypot, pi, sqrt
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+from scipy.integrate import quad
+from scipy.interpolate import BPoly
+from shapely.geometry import LineString, Polygon
+
+from cutting.geometry import (
+    Cubic,
+    Line,
+    Path,
+    Point,
+    area,
+    bisect,
+    crossings,
+    distance,
+    hermite,
+    is_simple,
+    offset_polyline,
+)
+
+numbers = st.floats(-500, 500, allow_nan=False)
+points = st.builds(Point, numbers, numbers)
+gentle = st.builds(Cubic, st.just(Point(0, 0)), st.builds(Point, st.floats(20, 120), st.floats(-80, 80)),
+                   st.builds(Point, st.floats(140, 260), st.floats(-80, 80)), st.just(Point(300, 0)))  # fmt: skip
+
+
+def scipy_curve(c):
+    return [BPoly([[p[k]] for p in (c.start, c.one, c.two, c.end)], [0, 1]) for k in (0, 1)]
+
+
+@given(gentle)
+def test_curve_points_and_lengths_are_scipys(c):
+    across, down = scipy_curve(c)
+    for t in (0.0, 0.2, 0.5, 0.9, 1.0):
+        assert c.at(t) == pytest.approx((float(across(t)), float(down(t))), abs=1e-9)
+    speed = [curve.derivative() for curve in (across, down)]
+    whole = quad(lambda t: hypot(float(speed[0](t)), float(speed[1](t))), 0, 1)[0]
+    assert c.length == pytest.approx(whole, abs=0.01)
+    assert c.back.length == pytest.approx(c.length, abs=1e-9)
+
+
+@given(gentle, st.floats(0.01, 0.5))
+def test_a_flattened_curve_stays_within_its_tolerance(c, tolerance):
+    line = LineString([c.start, *c.flat(tolerance)])
+    assert max(line.distance(LineString([c.at(k / 97), c.at(k / 97 + 1e-6)])) for k in range(97)) <= tolerance + 1e-6
+
+
+@given(gentle, st.floats(0, 1))
+def test_a_point_along_a_path_lies_that_far_along_it(c, share):
+    path = Path((Line(Point(-40, 0), Point(0, 0)), c))
+    size = share * path.length
+    point, direction = path.along(size)
+    fine = LineString(path.flat(0.0005))
+    assert fine.project(LineString([point, point]).centroid) == pytest.approx(size, abs=0.05)
+    assert hypot(*direction) == pytest.approx(1)
+
+
+def test_a_quarter_circle_by_its_usual_cubic():
+    k = 4 / 3 * (sqrt(2) - 1)
+    arc = Cubic(Point(100, 0), Point(100, 100 * k), Point(100 * k, 100), Point(0, 100))
+    assert arc.length == pytest.approx(50 * pi, rel=3e-4)
+    assert arc.direction(0) == pytest.approx((0, 1))
+    assert arc.direction(1) == pytest.approx((-1, 0))
+
+
+def test_a_hermite_along_its_chord_is_a_line():
+    assert isinstance(hermite(Point(0, 0), Point(1, 0), Point(9, 0), Point(1, 0)), Line)
+    bent = hermite(Point(0, 0), Point(0, 1), Point(9, 9), Point(1, 0))
+    assert bent.direction(0) == pytest.approx((0, 1))
+    assert bent.direction(1) == pytest.approx((1, 0))
+
+
+@given(gentle, st.floats(1, 30))
+def test_an_offset_edge_keeps_its_distance(c, by):
+    line = Path((c,)).flat()
+    moved = offset_polyline(line, by)
+    net = LineString(line)
+    far = [net.distance(LineString([p, p]).centroid) for p in moved]
+    assert max(far) <= by * 1.02 + 0.05
+    assert LineString(moved).is_simple
+    assert distance(moved[0], line[0]) == pytest.approx(by, rel=0.02)
+    assert distance(moved[-1], line[-1]) == pytest.approx(by, rel=0.02)
+
+
+def test_a_hollow_tighter_than_its_allowance_is_trimmed():
+    """A notch of radius 5 with an allowance of 12 cannot be followed: the offset jumps over it."""
+    hollow = [Point(0, 0), Point(50, 0), Point(52, -4), Point(55, -5), Point(58, -4), Point(60, 0), Point(110, 0)]
+    line = [Point(p.across, -p.down) for p in hollow]
+    assert LineString(offset_polyline(line, 12)).is_simple
+    assert LineString(offset_polyline(line, -12)).is_simple
+
+
+@given(st.lists(st.tuples(st.floats(0, 300), st.floats(0, 300)), min_size=3, max_size=9))
+def test_area_and_crossing_itself_are_shapelys(raw):
+    outline = [Point(*p) for p in raw]
+    shape = Polygon(raw)
+    assert is_simple(outline) == shape.is_valid
+    if shape.is_valid:
+        assert area(outline) == pytest.approx(shape.area, abs=1e-6)
+
+
+@given(gentle, st.floats(10, 290))
+def test_crossings_are_shapelys(c, across):
+    line = Path((c,)).flat()
+    ours = [hit.at for hit in crossings(line, Point(across, -1000), Point(0, 1))]
+    cut = LineString(line).intersection(LineString([(across, -1000), (across, 1000)]))
+    theirs = sorted(1000 + part.coords[0][1] for part in getattr(cut, "geoms", [cut]))
+    assert ours == pytest.approx(theirs, abs=1e-6)
+
+
+def test_the_ends_of_a_polyline_go_on_only_when_asked():
+    line = [Point(0, 0), Point(10, 10)]
+    assert crossings(line, Point(20, 0), Point(0, 1)) == []
+    assert crossings(line, Point(20, 0), Point(0, 1), extend=True)[0].at == pytest.approx(20)
+
+
+@given(st.floats(-9, 9), st.floats(0.1, 5))
+def test_bisect_finds_the_root_or_says_there_is_none(root, slope):
+    found = bisect(lambda x: slope * (x - root) ** 3, -10, 10)
+    assert found == pytest.approx(root, abs=0.01)
+    assert bisect(lambda x: x * x + slope, -10, 10) is None
+
+
+@given(points, points)
+def test_vectors(a, b):
+    assert distance(a, b) == pytest.approx(hypot(*b.minus(a)))
+    assert a.towards(b, 1) == pytest.approx(b, abs=1e-9)
+    assert a.left.dot(a) == pytest.approx(0, abs=1e-6)
+    assert a.cross(b) == pytest.approx(-b.cross(a), abs=1e-6)

@@ -1,0 +1,104 @@
+"""Sums in words, and the sentence of every finding and problem, each provoked by a job that deserves it."""
+
+import re
+
+import pytest
+
+from cutting.errors import Problem
+from cutting.formats import plan_to_wire
+from cutting.lengths import Fixed, Measured, cm, found, inch, named
+from cutting.words import formula, say_problem, with_numbers
+from cutting.words.checks import CHECKS
+from cutting.words.findings import FINDINGS
+from cutting.words.problems import PROBLEMS
+from tests.jobs import planned
+
+HIP = Measured("hip", inch(41).size)
+WAIST = Measured("waist", inch(31.5).size)
+THIRD = Measured("thigh", cm(62).size)
+SUMS = [
+    (HIP / 4, "hip / 4", "41 / 4"),
+    (HIP / 4 + inch(1), "hip / 4 + 1 in", "41 / 4 + 1"),
+    (HIP / 4 - inch(2), "hip / 4 - 2 in", "41 / 4 - 2"),
+    (HIP / 4 / 4, "hip / 4 / 4", "41 / 4 / 4"),
+    ((WAIST + inch(1, "waist_ease")) / 4, "(waist + 1 in waist ease) / 4", "(31 1/2 + 1) / 4"),
+    (WAIST / 4, "waist / 4", "(31 1/2) / 4"),
+    (HIP / 4 - WAIST / 4 - inch(0.25), "hip / 4 - waist / 4 - 1/4 in", "41 / 4 - (31 1/2) / 4 - 1/4"),
+    (HIP / 4 - (WAIST / 4 + inch(1, "dart")), "hip / 4 - (waist / 4 + 1 in dart)", "41 / 4 - ((31 1/2) / 4 + 1)"),
+    (HIP * 2, "hip x 2", "41 x 2"),
+    (inch(1.5, "band_finished") * 2, "(1 1/2 in finished band) x 2", "(1 1/2) x 2"),
+    (HIP / 4 + inch(1, "allowance.side"), "hip / 4 + 1 in side seam", "41 / 4 + 1"),
+    (HIP / 4 + found(3.2, "lean"), "hip / 4 + lean of the seam", "41 / 4 + 0.13"),
+    (HIP / 4 + found(-3.2, "lean"), "hip / 4 - lean of the seam", "41 / 4 - 0.13"),
+    (HIP / 4 + found(0.1, "lean"), "hip / 4", "41 / 4"),
+    (THIRD / 2, "thigh / 2", "24.41 / 2"),
+    (named(inch(0), "waist_ease") + WAIST, "waist", "31 1/2"),
+]
+
+
+@pytest.mark.parametrize(("length", "names", "numbers"), SUMS, ids=[row[1] for row in SUMS])
+def test_a_sum_is_said_with_names_and_with_numbers(length, names, numbers):
+    assert formula(length, "in") == names
+    assert with_numbers(length, "in") == numbers
+
+
+def test_the_same_sum_in_centimetres():
+    assert formula(HIP / 4 + cm(2.5), "cm") == "hip / 4 + 2.5 cm"
+    assert with_numbers(HIP / 4 + cm(2.5), "cm") == "104.14 / 4 + 2.5"
+
+
+PROVOKED = [
+    ("extension.floor", {"hip": 44, "thigh": 22.5}, {"crotch_extension": "thigh/2"}, "1 13/16 in"),
+    ("slant.reduced", {"waist": 38}, {}, "not 2 in"),
+    ("dart.none", {"waist": 39.9, "hip": 41}, {}, "No dart"),
+    ("waist.over_hip", {"waist": 43}, {}, "elastic"),
+    ("hip_line.gap", {"waist_to_hip": 4, "hip": 42}, {}, "6 1/2 in"),
+    ("knee.floor", {"knee": 11}, {"style": "straight-trousers"}, "7/10"),
+    ("knee.unmeasured", {"knee": None}, {"style": "straight-trousers"}, "not measured"),
+    ("depth.guard", {"body_rise": 8}, {}, "hang low"),
+    ("depth.shallow", {"body_rise": 12.5}, {}, "no room to sit"),
+    ("diagonal.moved", {}, {"seat": "full", "seat_height": "drop-and-raise"}, "is brought to"),
+    ("fold.quick_shallow", {}, {}, "quick rule"),
+    ("thigh.ease", {"thigh": 27.5}, {}, "Give a larger extension"),
+]  # fmt: skip
+
+
+@pytest.mark.parametrize(("code", "measures", "choices", "says"), PROVOKED, ids=[row[0] for row in PROVOKED])
+def test_a_finding_is_said_where_it_is_deserved_and_not_elsewhere(code, measures, choices, says):
+    wire = plan_to_wire(planned(measures, **choices))
+    words = {finding["code"]: finding["words"] for finding in wire["findings"]}
+    assert says in words[code]
+    assert "{" not in words[code]
+    quiet = plan_to_wire(planned({"body_rise": 10.5}, crotch_extension="hip/20"))
+    if code not in ("fold.quick_shallow", "slant.reduced", "diagonal.moved"):
+        assert code not in {finding["code"] for finding in quiet["findings"]}
+
+
+def test_cloth_in_hand_that_is_too_short_is_a_stop():
+    wire = plan_to_wire(planned(cloth={"length": 50}))
+    stop = next(f for f in wire["findings"] if f["code"] == "cloth.short")
+    assert stop["weight"] == "stop"
+    assert "50 in are in hand" in stop["words"]
+    assert "cloth.short" not in {f["code"] for f in plan_to_wire(planned(cloth={"length": 400}))["findings"]}
+
+
+def test_a_thigh_larger_than_the_leg_is_a_stop():
+    wire = plan_to_wire(planned({"thigh": 29.5}))
+    assert {f["code"]: f["weight"] for f in wire["findings"]}["thigh.ease"] == "stop"
+    row = next(row for row in wire["ledger"] if row["level"] == "thigh")
+    assert not row["closes"]
+    assert row["ease_mm"] < 0
+
+
+def test_every_sentence_can_be_filled_and_says_how_to_mend():
+    filler = dict.fromkeys(
+        re.findall(r"{(\w+)}", " ".join(a + b for a, b in PROBLEMS.values())), Fixed(inch(1).size)
+    )  # fmt: skip
+    for code, (_, mend) in PROBLEMS.items():
+        what, cure = say_problem(Problem(code, "measurements.hip", filler), "in")
+        assert what
+        assert cure
+        assert "{" not in what + cure
+        assert mend.endswith((".", "}"))
+    assert all(text.endswith(".") for text in FINDINGS.values())
+    assert all(len(texts) == 4 and all(texts) for texts in CHECKS.values())

@@ -1,0 +1,26 @@
+import { ChakraProvider } from "@chakra-ui/react";
+import { cleanup, render, screen } from "@testing-library/react";
+import { afterEach, expect, it } from "vitest";
+import { system } from "../app/theme";
+import { Length } from "./length";
+
+const shown = (mm: number, unit: "in" | "cm") => {
+  render(
+    <ChakraProvider value={system}>
+      <Length mm={mm} unit={unit} />
+    </ChakraProvider>,
+  );
+  const found = screen.getByRole("img");
+  return [found.getAttribute("aria-label"), found.textContent];
+};
+afterEach(cleanup);
+
+it.each([
+  [363.54, "in", "14 and 5 sixteenths inches", "14516in"],
+  [12.7, "in", "a half of an inch", "12in"],
+  [-25.4, "in", "1 inch", "−1in"],
+  [978, "cm", "97.8 centimetres", "97.8cm"],
+  [0, "in", "0 inches", "0in"],
+] as const)("%d mm in %s is heard as %s", (mm, unit, heard, seen) => {
+  expect(shown(mm, unit)).toEqual([heard, seen]);
+});
