@@ -18,7 +18,13 @@ export function Bench() {
       <Box display="flex" justifyContent="space-between" alignItems="center" gap="12" marginBottom="16">
         <chakra.h1 fontSize="26px" fontWeight={600}>
           Bench
-          <chakra.span fontWeight="400" color="ink2" fontSize="17px" marginLeft="12">
+          <chakra.span
+            display={{ base: "none", md: "inline" }}
+            fontWeight="400"
+            color="ink2"
+            fontSize="17px"
+            marginLeft="12"
+          >
             {me.data?.workshop}
           </chakra.span>
         </chakra.h1>

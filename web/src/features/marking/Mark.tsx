@@ -108,7 +108,7 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
             tabIndex={0}
             aria-label="Drawing"
             borderRadius="cut"
-            outlineOffset="-2px"
+            _focusVisible={{ outline: "1px dashed {colors.edge}", outlineOffset: "-1px" }}
           >
             {mark.cloth_mm ? (
               <Table order={order} plan={plan} mark={mark} at={at} zoom={zoom} unit={unit} upright={!wide} />
