@@ -25,7 +25,7 @@ def made() -> dict[Path, str]:
     from cutting.formats.problems import ProblemsOut
 
     for name, model in (("job", JobIn), ("plan", PlanOut), ("problems", ProblemsOut)):
-        schema = model.model_json_schema(by_alias=True)
+        schema = model.model_json_schema(by_alias=True, mode="validation" if name == "job" else "serialization")
         texts[ROOT / f"docs/schema/plavet-{name}.json"] = json.dumps(schema, indent=1, sort_keys=True) + "\n"
     stands = OPENAPI.read_text() if OPENAPI.exists() else ""
     if stands != texts[OPENAPI] and "--check" not in sys.argv:

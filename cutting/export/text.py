@@ -31,7 +31,7 @@ def plan_to_text(plan: Plan) -> str:
     else:
         lines += ["", "No lay is possible on this cloth."]
     for garment in plan.garments:
-        lines += ["", f"All round, {garment.id} (in {unit})"]
+        lines += ["", f"All round, {garment.id}, in {'inches' if unit == 'in' else 'centimetres'}"]
         lines.append(f"  {'':8}{'body':>9}{'ease':>9}{'cut':>9}{'seams':>9}{'darts':>9}{'sewn':>9}")
         for row in plan.rows:
             if row.garment == garment.id:

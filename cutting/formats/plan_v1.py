@@ -200,6 +200,8 @@ class NotionOut(BaseModel):
 class PlanOut(BaseModel):
     """The file `plavet-plan`, version 1."""
 
+    model_config = ConfigDict(json_schema_serialization_defaults_required=True)
+
     format: Literal["plavet-plan"] = "plavet-plan"
     version: Literal[1] = 1
     core: str = CORE

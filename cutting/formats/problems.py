@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from pydantic import BaseModel
+from pydantic import BaseModel, ConfigDict
 
 from cutting.errors import CuttingError
 from cutting.lengths import Unit
@@ -20,6 +20,8 @@ class ProblemOut(BaseModel):
 
 class ProblemsOut(BaseModel):
     """The file `plavet-problems`, version 1."""
+
+    model_config = ConfigDict(json_schema_serialization_defaults_required=True)
 
     format: str = "plavet-problems"
     version: int = 1

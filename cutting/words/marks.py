@@ -33,7 +33,7 @@ class Words:
 
 
 _FRONT: dict[str, tuple[str, str]] = {
-    "guide": ("Guide line", "Chalk it parallel to the fold, the whole length: every width of the front starts here."),
+    "guide": ("Guide line", "Chalk it along the grain, the whole length: every width of the front starts here."),
     "top_line": ("Top line", "Square to the guide line. Every depth is measured from here."),
     "crotch_line": ("Crotch line", "Mark the depth twice, at the guide line and a hand's breadth further in, so that the line comes out level."),
     "hip_line": ("Hip line", "The fullest part of the seat lies on this line."),

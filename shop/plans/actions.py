@@ -15,6 +15,7 @@ from shop.cloths.actions import FIELDS, job_part
 from shop.orders.models import Order
 from shop.orders.queries import garments
 from shop.plans.models import LayRun, PlanRun
+from shop.plans.tasks import improve_lay
 
 SECONDS = 5
 
@@ -62,8 +63,6 @@ def plan_order(*, actor: User, order: Order) -> PlanRun:
 
 def start_lay_run(*, actor: User, id: UUID, plan_run: UUID) -> LayRun:
     """Queue a search for a shorter lay; the same id again is the same search."""
-    from shop.plans.tasks import improve_lay
-
     with transaction.atomic():
         plan = own(PlanRun, actor, plan_run)
         known = LayRun.of(actor.workshop).filter(pk=id).first()

@@ -11,13 +11,13 @@ from shop.accounts.writing import own
 from shop.plans.models import LayRun, PlanRun
 
 SILENT = timedelta(seconds=30)
-"""A search that has said nothing for so long was broken off."""
+"""A running search that has said nothing for so long was broken off; one in the queue may wait longer."""
 
 
 def lay_run(actor: User, id: UUID) -> LayRun:
     """A search as it stands; one whose worker died is said to have failed, what it found stays."""
     run = own(LayRun, actor, id)
-    if run.state in (LayRun.QUEUED, LayRun.RUNNING) and timezone.now() - run.changed_at > SILENT:
+    if run.state == LayRun.RUNNING and timezone.now() - run.changed_at > SILENT:
         run.state = LayRun.FAILED
     return run
 

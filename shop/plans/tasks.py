@@ -14,25 +14,29 @@ from shop.plans.models import LayRun
 
 @app.task(name="improve_lay", queue="lay", queueing_lock=None, retry=2)
 def improve_lay(*, lay_run: str) -> None:
-    """Search until the time is over, every order was tried, or a stop is asked for; keep each better lay."""
+    """Search until the time is over, every order was tried, or a stop is asked for; keep each better lay.
+
+    A child that goes without its last line has broken off: the run has failed, what it found stays.
+    """
     # The queue carries no workshop: it serves all of them, and reads just the row it was given.
     rows = LayRun._base_manager.filter(pk=UUID(lay_run))
     run = rows.select_related("plan_run").first()
     if run is None or run.state in (LayRun.DONE, LayRun.STOPPED):
         return
     _tell(rows, run, state=LayRun.RUNNING)
-    stopped = False
+    stopped = ended = False
     with closing(search_lay(run.plan_run.job, run.seconds, seed=1)) as lines:
         for line in lines:
             if line is not None:
+                ended = ended or "plan" in line
                 changes = {key: line[key] for key in ("tried", "to_try", "lay", "plan") if line.get(key) is not None}
                 _tell(rows, run, **changes)
-            if not stopped and rows.values_list("stop_asked", flat=True).get():
+            if rows.values_list("stop_asked", flat=True).get():
                 stopped = True
                 break
-    if stopped and run.lay is not None and run.plan is None:
-        _finish_plan(rows, run)
-    _tell(rows, run, state=LayRun.STOPPED if stopped else LayRun.DONE)
+    if run.lay is not None and run.plan is None:
+        _tell(rows, run, plan=plan_with_lay(run.plan_run.job, run.lay))
+    _tell(rows, run, state=LayRun.STOPPED if stopped else LayRun.DONE if ended else LayRun.FAILED)
 
 
 def _tell(rows: Any, run: LayRun, **changes: Any) -> None:
@@ -41,8 +45,3 @@ def _tell(rows: Any, run: LayRun, **changes: Any) -> None:
     for key, value in changes.items():
         setattr(run, key, value)
     rows.update(seq=run.seq, changed_at=timezone.now(), **changes)
-
-
-def _finish_plan(rows: Any, run: LayRun) -> None:
-    """The whole plan on the best lay a stopped search had found."""
-    _tell(rows, run, plan=plan_with_lay(run.plan_run.job, run.lay or {}))

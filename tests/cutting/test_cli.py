@@ -128,3 +128,14 @@ def test_every_mark_has_words_and_its_tape_on_the_cloth_reads_its_number(capsys,
                 assert all(mark[key] for key in ("name", "say", "from", "along", "formula", "with", "shown", "reason"))
                 (ax, ay), (bx, by) = mark["cloth_mm"]
                 assert ((ax - bx) ** 2 + (ay - by) ** 2) ** 0.5 == pytest.approx(mark["reads_mm"], abs=1e-3)
+
+
+def test_on_open_cloth_no_call_speaks_of_a_fold(capsys, tmp_path):
+    _, out = run(capsys, tmp_path, job(cloth={"fold": "open"}), "--json")
+    marks = json.loads(out.out)["marks"]
+    assert marks[0]["code"] == "guide"
+    assert marks[0]["from"] == "the selvedge"
+    assert not [mark["say"] for mark in marks if "fold" in mark["say"] + mark["from"]]
+    _, out = run(capsys, tmp_path, job(), "--json")
+    depth = next(mark for mark in json.loads(out.out)["marks"] if mark["code"] == "band_depth")
+    assert (depth["from"], depth["shown"]) == ("the fold", "2 in")

@@ -80,7 +80,7 @@ def test_the_worker_shortens_the_lay_and_mark_follows(inside: Page, worker):
     assert float(page.locator("[data-tape]").get_attribute("data-tape")) == pytest.approx(wanted, abs=0.01)
 
 
-def test_a_new_workshop_s_words_on_an_unknown_address(inside: Page):
+def test_an_unknown_address_is_said_and_leads_back(inside: Page):
     page = inside
     page.goto("/orders/00000000-0000-4000-8000-000000000000/mark")
     expect(page.get_by_text("There is no such thing in this workshop.")).to_be_visible()

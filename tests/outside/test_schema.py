@@ -31,8 +31,7 @@ def test_job_and_plan_fit_their_schemas(made):
 def test_the_schema_notices_what_is_missing(spoil):
     wire = json.loads(json.dumps(plan_to_wire(plan(read_job(MARIT), by_width=False))))
     del wire[spoil]
-    errors = list(validator("plan").iter_errors(wire))
-    assert errors or spoil == "format"
+    assert list(validator("plan").iter_errors(wire))
 
 
 def test_problems_fit_their_schema():

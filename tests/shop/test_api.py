@@ -12,6 +12,7 @@ from django.test import Client as Http
 from django.utils import timezone
 
 from shop.accounts.models import UnscopedReadError
+from shop.bridge.lay import search_lay
 from shop.clients.models import Client, Reading
 from shop.plans.models import LayRun, PlanRun
 from shop.plans.tasks import improve_lay
@@ -130,6 +131,29 @@ def test_a_search_whose_worker_died_is_said_to_have_broken_off(owner, order, new
     LayRun._base_manager.filter(pk=key).update(state="running", changed_at=timezone.now() - timedelta(minutes=2))
     assert owner("GET", f"/lay-runs/{key}")[1]["state"] == "failed"
     assert owner("POST", f"/orders/{order['id']}/plan")[1] == made
+
+
+def test_a_search_that_waits_in_the_queue_has_not_failed(owner, order, new_id):
+    made = owner("POST", f"/orders/{order['id']}/plan")[1]
+    key = new_id()
+    owner("PUT", f"/lay-runs/{key}", {"plan": made["id"]})
+    LayRun._base_manager.filter(pk=key).update(changed_at=timezone.now() - timedelta(minutes=20))
+    assert owner("GET", f"/lay-runs/{key}")[1]["state"] == "queued"
+
+
+@pytest.mark.django_db(transaction=True)
+def test_a_child_that_breaks_off_is_not_called_done_and_its_lay_stays(owner, order, new_id, monkeypatch):
+    made = owner("POST", f"/orders/{order['id']}/plan")[1]
+    whole = list(search_lay(PlanRun._base_manager.get(pk=made["id"]).job, 5, 1))
+    cut_short = [line for line in whole if line and "plan" not in line]
+    monkeypatch.setattr("shop.plans.tasks.search_lay", lambda *_, **__: (line for line in cut_short))
+    key = new_id()
+    owner("PUT", f"/lay-runs/{key}", {"plan": made["id"]})
+    improve_lay(lay_run=key)
+    run = owner("GET", f"/lay-runs/{key}")[1]
+    assert run["state"] == "failed"
+    assert run["lay"]["length_mm"] < made["plan"]["lay"]["length_mm"]
+    assert owner("POST", f"/orders/{order['id']}/plan")[1]["plan"]["lay"] == run["lay"]
 
 
 def test_a_search_child_ends_when_its_worker_is_gone(order, owner):

@@ -16,7 +16,6 @@ export type Plan = Schemas["PlanOut"];
 export type Mark = Schemas["MarkOut"];
 export type Piece = Schemas["PieceOut"];
 export type Lay = Schemas["LayOut"];
-export type LayRun = Schemas["LayRunOut"];
 export type Point = Schemas["PointOut"];
 
 const path = (id: string) => ({ params: { path: { id } } });

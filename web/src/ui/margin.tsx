@@ -9,6 +9,15 @@ import { Length } from "./length";
 const LEVELS: Record<string, string> = { waist: "Waist", hip: "Hip", thigh: "Thigh", knee: "Knee", hem: "Hem" };
 const STATION: Record<string, string> = { measurements: "measure", garments: "design", cloth: "cloth" };
 
+/** A station's sheet with its margin at the right; below it on a phone, where the page scrolls as one. */
+export function WithMargin({ children }: { children: ReactNode }) {
+  return (
+    <Box height={{ md: "100%" }} display="flex" flexDirection={{ base: "column", md: "row" }} minHeight="0">
+      {children}
+    </Box>
+  );
+}
+
 /** The column at the right: what the numbers mean now. */
 export function Margin({ children }: { children: ReactNode }) {
   return (

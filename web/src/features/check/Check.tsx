@@ -4,7 +4,7 @@ import type { Plan } from "../../api/shop";
 import { boxOf, pathOf, sideBySide } from "../../drawing/frame";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
-import { Findings, Ledger, Margin } from "../../ui/margin";
+import { Findings, Ledger, Margin, WithMargin } from "../../ui/margin";
 
 const flat = ([x = 0, y = 0]: readonly number[]): [number, number] => [x, y];
 /** The edges a check speaks of, or the level it is taken at. */
@@ -27,7 +27,7 @@ export function Check({ plan }: { plan: Plan }) {
   const [open, setOpen] = useState(checks[0]?.code ?? "");
   const wrong = checks.filter((check) => !check.ok).length;
   return (
-    <Box height={{ md: "100%" }} display="flex" flexDirection={{ base: "column", md: "row" }} minHeight="0">
+    <WithMargin>
       <Box
         flex="1"
         minWidth="0"
@@ -86,7 +86,7 @@ export function Check({ plan }: { plan: Plan }) {
         <Ledger plan={plan} unit={unit} />
         <Findings plan={plan} />
       </Margin>
-    </Box>
+    </WithMargin>
   );
 }
 

@@ -5,7 +5,7 @@ import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
 import { field, Label } from "../../ui/field";
 import { Length } from "../../ui/length";
-import { Bought, Findings, Margin, ToBuy, Unworkable } from "../../ui/margin";
+import { Bought, Findings, Margin, ToBuy, Unworkable, WithMargin } from "../../ui/margin";
 import { StaleEdit } from "../../ui/stale";
 import { Says } from "../../ui/words";
 
@@ -23,7 +23,7 @@ export function ClothStation({ order, plan, error }: { order: Order; plan: Plan 
   const unit = (plan?.unit ?? "in") as Unit;
   const keep = (changes: Partial<Cloth>) => put.keep((now) => ({ ...now, ...changes }));
   return (
-    <Box height={{ md: "100%" }} display="flex" flexDirection={{ base: "column", md: "row" }} minHeight="0">
+    <WithMargin>
       <Box
         flex="1"
         minWidth="0"
@@ -102,7 +102,7 @@ export function ClothStation({ order, plan, error }: { order: Order; plan: Plan 
         {plan && !error && <ToBuy plan={plan} unit={unit} />}
         {plan && !error && <Findings plan={plan} />}
       </Margin>
-    </Box>
+    </WithMargin>
   );
 }
 

@@ -3,7 +3,7 @@ import { type Garment, type Order, type Plan, usePutGarment } from "../../api/sh
 import type { Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
-import { Findings, Ledger, Margin, Unworkable } from "../../ui/margin";
+import { Findings, Ledger, Margin, Unworkable, WithMargin } from "../../ui/margin";
 import { StaleEdit } from "../../ui/stale";
 import { LiveDraft } from "./LiveDraft";
 import { GROUPS, type Row, STYLES } from "./words";
@@ -26,7 +26,7 @@ export function Design({ order, plan, error }: { order: Order; plan: Plan | unde
     });
 
   return (
-    <Box height={{ md: "100%" }} display="flex" flexDirection={{ base: "column", md: "row" }} minHeight="0">
+    <WithMargin>
       <Box flex="1" minWidth="0" minHeight="0" display="flex" flexDirection={{ base: "column", lg: "row" }}>
         <Box
           flex={{ lg: "0 0 400px" }}
@@ -67,7 +67,7 @@ export function Design({ order, plan, error }: { order: Order; plan: Plan | unde
         {plan && !error && <Ledger plan={plan} unit={unit} />}
         {plan && !error && <Findings plan={plan} />}
       </Margin>
-    </Box>
+    </WithMargin>
   );
 }
 

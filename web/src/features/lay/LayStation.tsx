@@ -5,7 +5,7 @@ import { Cloth } from "../../drawing/Cloth";
 import { dartsOf, PieceOn, panelName } from "../../drawing/PieceOn";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
-import { Findings, Margin, ToBuy } from "../../ui/margin";
+import { Findings, Margin, ToBuy, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { useSize } from "../../ui/size";
 import { Says } from "../../ui/words";
@@ -56,7 +56,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
   };
   const pieces = new Map(plan.pieces.map((piece) => [piece.id, piece]));
   return (
-    <Box height={{ md: "100%" }} display="flex" flexDirection={{ base: "column", md: "row" }} minHeight="0">
+    <WithMargin>
       <Box
         flex="1"
         minWidth="0"
@@ -130,7 +130,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
         <Rivals lay={lay} unit={unit} used={plan.yardage?.utilisation ?? 0} />
         <Findings plan={plan} />
       </Margin>
-    </Box>
+    </WithMargin>
   );
 }
 

@@ -27,7 +27,6 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
   );
   const at = Math.min(Math.max(call, 1), marks.length);
   const mark = marks[at - 1]!;
-  const go = setCall;
   const drawing = useRef<HTMLDivElement>(null);
   useEffect(() => drawing.current?.focus({ preventScroll: true }), []);
   useEffect(() => localStorage.setItem(`call:${order.id}`, String(at)), [at, order.id]);
@@ -47,7 +46,7 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
 
   const buttons = (
     <Box display="flex" gap="8">
-      <Press flex="1" minHeight="64px" paddingInline="8" disabled={at === 1} onClick={() => go(at - 1)}>
+      <Press flex="1" minHeight="64px" paddingInline="8" disabled={at === 1} onClick={() => setCall(at - 1)}>
         {words.previous}
       </Press>
       <Press
@@ -56,7 +55,7 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
         paddingInline="8"
         kind="main"
         disabled={at === marks.length}
-        onClick={() => go(at + 1)}
+        onClick={() => setCall(at + 1)}
       >
         {words.next}
       </Press>
@@ -99,7 +98,7 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
           </Box>
         )}
         {list ? (
-          <AllCalls marks={marks} at={at} unit={unit} go={go} close={() => setList(false)} />
+          <AllCalls marks={marks} at={at} unit={unit} go={setCall} close={() => setList(false)} />
         ) : (
           <Box
             ref={drawing}
@@ -154,7 +153,7 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
           )}
           {wide && at === 1 && (
             <chakra.p color="ink2" fontSize="16px" marginTop="12">
-              {words.front}
+              {plan.fold === "open" ? words.open : words.folded}
             </chakra.p>
           )}
           {at === marks.length && (

@@ -5,7 +5,7 @@ import { type Order, type Plan, type Point, usePoints, usePutReading } from "../
 import type { Unit } from "../../lengths/units";
 import { Entry } from "../../ui/entry";
 import { Length } from "../../ui/length";
-import { Findings, Ledger, Margin, Unworkable } from "../../ui/margin";
+import { Findings, Ledger, Margin, Unworkable, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { Figure } from "./Figure";
 
@@ -33,7 +33,7 @@ function Session({ order, plan, error, points }: SessionProps) {
   const next = () => (at + 1 < points.length ? setAt(at + 1) : void onward(`/orders/${order.id}/design`));
 
   return (
-    <Box height={{ md: "100%" }} display="flex" flexDirection={{ base: "column", md: "row" }} minHeight="0">
+    <WithMargin>
       <Box
         flex="1"
         minHeight="0"
@@ -91,7 +91,7 @@ function Session({ order, plan, error, points }: SessionProps) {
         {plan && !error && <Ledger plan={plan} unit={unit} />}
         {plan && !error && <Findings plan={plan} />}
       </Margin>
-    </Box>
+    </WithMargin>
   );
 }
 
