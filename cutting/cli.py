@@ -9,6 +9,7 @@ from cutting.errors import CuttingError, refuse
 from cutting.export import plan_to_svg, plan_to_text
 from cutting.formats import plan_to_wire, problems_to_wire, read_job_text
 from cutting.plan import Plan, plan
+from cutting.searching import shortened
 
 FORMATS = ("json", "svg")
 
@@ -42,7 +43,8 @@ def main(words: list[str]) -> int:
         if unknown:
             raise refuse("job.later", "--formats", word=unknown[0], offered=", ".join(FORMATS))
         text = sys.stdin.buffer.read() if asked.job == "-" else Path(asked.job).read_bytes()
-        made = plan(read_job_text(text))
+        job = read_job_text(text)
+        made = shortened(plan(job), job.seconds, job.seed)
     except CuttingError as error:
         wire = problems_to_wire(error)
         if asked.json:

@@ -20,12 +20,15 @@ class GarmentAsk:
 
 @dataclass(frozen=True)
 class Job:
-    """One client's measurements, the garments, the cloth; numbers are shown in `unit`."""
+    """One client's measurements, the garments, the cloth; numbers are shown in `unit`.
+
+    `seconds` and `seed` are for a search for a shorter lay; without time there is none.
+    """
 
     unit: Unit
     body: Body
     garments: tuple[GarmentAsk, ...]
     cloth: Cloth
     client: str = ""
-    seconds: float = 5.0
+    seconds: float = 0.0
     seed: int = 1

@@ -20,17 +20,21 @@ from cutting.lengths import INCH_MM, Fixed, found
 from cutting.pieces import Piece, Tape
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.1.0"
+CORE = "0.2.0"
 
 
 @dataclass(frozen=True)
 class Mark:
-    """One call at the table: the step, its tape in the draft frame, and on the cloth where there is a lay."""
+    """One call at the table: the step, its tape in the draft frame, and on the cloth where there is a lay.
+
+    `placing` is the number of the placement it is chalked on, from 0.
+    """
 
     garment: str
     step: Step
     tape: Tape
     on_cloth: tuple[tuple[float, float], tuple[float, float]] | None
+    placing: int | None = None
 
 
 @dataclass(frozen=True)
@@ -63,9 +67,12 @@ class Plan:
 
 
 def plan(job: Job, by_width: bool = True) -> Plan:
-    """Plan a job. Raises CuttingError with every garment's problems where a draft cannot be made."""
+    """Plan a job. Raises CuttingError with every garment's problems where a draft cannot be made.
+
+    The table of widths takes longer than all the rest: without `by_width` it is left empty.
+    """
     garments = _draft(job)
-    items = {fold: tuple(items_for(_pieces(garments, fold), fold, job.cloth.one_way)) for fold in FOLDS}
+    items = _items(job, garments)
     fold, lays = _lay(items, job.cloth)
     pieces = tuple(_pieces(garments, fold))
     depth = fold_depth(job.cloth, fold)
@@ -84,6 +91,11 @@ def plan(job: Job, by_width: bool = True) -> Plan:
         job, garments, fold, depth, pieces, marks, tuple(rows), lays, open_lays.lay.length if open_lays else None,
         bought, table, tuple(checks), tuple(sorted(findings, key=lambda f: ("stop", "warn", "note").index(f.weight))),
     )  # fmt: skip
+
+
+def widths(job: Job) -> tuple[WidthRow, ...]:
+    """What the job's pieces need on cloth of each standard width, folded and open. Raises CuttingError as `plan`."""
+    return _by_width(_items(job, _draft(job)), job)
 
 
 def with_lay(made: Plan, lay: Lay) -> Plan:
@@ -115,6 +127,10 @@ def _draft(job: Job) -> tuple[Garment, ...]:
     if problems:
         raise CuttingError(*problems)
     return tuple(drafted)
+
+
+def _items(job: Job, garments: tuple[Garment, ...]) -> dict[Fold, tuple[Item, ...]]:
+    return {fold: tuple(items_for(_pieces(garments, fold), fold, job.cloth.one_way)) for fold in FOLDS}
 
 
 def _pieces(garments: tuple[Garment, ...], fold: str) -> list[Piece]:
@@ -177,23 +193,36 @@ def _cloth_findings(
 
 
 def place_marks(garments: tuple[Garment, ...], lay: Lay | None) -> tuple[Mark, ...]:
-    """Every call in the order of the table; with a lay, each panel starts from where its lines lie on the cloth."""
+    """Every call in the order of the table; with a lay, each panel starts from where its lines lie on the cloth.
+
+    On open cloth a pair lies there twice: the second is traced from the first, turned over, along lines of its own.
+    """
     marks: list[Mark] = []
+    folded = lay is not None and lay.fold != "open"
     for garment in garments:
-        placed = {p.piece: p for p in reversed(lay.placements)} if lay else {}
-        before = ""
-        folded = lay is not None and lay.fold != "open"
-        for step, tape in garment.tapes(band_on_fold=folded):
-            placement = placed.get(f"{garment.id}.{step.panel}")
-            if step.panel != before and placement is not None and lay is not None:
-                marks += _anchors(garment, step, tape, placement, folded)
-            before = step.panel
-            on_cloth = None
-            if placement is not None:
+        tapes = garment.tapes(band_on_fold=folded)
+        for name in dict.fromkeys(step.panel for step, _ in tapes):
+            of_panel = [pair for pair in tapes if pair[0].panel == name]
+            places = _places(lay, f"{garment.id}.{name}")
+            if places:
+                marks += _anchors(garment, *of_panel[0], *places[0], folded)
+            for step, tape in of_panel:
+                if not places:
+                    marks.append(Mark(garment.id, step, tape, None))
+                    continue
+                number, placement = places[0]
                 shift = _band_shift(garment, step, folded)
                 on_cloth = (placement.point(tape.start.plus(shift)), placement.point(tape.end.plus(shift)))
-            marks.append(Mark(garment.id, step, tape, on_cloth))
+                marks.append(Mark(garment.id, step, tape, on_cloth, number))
+            for number, placement in places[1:]:
+                marks += _anchors(garment, *of_panel[0], number, placement, folded, twin=True)
     return tuple(marks)
+
+
+def _places(lay: Lay | None, piece: str) -> list[tuple[int, Placement]]:
+    """Where a piece lies, with the number of each placement; the one that is not mirrored first."""
+    placed = enumerate(lay.placements) if lay else ()
+    return sorted((pair for pair in placed if pair[1].piece == piece), key=lambda pair: (pair[1].mirrored, pair[0]))
 
 
 def _band_shift(garment: Garment, step: Step, folded: bool) -> Point:
@@ -201,7 +230,9 @@ def _band_shift(garment: Garment, step: Step, folded: bool) -> Point:
     return Point(-garment.ask.band_depth.mm, 0) if step.panel == "band" and folded else Point(0, 0)
 
 
-def _anchors(garment: Garment, first: Step, tape: Tape, placement: Placement, folded: bool) -> list[Mark]:
+def _anchors(
+    garment: Garment, first: Step, tape: Tape, number: int, placement: Placement, folded: bool, twin: bool = False
+) -> list[Mark]:
     """Where the panel's guide line and top line lie on the cloth: from the fold and from the cut end."""
     on_cloth = garment.ask.marking == "on-cloth"
     panel = garment.panels[first.panel]
@@ -226,6 +257,7 @@ def _anchors(garment: Garment, first: Step, tape: Tape, placement: Placement, fo
             continue  # the fold itself is its guide
         back = corner.plus(away, -1)
         length = found(size, "lay_place")
-        step = Step(first.panel, "place", code, back, corner, length, datum, along)
-        marks.append(Mark(garment.id, step, Tape(back, corner, length), (start, (x, y))))
+        called = f"second_{code}" if twin else code
+        step = Step(first.panel, "place", called, back, corner, length, datum, along)
+        marks.append(Mark(garment.id, step, Tape(back, corner, length), (start, (x, y)), number))
     return marks

@@ -12,12 +12,11 @@ import sys
 import time
 from typing import Any
 
-from cutting.cloth import fold_depth
 from cutting.formats import plan_to_wire, read_job
 from cutting.formats.plan_v1 import lay_to_wire
-from cutting.lay import Lay, items_for
-from cutting.lay.search import improve
+from cutting.lay import Lay
 from cutting.plan import plan, with_lay
+from cutting.searching import search
 
 MEMORY = 2 * 1024**3
 EVERY = 0.3
@@ -38,15 +37,12 @@ def main() -> int:
     """Run one search; 0 when it ended by itself."""
     resource.setrlimit(resource.RLIMIT_AS, (MEMORY, MEMORY))
     asked = json.loads(sys.stdin.buffer.readline())
-    first = plan(read_job(asked["job"]), by_width=True)
+    first = plan(read_job(asked["job"]), by_width=False)
     if first.lays is None:
         return 0
-    fold, one_way = first.fold, first.job.cloth.one_way
-    items = items_for(list(first.pieces), fold, one_way)
     best: Lay | None = None
-    end, spoke = time.monotonic() + asked["seconds"], 0.0
-    step = None
-    for step in improve(items, fold, fold_depth(first.job.cloth, fold), first.lays.lay.length, asked["seed"]):
+    spoke, step = 0.0, None
+    for step in search(first, asked["seconds"], asked["seed"], wanted=lambda: not _left_alone()):
         now = time.monotonic()
         if step.lay is not None:
             best = step.lay
@@ -56,8 +52,6 @@ def main() -> int:
         elif now - spoke > EVERY:
             _say(tried=step.tried, to_try=step.to_try)
             spoke = now
-        if now > end or _left_alone():
-            break
     if step is not None:
         found = plan_to_wire(with_lay(first, best)) if best is not None else None
         _say(tried=step.tried, to_try=step.to_try, plan=found)

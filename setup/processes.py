@@ -33,6 +33,10 @@ def ensure(name: str, command: list[str], environment: dict[str, str]) -> bool:
         command, cwd=ROOT, env=environment, stdin=subprocess.DEVNULL, stdout=log, stderr=log, start_new_session=True
     )
     (RUN / f"{name}.pid").write_text(str(process.pid))
+    for _ in range(100):  # the system shows a new process's command a moment after it was started
+        if alive(name) or process.poll() is not None:
+            break
+        time.sleep(0.01)
     return True
 
 

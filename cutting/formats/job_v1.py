@@ -79,7 +79,7 @@ class JobIn(Strict):
     measurements: dict[str, Size]
     garments: list[GarmentIn]
     cloth: ClothIn
-    lay: LayIn = LayIn()
+    lay: LayIn | None = None
 
 
 def read_job_text(text: str | bytes) -> Job:
@@ -157,11 +157,12 @@ def read_job(raw: Any) -> Job:
     body = _body(job, problems)
     garments = _garments(job, problems)
     cloth = _cloth(job, problems)
-    if not 0 <= job.lay.seconds <= 600:
+    lay = job.lay or LayIn(seconds=0)
+    if not 0 <= lay.seconds <= 600:
         problems.append(Problem("lay.seconds", "lay.seconds"))
     if problems or cloth is None:
         raise CuttingError(*problems)
-    return Job(job.unit, body, garments, cloth, job.client.name, float(job.lay.seconds), job.lay.seed)
+    return Job(job.unit, body, garments, cloth, job.client.name, float(lay.seconds), lay.seed)
 
 
 def _shape_problems(error: ValidationError, raw: dict[str, Any]) -> list[Problem]:

@@ -11,7 +11,7 @@ from cutting.lay import Lays
 from cutting.ledger import Row
 from cutting.lengths import Length, Unit, show
 from cutting.pieces import Panel, Piece
-from cutting.plan import CORE, Mark, Plan
+from cutting.plan import CORE, Mark, Plan, WidthRow
 from cutting.words import (
     check_labels,
     check_say,
@@ -107,6 +107,7 @@ class MarkOut(Wire):
     reason: str
     local_mm: tuple[XY, XY]
     cloth_mm: tuple[XY, XY] | None
+    placing: int | None
     waits: str
 
 
@@ -302,7 +303,8 @@ def _mark(number: int, mark: Mark, unit: Unit) -> MarkOut:
         name=words.name, say=f"{words.name}: {shown.text} from {start}, {along}", from_=start, along=along,
         formula=formula(mark.tape.length, unit), with_=with_numbers(mark.tape.length, unit), shown=shown.text,
         exact=shown.exact, reads_mm=_mm(mark.tape.length.mm), reason=words.reason,
-        local_mm=(_xy(mark.tape.start), _xy(mark.tape.end)), cloth_mm=cloth, waits=mark.step.waits,
+        local_mm=(_xy(mark.tape.start), _xy(mark.tape.end)), cloth_mm=cloth, placing=mark.placing,
+        waits=mark.step.waits,
     )  # fmt: skip
 
 
@@ -343,6 +345,11 @@ def lay_to_wire(lays: Lays, open_length: float | None) -> LayOut:
     )  # fmt: skip
 
 
+def widths_to_wire(rows: tuple[WidthRow, ...]) -> list[WidthOut]:
+    """The table of widths as the wire has it."""
+    return [WidthOut(width_mm=r.width, fold=r.fold, length_mm=r.length, buy_mm=r.buy) for r in rows]
+
+
 def to_model(plan: Plan) -> PlanOut:
     """The whole plan as the wire has it."""
     unit = plan.job.unit
@@ -355,10 +362,9 @@ def to_model(plan: Plan) -> PlanOut:
     bought = plan.yardage
     out = None
     if bought is not None and plan.lays is not None:
-        widths = [WidthOut(width_mm=r.width, fold=r.fold, length_mm=r.length, buy_mm=r.buy) for r in plan.by_width]
         out = YardageOut(
             length_mm=_mm(bought.length), buy_mm=_mm(bought.buy), formula=yardage_formula(bought, unit),
-            utilisation=round(plan.lays.utilisation, 4), by_width=widths,
+            utilisation=round(plan.lays.utilisation, 4), by_width=widths_to_wire(plan.by_width),
         )  # fmt: skip
     return PlanOut(
         unit=unit, fold=plan.fold, numbers=numbers,

@@ -23,18 +23,19 @@ def crossings(polyline: Sequence[Point], start: Point, direction: Point, extend:
     """
     found: list[Crossing] = []
     last = len(polyline) - 2
+    dx, dy = direction.across, direction.down
+    # How far each point lies to the side of the line; a segment crosses where this passes through nothing.
+    aside = [dx * (p.down - start.down) - dy * (p.across - start.across) for p in polyline]
     for k in range(last + 1):
-        a, b = polyline[k], polyline[k + 1]
-        step = b.minus(a)
-        slope = direction.cross(step)
+        slope = aside[k + 1] - aside[k]
         if abs(slope) < 1e-12:
             continue
-        away = a.minus(start)
-        share = away.cross(direction) / slope
+        share = -aside[k] / slope
         low = -1e9 if extend and k == 0 else -1e-9
         high = 1e9 if extend and k == last else 1 + 1e-9
         if low <= share <= high:
-            found.append(Crossing(away.cross(step) / slope, unit(step)))
+            step = polyline[k + 1].minus(polyline[k])
+            found.append(Crossing(polyline[k].minus(start).cross(step) / slope, unit(step)))
     return sorted(found, key=lambda one: one.at)
 
 

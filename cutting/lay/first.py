@@ -32,7 +32,9 @@ def rivals(items: Sequence[Item], cloth: Cloth, fold: str) -> Lays | None:
     depth = fold_depth(cloth, fold)
     one, block = one_pass(items, fold, depth), habit(items, fold, depth)
     # Pieces on the fold have only one place across: laid first, others find room beside them.
-    fold_first = fit(sorted(items, key=lambda item: (item.piece.folds is None, -item.area)), fold, depth)
+    on_fold = any(item.variants[0].on_fold for item in items)
+    order = sorted(items, key=lambda item: (not item.variants[0].on_fold, -item.area))
+    fold_first = fit(order, fold, depth) if on_fold else None
     valid = [lay for lay in (one, block, fold_first) if lay is not None]
     if not valid:
         return None

@@ -44,7 +44,12 @@ class Table:
         done: list[tuple[Variant, float, float]] = []
         placements: list[Placement] = []
         for item, variant, y, x in self.placed:
-            touch = max([0.0, *(_touch(other, oy, ox, variant, y) for other, oy, ox in done)])
+            touch = 0.0
+            # Nothing is touched beyond its own far end: from the farthest on, most need no exact look.
+            for other, oy, ox in sorted(done, key=lambda one: -(one[2] + one[0].width)):
+                if ox + other.width <= touch:
+                    break
+                touch = max(touch, _touch(other, oy, ox, variant, y))
             exact = min(x, touch + GAP) if done else 0.0
             done.append((variant, y, exact))
             origin = exact - variant.origin[0], y - variant.origin[1]

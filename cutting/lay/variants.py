@@ -38,21 +38,19 @@ class Variant:
     def profile(self) -> tuple[Floats, Floats]:
         """For each cell across: the least and the greatest x of the outline there."""
         cells = max(1, ceil(self.depth / CELL - 1e-9))
-        low, high = np.full(cells, np.inf), np.full(cells, -np.inf)
         bounds = np.arange(cells + 1) * CELL
-        points = self.polygon
-        for (x1, y1), (x2, y2) in zip(points, np.roll(points, -1, axis=0), strict=True):
-            if y1 > y2:
-                x1, y1, x2, y2 = x2, y2, x1, y1
-            first, last = min(int(y1 / CELL), cells - 1), min(int(y2 / CELL), cells - 1)
-            for k in range(first, last + 1):
-                if y2 - y1 < 1e-9:
-                    ends: tuple[float, float] = (x1, x2)
-                else:
-                    a, b = max(y1, bounds[k]), min(y2, bounds[k + 1])
-                    slope = (x2 - x1) / (y2 - y1)
-                    ends = (x1 + (a - y1) * slope, x1 + (b - y1) * slope)
-                low[k], high[k] = min(low[k], *ends), max(high[k], *ends)
+        start, end = self.polygon, np.roll(self.polygon, -1, axis=0)
+        (x1, y1), (x2, y2) = start.T[:, :, None], end.T[:, :, None]
+        # Between two bounds every edge is straight: its extremes are its corners and where it crosses the bounds.
+        across = (np.minimum(y1, y2) <= bounds) & (bounds <= np.maximum(y1, y2)) & (y1 != y2)
+        with np.errstate(divide="ignore", invalid="ignore"):
+            xs = x1 + (bounds - y1) / (y2 - y1) * (x2 - x1)
+        least = np.where(across, xs, np.inf).min(axis=0)
+        most = np.where(across, xs, -np.inf).max(axis=0)
+        low, high = np.minimum(least[:-1], least[1:]), np.maximum(most[:-1], most[1:])
+        cell = np.minimum((start[:, 1] / CELL).astype(int), cells - 1)
+        np.minimum.at(low, cell, start[:, 0])
+        np.maximum.at(high, cell, start[:, 0])
         return low, high
 
 

@@ -85,8 +85,17 @@ _BAND: dict[str, tuple[str, str]] = {
 }  # fmt: skip
 
 
+_SECOND: dict[str, tuple[str, str]] = {
+    "second_guide": ("Second {panel}, guide line", "Lay the cut {panel} here with its other face up and trace it: left and right mirror each other."),
+    "second_top_line": ("Second {panel}, top line", "The cut {panel}'s top line lies on it; trace the whole outline, then its notches and darts."),
+}  # fmt: skip
+
+
 def mark_words(panel: str, code: str) -> Words:
     """The name of a mark and the reason for it."""
+    if code in _SECOND:
+        name, reason = (text.format(panel=panel) for text in _SECOND[code])
+        return Words(name, reason)
     own = {"back": _BACK, "band": _BAND}.get(panel, {})
     name, reason = own.get(code) or _FRONT[code]
     return Words(name, reason)

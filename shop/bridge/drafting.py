@@ -4,23 +4,29 @@ from typing import Any, TypeAlias
 
 from cutting.errors import CuttingError
 from cutting.formats import plan_to_wire, read_job
-from cutting.formats.plan_v1 import LayOut, PlanOut
+from cutting.formats.plan_v1 import LayOut, PlanOut, WidthOut, widths_to_wire
 from cutting.lay import Lay, Placement
-from cutting.plan import CORE, plan, with_lay
+from cutting.plan import CORE, plan, widths, with_lay
 from shop.bridge.problems import CoreRefusal
 
 CORE_VERSION = CORE
 # The wire's shapes, for the API to describe.
 PlanShape: TypeAlias = PlanOut
 LayShape: TypeAlias = LayOut
+WidthShape: TypeAlias = WidthOut
 
 
 def make_plan(job: dict[str, Any]) -> dict[str, Any]:
-    """The plan of a job as the wire has it. Raises CoreRefusal with every problem."""
+    """The plan of a job as the wire has it, without its table of widths. Raises CoreRefusal with every problem."""
     try:
-        return plan_to_wire(plan(read_job(job)))
+        return plan_to_wire(plan(read_job(job), by_width=False))
     except CuttingError as error:
         raise CoreRefusal(error, job.get("unit", "in")) from None
+
+
+def make_widths(job: dict[str, Any]) -> list[dict[str, Any]]:
+    """What the pieces of a planned job need on other widths: several times the work of the plan itself."""
+    return [row.model_dump() for row in widths_to_wire(widths(read_job(job)))]
 
 
 def check_part(unit: str, garment: dict[str, Any] | None = None, cloth: dict[str, Any] | None = None) -> None:
@@ -41,7 +47,7 @@ def check_part(unit: str, garment: dict[str, Any] | None = None, cloth: dict[str
 
 def plan_with_lay(job: dict[str, Any], lay: dict[str, Any]) -> dict[str, Any]:
     """The plan of a job on a lay that was found for it, checked anew."""
-    made = plan(read_job(job))
+    made = plan(read_job(job), by_width=False)
     section = lay["sections"][0]
     placements = tuple(
         Placement(p["piece"], p["copies"], tuple(p["layers"]), p["x_mm"], p["y_mm"], p["turned"], p["mirrored"])

@@ -2,14 +2,16 @@
 
 import hashlib
 import json
+from datetime import timedelta
 from typing import Any
 from uuid import UUID, uuid4
 
 from django.db import IntegrityError, transaction
+from django.utils import timezone
 
 from shop.accounts.models import User
 from shop.accounts.writing import own
-from shop.bridge.drafting import CORE_VERSION, make_plan
+from shop.bridge.drafting import CORE_VERSION, make_plan, make_widths
 from shop.clients.queries import readings
 from shop.cloths.actions import FIELDS, job_part
 from shop.orders.models import Order
@@ -18,6 +20,8 @@ from shop.plans.models import LayRun, PlanRun
 from shop.plans.tasks import improve_lay
 
 SECONDS = 5
+DEAD = timedelta(seconds=5)
+"""A search that said nothing for so long has no worker."""
 
 
 def job_of(actor: User, order: Order) -> dict[str, Any]:
@@ -61,6 +65,15 @@ def plan_order(*, actor: User, order: Order) -> PlanRun:
     return made
 
 
+def widths_of(*, actor: User, plan_run: UUID) -> list[dict[str, Any]]:
+    """What the pieces of a plan need on cloth of other widths: worked out once, then kept."""
+    run = own(PlanRun, actor, plan_run)
+    if run.widths is None:
+        run.widths = make_widths(run.job)
+        PlanRun.of(actor.workshop).filter(pk=run.id).update(widths=run.widths)
+    return list(run.widths)
+
+
 def start_lay_run(*, actor: User, id: UUID, plan_run: UUID) -> LayRun:
     """Queue a search for a shorter lay; the same id again is the same search."""
     with transaction.atomic():
@@ -75,8 +88,10 @@ def start_lay_run(*, actor: User, id: UUID, plan_run: UUID) -> LayRun:
 
 
 def stop_lay_run(*, actor: User, id: UUID) -> LayRun:
-    """Ask a search to end; what it found stays."""
+    """Ask a search to end; what it found stays. One that nobody works at any more ends here."""
     run = own(LayRun, actor, id)
-    LayRun.of(actor.workshop).filter(pk=run.id).update(stop_asked=True)
+    asked = LayRun.of(actor.workshop).filter(pk=run.id)
+    asked.update(stop_asked=True)
+    asked.filter(state=LayRun.RUNNING, changed_at__lt=timezone.now() - DEAD).update(state=LayRun.STOPPED)
     run.refresh_from_db()
     return run

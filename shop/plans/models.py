@@ -7,12 +7,16 @@ from shop.orders.models import Order
 
 
 class PlanRun(WorkshopRow):
-    """A plan with the job it was made from. Never changed; holds measurements but no name or contact."""
+    """A plan with the job it was made from. Never changed; holds measurements but no name or contact.
+
+    `widths`, the same pieces on other cloth, is worked out when it is first asked for.
+    """
 
     order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
     job_hash = models.CharField(max_length=64)
     job = models.JSONField()
     plan = models.JSONField()
+    widths = models.JSONField(null=True)
 
     class Meta:
         constraints = [models.UniqueConstraint(fields=["order", "job_hash"], name="one_plan_a_job")]

@@ -10,8 +10,9 @@ from shop.accounts.models import User
 from shop.accounts.writing import own
 from shop.plans.models import LayRun, PlanRun
 
-SILENT = timedelta(seconds=30)
-"""A running search that has said nothing for so long was broken off; one in the queue may wait longer."""
+SILENT = timedelta(minutes=3)
+"""A running search speaks several times a second. One whose worker died is taken up by another within two minutes;
+one that is silent for longer was broken off."""
 
 
 def lay_run(actor: User, id: UUID) -> LayRun:

@@ -1,4 +1,4 @@
-"""What the queue does: improve a lay in a supervised child process, telling the row how far it has come."""
+"""What the queue does: improve a lay in a supervised child process, and take up what a dead worker left."""
 
 from contextlib import closing
 from typing import Any
@@ -29,14 +29,32 @@ def improve_lay(*, lay_run: str) -> None:
         for line in lines:
             if line is not None:
                 ended = ended or "plan" in line
-                changes = {key: line[key] for key in ("tried", "to_try", "lay", "plan") if line.get(key) is not None}
-                _tell(rows, run, **changes)
+                _tell(rows, run, **_news(run, line))
             if rows.values_list("stop_asked", flat=True).get():
                 stopped = True
                 break
     if run.lay is not None and run.plan is None:
         _tell(rows, run, plan=plan_with_lay(run.plan_run.job, run.lay))
     _tell(rows, run, state=LayRun.STOPPED if stopped else LayRun.DONE if ended else LayRun.FAILED)
+
+
+@app.periodic(cron="* * * * *")
+@app.task(name="take_up_again", queue="lay", queueing_lock="take_up_again")
+async def take_up_again(timestamp: int, silent: float = 30) -> None:
+    """Put the searches of workers that were killed back on the queue: those without a sign of life for `silent` s."""
+    for job in await app.job_manager.get_stalled_jobs(queue="lay", seconds_since_heartbeat=silent):
+        await app.job_manager.retry_job(job)
+
+
+def _news(run: LayRun, line: dict[str, Any]) -> dict[str, Any]:
+    """What a line of the child changes: a search taken up again begins anew, but keeps the shorter lay it had."""
+    changes: dict[str, Any] = {key: line[key] for key in ("tried", "to_try") if key in line}
+    lay, plan = line.get("lay"), line.get("plan")
+    if lay and (run.lay is None or lay["length_mm"] < run.lay["length_mm"]):
+        changes["lay"] = lay
+    if plan and (run.plan is None or plan["lay"]["length_mm"] < run.plan["lay"]["length_mm"]):
+        changes["plan"] = plan
+    return changes
 
 
 def _tell(rows: Any, run: LayRun, **changes: Any) -> None:

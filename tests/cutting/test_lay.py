@@ -2,16 +2,18 @@
 
 from dataclasses import replace
 from fractions import Fraction
+from math import hypot
 
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
-from shapely.geometry import Polygon
+from shapely.geometry import Polygon, box
 
 from cutting.cloth import Cloth, fold_depth
 from cutting.garments import draft_lower
 from cutting.geometry import Point
 from cutting.lay import faults, items_for, rivals
+from cutting.lay.variants import CELL
 from cutting.pieces import Piece
 from cutting.yardage import yardage
 from tests.jobs import planned
@@ -89,3 +91,32 @@ def test_cloth_to_buy_is_rounded_up_to_what_is_sold():
     assert bought.length == pytest.approx(1000 / 0.98)
     assert bought.buy == pytest.approx(3 * 457.2)
     assert yardage(1000.0, cloth, "cm").buy == pytest.approx(1100)
+
+
+@given(bodies(), asks(), st.booleans(), st.booleans())
+def test_the_profile_of_a_piece_is_its_reach_in_each_strip(body, ask, turned, mirrored):
+    """Against another library: the piece cut into strips 4 mm wide across the cloth."""
+    panel = draft_lower("t", ask.style, "quarter-hip", body, ask).pieces(on_fold=True)[1]
+    items = items_for([panel], "lengthwise-centre", False)
+    variant = next(v for v in items[0].variants if (v.turned, v.mirrored) == (turned, mirrored))
+    whole = Polygon(variant.polygon)
+    low, high = variant.profile
+    assert len(low) == -(-variant.depth // CELL)
+    for k in range(0, len(low), 7):
+        strip = whole.intersection(box(-1, k * CELL, variant.width + 1, min((k + 1) * CELL, variant.depth)))
+        assert low[k] == pytest.approx(strip.bounds[0], abs=1e-6)
+        assert high[k] == pytest.approx(strip.bounds[2], abs=1e-6)
+
+
+def test_on_open_cloth_each_of_a_pair_is_called_where_it_lies():
+    made = planned(cloth={"width": 60, "fold": "open"})
+    called = {mark.placing for mark in made.marks}
+    assert called == set(range(len(made.lays.lay.placements)))
+    for name in ("front", "back"):
+        firsts = [m for m in made.marks if m.step.panel == name and m.step.code.endswith("guide")]
+        assert [m.step.code for m in firsts] == ["guide", "second_guide"]
+        mirrored = [made.lays.lay.placements[m.placing].mirrored for m in firsts]
+        assert mirrored == [False, True]
+    for mark in made.marks:
+        (ax, ay), (bx, by) = mark.on_cloth
+        assert hypot(bx - ax, by - ay) == pytest.approx(mark.tape.length.mm, abs=1e-6)

@@ -128,7 +128,7 @@ def test_a_search_whose_worker_died_is_said_to_have_broken_off(owner, order, new
     made = owner("POST", f"/orders/{order['id']}/plan")[1]
     key = new_id()
     owner("PUT", f"/lay-runs/{key}", {"plan": made["id"]})
-    LayRun._base_manager.filter(pk=key).update(state="running", changed_at=timezone.now() - timedelta(minutes=2))
+    LayRun._base_manager.filter(pk=key).update(state="running", changed_at=timezone.now() - timedelta(minutes=4))
     assert owner("GET", f"/lay-runs/{key}")[1]["state"] == "failed"
     assert owner("POST", f"/orders/{order['id']}/plan")[1] == made
 
@@ -209,7 +209,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     owner("PUT", f"/lay-runs/{run}", {"plan": made["id"]})
     rows = {
         "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run,
-        "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"],
+        "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"], "plans": made["id"],
         "readings": order["sheet"]["readings"][0]["id"],
     }  # fmt: skip
     bodies = {

@@ -9,12 +9,12 @@ from ninja import Field, Router, Schema
 
 from shop.api.auth import person
 from shop.api.routers.clients import ClientOut, SheetOut, client_out, sheet_out
-from shop.bridge.drafting import PlanShape
+from shop.bridge.drafting import PlanShape, WidthShape
 from shop.cloths import actions as cloths
 from shop.cloths.models import Cloth
 from shop.orders import actions, queries
 from shop.orders.models import Garment, Order
-from shop.plans.actions import plan_order
+from shop.plans.actions import plan_order, widths_of
 from shop.plans.queries import best_plan
 
 router = Router(tags=["orders"])
@@ -157,3 +157,9 @@ def plan(request: HttpRequest, id: UUID) -> PlanAnswer:
     """The plan of the order as it stands: made at the first call, found at the next; with its best lay."""
     run = plan_order(actor=person(request), order=queries.order(person(request), id))
     return PlanAnswer(id=run.id, plan=PlanShape.model_validate(best_plan(person(request), run)))
+
+
+@router.get("/plans/{id}/widths", response=list[WidthShape])
+def plan_widths(request: HttpRequest, id: UUID) -> list[dict[str, Any]]:
+    """What the pieces of a plan need on cloth of other widths."""
+    return widths_of(actor=person(request), plan_run=id)

@@ -1,6 +1,6 @@
 """Curves, offsets and crossings, held against scipy and shapely, and against what can be worked out by hand."""
 
-from math import hypot, pi, sqrt
+from math import cos, hypot, pi, sin, sqrt
 
 import pytest
 from hypothesis import given
@@ -8,6 +8,7 @@ from hypothesis import strategies as st
 from scipy.integrate import quad
 from scipy.interpolate import BPoly
 from shapely.geometry import LineString, Polygon
+from shapely.geometry import Point as ShapelyPoint
 
 from cutting.geometry import (
     Cubic,
@@ -132,3 +133,18 @@ def test_vectors(a, b):
     assert a.towards(b, 1) == pytest.approx(b, abs=1e-9)
     assert a.left.dot(a) == pytest.approx(0, abs=1e-6)
     assert a.cross(b) == pytest.approx(-b.cross(a), abs=1e-6)
+
+
+@given(st.lists(points, min_size=2, max_size=9), st.floats(-200, 200), st.floats(0, 2 * pi))
+def test_a_line_meets_a_polyline_where_another_library_says(corners, aside, angle):
+    way = Point(cos(angle), sin(angle))
+    start = Point(0, 0).plus(way.left, aside)
+    polyline = LineString(corners)
+    met = polyline.intersection(LineString([start.plus(way, by) for by in (-2000, 2000)]))
+    found = [hit.at for hit in crossings(corners, start, way)]
+    assert found == sorted(found)
+    assert all(polyline.distance(ShapelyPoint(start.plus(way, at))) < 1e-3 for at in found)
+    for one in getattr(met, "geoms", [met]):
+        if one.geom_type == "Point":
+            at = Point(one.x, one.y).minus(start).dot(way)
+            assert min(abs(at - other) for other in found) < 1e-3

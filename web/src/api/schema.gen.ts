@@ -192,6 +192,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{id}/widths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Plan Widths
+         * @description What the pieces of a plan need on cloth of other widths.
+         */
+        get: operations["shop_api_routers_orders_plan_widths"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/points": {
         parameters: {
             query?: never;
@@ -640,6 +660,8 @@ export interface components {
             name: string;
             /** Panel */
             panel: string;
+            /** Placing */
+            placing: number | null;
             /** Reads Mm */
             reads_mm: number;
             /** Reason */
@@ -873,7 +895,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.1.0
+             * @default 0.2.0
              */
             core: string;
             /** Findings */
@@ -1393,6 +1415,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+        };
+    };
+    shop_api_routers_orders_plan_widths: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WidthOut"][];
                 };
             };
         };

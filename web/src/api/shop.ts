@@ -38,6 +38,16 @@ export const usePlan = (id: string) =>
     staleTime: 60_000,
   });
 
+/** What the same pieces need on cloth of other widths; worked out when it is first asked for. */
+export const useWidths = (plan: string | undefined) =>
+  useQuery({
+    queryKey: ["widths", plan],
+    enabled: plan !== undefined,
+    queryFn: () => told(server.GET("/api/plans/{id}/widths", path(plan!))),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+
 /** After a write to an order: its rows and its plan are asked for anew. */
 function useRefresh(id: string) {
   const memory = useQueryClient();

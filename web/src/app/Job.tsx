@@ -103,7 +103,7 @@ type StationProps = { station: string; order: Order; plan: Plan | undefined; pla
 function Station({ station, order, plan, planId, error }: StationProps) {
   if (station === "measure") return <Measure order={order} plan={plan} error={error} />;
   if (station === "design") return <Design order={order} plan={plan} error={error} />;
-  if (station === "cloth") return <ClothStation order={order} plan={plan} error={error} />;
+  if (station === "cloth") return <ClothStation order={order} plan={plan} planId={planId} error={error} />;
   if (!plan) {
     return (
       <Box padding="24" maxWidth="640px">

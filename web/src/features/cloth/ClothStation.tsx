@@ -5,9 +5,10 @@ import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
 import { field, Label } from "../../ui/field";
 import { Length } from "../../ui/length";
-import { Bought, Findings, Margin, ToBuy, Unworkable, WithMargin } from "../../ui/margin";
+import { Findings, Margin, ToBuy, Unworkable, WithMargin } from "../../ui/margin";
 import { StaleEdit } from "../../ui/stale";
 import { Says } from "../../ui/words";
+import { ByWidth } from "./ByWidth";
 
 const KINDS = ["cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill"];
 const FOLDS = [
@@ -16,8 +17,10 @@ const FOLDS = [
   { value: "open", label: "Open, one layer" },
 ];
 
+type ClothProps = { order: Order; plan: Plan | undefined; planId: string; error: Error | null };
+
 /** Kind and width, the fold drawn from its end, how deep it must be, and what to buy. */
-export function ClothStation({ order, plan, error }: { order: Order; plan: Plan | undefined; error: Error | null }) {
+export function ClothStation({ order, plan, planId, error }: ClothProps) {
   const put = usePutCloth(order.id);
   const cloth = order.cloth;
   const unit = (plan?.unit ?? "in") as Unit;
@@ -93,7 +96,7 @@ export function ClothStation({ order, plan, error }: { order: Order; plan: Plan 
         {plan && (
           <Box display="grid" gap="24" alignContent="start">
             <FoldEnd plan={plan} cloth={cloth} unit={unit} />
-            <ByWidth plan={plan} unit={unit} />
+            <ByWidth plan={planId} unit={unit} />
           </Box>
         )}
       </Box>
@@ -196,58 +199,5 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
         <Says tone="plain">Fold by the widest line: the quick rule would be too shallow.</Says>
       )}
     </figure>
-  );
-}
-
-/** What the same pieces need on other cloth. */
-function ByWidth({ plan, unit }: { plan: Plan; unit: Unit }) {
-  const rows = plan.yardage?.by_width ?? [];
-  const widths = [...new Set(rows.map((row) => row.width_mm))];
-  const cell = {
-    paddingBlock: "4",
-    paddingInline: "8",
-    textAlign: "right",
-    borderBottom: "1px solid {colors.hairline}",
-  } as const;
-  if (!widths.length) return null;
-  const buy = (width: number, fold: string) => rows.find((row) => row.width_mm === width && row.fold === fold)?.buy_mm;
-  return (
-    <chakra.table fontSize="16px" maxWidth="640px" width="100%">
-      <chakra.caption textAlign="left" fontSize="20px" fontWeight={600}>
-        Cloth to buy on other widths, {unit === "in" ? "yards" : "metres"}
-      </chakra.caption>
-      <thead>
-        <tr>
-          <chakra.th {...cell} textAlign="left">
-            width
-          </chakra.th>
-          {widths.map((width) => (
-            <chakra.th key={width} {...cell}>
-              <Length mm={width} unit={unit} bare />
-            </chakra.th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {[
-          ["folded", "lengthwise-centre"],
-          ["open", "open"],
-        ].map(([name, fold]) => (
-          <tr key={fold}>
-            <chakra.th {...cell} textAlign="left" fontWeight="400" scope="row">
-              {name}
-            </chakra.th>
-            {widths.map((width) => {
-              const mm = buy(width, fold!);
-              return (
-                <chakra.td key={width} {...cell}>
-                  {mm == null ? "too narrow" : <Bought mm={mm} unit={unit} />}
-                </chakra.td>
-              );
-            })}
-          </tr>
-        ))}
-      </tbody>
-    </chakra.table>
   );
 }

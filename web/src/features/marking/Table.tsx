@@ -8,8 +8,6 @@ import { TapeOn } from "../../drawing/TapeOn";
 import type { Unit } from "../../lengths/units";
 import { useSize } from "../../ui/size";
 
-const PANELS = ["front", "back", "band"];
-
 type TableProps = {
   order: Order;
   plan: Plan;
@@ -28,7 +26,8 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
   const depth = lay.sections[0]!.depth_mm;
   const pieces = useMemo(() => new Map(plan.pieces.map((piece) => [piece.id, piece])), [plan]);
   const length = lay.length_mm;
-  const mine = lay.placements.find((one) => one.piece === `${mark.garment}.${mark.panel}`)!;
+  const mine = lay.placements[mark.placing!]!;
+  const spans = useMemo(() => callsOf(plan), [plan]);
   const tape = mark.cloth_mm as [XY, XY];
   const focus = useMemo(() => {
     if (whole) return [0, 0, length, depth] as const;
@@ -37,11 +36,10 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
     return [x, 0, width, depth] as const;
   }, [whole, upright, length, depth, tape, pieces, mine]);
   const { view, px } = look(focus, size, depth, upright, zoom, tape);
-  // The back is marked out from the cut front, which is traced first.
-  const traced = mark.panel === "back" ? pieces.get(`${mark.garment}.front`) : undefined;
-  const passed = plan.marks
-    .slice(0, at - 1)
-    .filter((one) => one.panel === mark.panel && one.garment === mark.garment && one.cloth_mm);
+  // The back is marked out from the cut front, which is traced first; a second back from the cut back.
+  const fromFront = mark.panel === "back" && !mark.code.startsWith("second_");
+  const traced = fromFront ? pieces.get(`${mark.garment}.front`) : undefined;
+  const passed = plan.marks.slice(0, at - 1).filter((one) => one.placing === mark.placing && one.cloth_mm);
   return (
     <Box ref={ref} width="100%" height="100%" minHeight="0" overflow="hidden">
       <Cloth
@@ -59,11 +57,8 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
           <>
             {lay.placements.map((placing, k) => {
               const piece = pieces.get(placing.piece)!;
-              const place = PANELS.indexOf(piece.panel) - PANELS.indexOf(mark.panel);
-              const state = place === 0 ? (at === plan.marks.length ? "done" : "now") : place < 0 ? "done" : "later";
-              const cuts = piece.pair
-                ? `${panelName(piece.panel)}, cut 2`
-                : `${panelName(piece.panel)}, cut ${piece.count}`;
+              const [first, last] = spans.get(k) ?? [Infinity, Infinity];
+              const state = at < first ? "later" : at > last || at === plan.marks.length ? "done" : "now";
               return (
                 <PieceOn
                   darts={dartsOf(plan, piece)}
@@ -74,7 +69,7 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
                   line={line}
                   px={px}
                   state={state}
-                  label={cuts}
+                  label={`${panelName(piece.panel)}, cut ${placing.copies}`}
                 />
               );
             })}
@@ -115,6 +110,13 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
       </Cloth>
     </Box>
   );
+}
+
+/** The first and the last call of each placement. */
+function callsOf(plan: Plan): Map<number, [number, number]> {
+  const spans = new Map<number, [number, number]>();
+  for (const { placing, n } of plan.marks) if (placing !== null) spans.set(placing, [spans.get(placing)?.[0] ?? n, n]);
+  return spans;
 }
 
 /** The part of the cloth to show, with room for the rulers, and how many mm one px is. */

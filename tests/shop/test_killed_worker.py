@@ -1,0 +1,100 @@
+"""A worker killed in the middle of a search: the child goes, another worker takes the search up, nothing is lost."""
+
+import os
+import signal
+import subprocess
+import sys
+import time
+from pathlib import Path
+from uuid import uuid4
+
+import pytest
+from asgiref.sync import async_to_sync, sync_to_async
+from django.db import connection, connections
+
+from demo.load import load
+from shop.accounts.models import User
+from shop.orders.models import Order
+from shop.plans import actions
+from shop.plans.models import LayRun
+from shop.plans.tasks import take_up_again
+
+ROOT = Path(__file__).resolve().parents[2]
+
+
+@pytest.fixture
+def workers(transactional_db):
+    """Starts real workers on the test's database."""
+    database = connection.settings_dict
+    url = f"postgresql://{database['USER']}:{database['PASSWORD']}@{database['HOST']}:{database['PORT']}/{database['NAME']}"
+    command = [sys.executable, "manage.py", "procrastinate", "worker", "--queues", "lay"]
+    environment = {**os.environ, "DATABASE_URL": url}
+    quiet = {"stdout": subprocess.DEVNULL, "stderr": subprocess.DEVNULL}
+    started = []
+
+    def start():
+        started.append(subprocess.Popen(command, cwd=ROOT, env=environment, **quiet))
+        return started[-1]
+
+    yield start
+    for process in started:
+        process.kill()
+        process.wait()
+
+
+def until(true, what, seconds=30):
+    """Wait for something that must come; its last value."""
+    end = time.monotonic() + seconds
+    while time.monotonic() < end:
+        if value := true():
+            return value
+        time.sleep(0.05)
+    raise AssertionError(f"never: {what}")
+
+
+def children(pid):
+    found = subprocess.run(["pgrep", "-P", str(pid), "-f", "cutting.search_child"], capture_output=True, text=True)
+    return [int(line) for line in found.stdout.split()]
+
+
+async def take_up():
+    await take_up_again.func(timestamp=0, silent=1)
+    await sync_to_async(connections.close_all)()  # this thread's own, or the test's database cannot be dropped
+
+
+def test_a_search_whose_worker_is_killed_is_taken_up_again(workers):
+    with connection.cursor() as cursor:
+        cursor.execute("truncate procrastinate_jobs, procrastinate_workers cascade")
+    load()
+    owner = User.objects.get(username="ebba")
+    order = Order.of(owner.workshop).order_by("promised_on").first()
+    plan = actions.plan_order(actor=owner, order=order)
+    run = actions.start_lay_run(actor=owner, id=uuid4(), plan_run=plan.id)
+
+    worker = workers()
+    rows = LayRun._base_manager.filter(pk=run.id)
+    until(lambda: rows.get().state == LayRun.RUNNING and rows.get().tried > 0, "the search speaks")
+    child = until(lambda: children(worker.pid), "the search child")[0]
+    os.kill(worker.pid, signal.SIGKILL)
+    worker.wait()
+    until(lambda: not Path(f"/proc/{child}").exists(), "the child ends by itself")
+    left = rows.get()
+    assert left.state == LayRun.RUNNING
+
+    time.sleep(1.1)
+    async_to_sync(take_up)()
+    workers()
+    until(lambda: rows.get().state == LayRun.DONE, "another worker ends it")
+    done = rows.get()
+    assert done.seq > left.seq
+    assert done.plan["lay"]["length_mm"] <= (left.lay or plan.plan["lay"])["length_mm"]
+
+
+@pytest.mark.django_db(transaction=True)
+def test_a_search_without_a_worker_can_be_stopped_at_once():
+    load()
+    owner = User.objects.get(username="ebba")
+    order = Order.of(owner.workshop).order_by("promised_on").first()
+    run = actions.start_lay_run(actor=owner, id=uuid4(), plan_run=actions.plan_order(actor=owner, order=order).id)
+    LayRun._base_manager.filter(pk=run.id).update(state=LayRun.RUNNING, changed_at="2026-01-01T00:00Z")
+    assert actions.stop_lay_run(actor=owner, id=run.id).state == LayRun.STOPPED

@@ -1,0 +1,38 @@
+import { cleanup, fireEvent, screen, within } from "@testing-library/react";
+import { afterEach, expect, it } from "vitest";
+import { plan, show } from "../../test/shop";
+import { Check } from "./Check";
+
+afterEach(cleanup);
+
+it("names what is wrong first, with both its numbers, and draws where", () => {
+  show(<Check plan={plan} />);
+  expect(screen.getByRole("heading", { level: 1 }).textContent).toBe("1 of 2 do not hold");
+  const [first, second] = screen.getAllByRole("button");
+  expect(within(first!).getByRole("img", { name: "does not hold" })).toBeTruthy();
+  expect(first!.textContent).toContain("The side seams are not equal");
+  expect(within(first!).getByLabelText("41 inches")).toBeTruthy();
+  expect(within(first!).getByLabelText(/^41.*eighth/)).toBeTruthy();
+  const heavy = () => document.querySelectorAll('path[stroke-width="12"]').length;
+  expect(heavy()).toBe(2);
+  fireEvent.click(second!);
+  expect(heavy()).toBe(0);
+  expect(second!.getAttribute("aria-pressed")).toBe("true");
+});
+
+it("says that all hold when they do", () => {
+  show(<Check plan={{ ...plan, checks: plan.checks.slice(0, 1) }} />);
+  expect(screen.getByRole("heading", { level: 1 }).textContent).toMatch(/^All 1 hold/);
+});
+
+it("keeps the ledger beside it: body, ease, cut and sewn of each level", () => {
+  show(<Check plan={plan} />);
+  const row = screen.getByRole("row", { name: /^Hip/ });
+  const cells = within(row).getAllByRole("cell");
+  expect(
+    cells.map((cell) => cell.querySelector("[aria-label]")?.getAttribute("aria-label") ?? cell.textContent),
+  ).toEqual(["41 inches", "1 inch", "48 inches", "41 inches"]);
+  expect(screen.getByRole("list", { name: "Findings" }).textContent).toContain(
+    "Stop. The back's side is 1/8 in longer.",
+  );
+});

@@ -1,0 +1,8 @@
+/** Outside a browser an address without a host is no address: give it one. */
+const Plain = globalThis.Request;
+
+globalThis.Request = class extends Plain {
+  constructor(input: RequestInfo | URL, init?: RequestInit) {
+    super(typeof input === "string" ? new URL(input, "http://workshop.test") : input, init);
+  }
+};

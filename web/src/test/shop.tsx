@@ -1,0 +1,96 @@
+/** A stand-in for the server: answers from a few rows, keeps what is written, refuses what it is told to. */
+import { render } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { MemoryRouter } from "react-router";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { ChakraProvider } from "@chakra-ui/react";
+import { vi } from "vitest";
+import type { Order, Plan } from "../api/shop";
+import { system } from "../app/theme";
+
+export type Call = { method: string; path: string; body: Record<string, unknown> };
+type Answer = { status?: number; body: unknown };
+
+/** Answers by "METHOD /path"; what is not there is refused with 404. Every call is remembered in order. */
+export function standIn(answers: Record<string, (call: Call) => Answer | Promise<Answer>>) {
+  const calls: Call[] = [];
+  vi.stubGlobal("fetch", async (request: Request) => {
+    const path = new URL(request.url).pathname.replace(/^\/api/, "");
+    const text = await request.text();
+    const call = { method: request.method, path, body: text ? (JSON.parse(text) as Record<string, unknown>) : {} };
+    calls.push(call);
+    const key = Object.keys(answers).find((one) => new RegExp(`^${one}$`).test(`${call.method} ${path}`));
+    const { status = 200, body } = key ? await answers[key]!(call) : { status: 404, body: { title: "Not here" } };
+    return new Response(JSON.stringify(body), { status, headers: { "content-type": "application/json" } });
+  });
+  return calls;
+}
+
+/** A page on a memory of its own, as the application stands it up. */
+export function show(page: ReactNode, seed: [unknown[], unknown][] = []) {
+  const memory = new QueryClient({ defaultOptions: { queries: { retry: false, networkMode: "always" } } });
+  for (const [key, value] of seed) memory.setQueryData(key, value);
+  const shown = render(
+    <MemoryRouter>
+      <ChakraProvider value={system}>
+        <QueryClientProvider client={memory}>{page}</QueryClientProvider>
+      </ChakraProvider>
+    </MemoryRouter>,
+  );
+  return { ...shown, memory };
+}
+
+export const order = {
+  id: "order-1",
+  version: 1,
+  title: "Choir, concert palazzo",
+  promised_on: "2026-12-01",
+  client: { id: "client-1", version: 1, name: "Marit Sol", phone: "", note: "" },
+  sheet: {
+    id: "sheet-1",
+    version: 1,
+    client: "client-1",
+    taken_on: "2026-11-01",
+    unit: "in",
+    closed: false,
+    readings: [],
+  },
+  cloth: { id: "cloth-1", version: 1, kind: "cotton", colour: "#2F5D62", width: "45 in", length: "", fold: "auto" },
+  garments: [
+    { id: "g-1", version: 3, order: "order-1", name: "trousers", style: "palazzo", method: "quarter-hip", choices: {} },
+  ],
+} as unknown as Order;
+
+const row = { garment: "trousers", kind: "driven", ease_mm: 25.4, darts_mm: 0, gathers_mm: 0, seams_mm: 152.4 };
+const square = (size: number) => [[0, 0], [size, 0], [size, 2 * size], [0, 2 * size]]; // prettier-ignore
+
+export const plan = {
+  unit: "in",
+  core: "0",
+  fold: "lengthwise-centre",
+  numbers: {},
+  pieces: [],
+  marks: [],
+  notions: [],
+  lay: null,
+  yardage: null,
+  panels: ["front", "back"].map((name) => ({
+    garment: "trousers",
+    name,
+    points: { C: [0, 200], K: [0, 300], X: [200, 200], H: [0, 150] },
+    net: square(200),
+    cut: square(200),
+    segments: [{ edge: "side", points: [[0, 0], [0, 400]] }], // prettier-ignore
+    edges: [],
+    darts: [],
+  })),
+  ledger: [
+    { ...row, level: "waist", body_mm: 800.1, cut_mm: 978, sewn_mm: 800.1, closes: true },
+    { ...row, level: "hip", body_mm: 1041.4, cut_mm: 1219.2, sewn_mm: 1041.4, closes: false },
+  ],
+  checks: [
+    { code: "girth.waist", where: "", says: "The waist closes", ok: true, tolerance_mm: 1 },
+    { code: "seam.side", where: "", says: "The side seams are not equal", ok: false, tolerance_mm: 0.5 },
+  ].map((check) => ({ ...check, left: { label: "front", mm: 1041.4 }, right: { label: "back", mm: 1044.6 } })),
+  findings: [{ code: "seam.side", weight: "stop", where: "", words: "The back's side is 1/8 in longer.", params: {} }],
+} as unknown as Plan;
