@@ -5,6 +5,7 @@ Draft every garment, lay its pieces, count the cloth, put the marks in order, ke
 
 from dataclasses import dataclass, replace
 
+from cutting.body import doubts
 from cutting.checks import Check, check_fold, check_garment, findings_of
 from cutting.cloth import FOLDS, fold_depth
 from cutting.cloth.cloth import STANDARD_WIDTHS, Cloth, Fold
@@ -83,7 +84,8 @@ def plan(job: Job, by_width: bool = True) -> Plan:
     needed = widest.numbers["fold.needed"].net
     checks += check_fold("cloth.fold", needed.mm, depth, list(pieces))
     bought = yardage(lays.lay.length, job.cloth, job.unit) if lays else None
-    findings = [finding for garment in garments for finding in garment.findings] + findings_of(checks)
+    findings = doubts(job.body.sizes)
+    findings += [finding for garment in garments for finding in garment.findings] + findings_of(checks)
     findings += _cloth_findings(job, garments, pieces, depth, lays, bought)
     open_lays = lays if fold == "open" else rivals(items["open"], job.cloth, "open")
     table = _by_width(items, job) if by_width else ()

@@ -1,6 +1,6 @@
 """Loads the invented workshop through the same actions the pages use."""
 
-from datetime import timedelta
+from datetime import date, timedelta
 from typing import Any
 from uuid import uuid4
 
@@ -9,7 +9,8 @@ from django.utils import timezone
 
 from demo import people
 from shop.accounts.models import User, Workshop
-from shop.clients.actions import add_reading, put_client, put_sheet
+from shop.clients.actions import add_reading, close_sheet, put_client, put_sheet
+from shop.clients.models import Client, Sheet
 from shop.cloths.actions import put_cloth
 from shop.orders.actions import put_garment, put_order
 
@@ -29,12 +30,20 @@ def load() -> Workshop:
     return workshop
 
 
+def _sheet(owner: User, client: Client, day: date, measures: dict[str, str]) -> Sheet:
+    sheet = put_sheet(actor=owner, id=uuid4(), version=0, client=client.id, taken_on=day, unit="in")
+    for key, typed in measures.items():
+        add_reading(actor=owner, id=uuid4(), sheet=sheet.id, key=key, typed=typed)
+    return sheet
+
+
 def _order(owner: User, told: dict[str, Any]) -> None:
     today = timezone.localdate()
-    client = put_client(actor=owner, id=uuid4(), version=0, name=told["client"], phone="", note="")
-    sheet = put_sheet(actor=owner, id=uuid4(), version=0, client=client.id, taken_on=today, unit="in")
-    for key, typed in told["measures"].items():
-        add_reading(actor=owner, id=uuid4(), sheet=sheet.id, key=key, typed=typed)
+    client = put_client(actor=owner, id=uuid4(), version=0, name=told["client"], **told.get("card", {}))
+    if before := told.get("before"):
+        old = _sheet(owner, client, today - timedelta(days=before["days"]), before["measures"])
+        close_sheet(actor=owner, id=old.id)
+    sheet = _sheet(owner, client, today, told["measures"])
     cloth = put_cloth(
         actor=owner,
         id=uuid4(),

@@ -7,10 +7,18 @@ OWNER_PASSWORD = "three-tables"
 ORDERS = [
     {
         "title": "Choir, concert palazzo", "client": "Marit Sol", "days": 6, "colour": "#23556B",
+        "card": {
+            "phone": "0555 014 220", "note": "Sings alto; sits through long rehearsals.", "keeps_measures": True,
+            "leave_be": "Would rather hold the tape at the inseam herself.",
+        },
         "cloth": {"kind": "cotton", "width": "45", "shrink_percent": "2"},
         "measures": {
             "waist": "31 1/2", "hip": "41", "thigh": "24 1/2", "knee": "16", "waist_to_knee": "23",
             "outseam": "104.1 cm",
+        },
+        "before": {
+            "days": 215,
+            "measures": {"waist": "30 3/4", "hip": "40 1/4", "thigh": "24", "knee": "16", "outseam": "41"},
         },
         "style": "palazzo", "choices": {"hem_width": "22"},
     },

@@ -1,6 +1,11 @@
-"""The client's measurements: the catalogue of points, and a body as the methods read it."""
+"""The client's measurements: the catalogue of points, a body as the methods read it, doubts and second ways."""
 
 from cutting.body.body import Body
-from cutting.body.catalogue import CATALOGUE, Point, nearest
+from cutting.body.catalogue import CATALOGUE, NEEDED, VIEWS, Point, nearest, session
+from cutting.body.doubts import doubts, fits, other_unit
+from cutting.body.ways import FLAT, Way, from_flat, ways_to
 
-__all__ = ["CATALOGUE", "Body", "Point", "nearest"]
+__all__ = [
+    "CATALOGUE", "FLAT", "NEEDED", "VIEWS", "Body", "Point", "Way", "doubts", "fits", "from_flat", "nearest",
+    "other_unit", "session", "ways_to",
+]  # fmt: skip

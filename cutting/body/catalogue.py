@@ -1,4 +1,4 @@
-"""Every measurement a job may hold, with the range no living person leaves.
+"""Every measurement a job may hold: the range no living person leaves, when it is taken, and where the tape runs.
 
 Names follow ISO 8559-1 where it has one; the ranges are common practice, no source, set wide: from a child to
 a hip of 2 m. They catch a slip of the unit, not an unusual body.
@@ -6,40 +6,95 @@ a hip of 2 m. They catch a slip of the unit, not an unusual body.
 
 from dataclasses import dataclass
 from difflib import get_close_matches
+from typing import Literal
+
+View = Literal["front", "side", "back", "bent", "seated"]
+VIEWS: tuple[View, ...] = ("front", "side", "back", "bent", "seated")
+"""How the client stands, in the order of taking: each once, so that the client turns as seldom as possible."""
+SETS = {"T": "trousers", "B": "top", "J": "jumpsuit"}
+NEEDED = ("waist", "hip", "thigh", "outseam")
+"""Without these no trousers can be drafted; methods may ask for more by name."""
 
 
 @dataclass(frozen=True)
 class Point:
-    """A point of the tape: its key, the range in mm, and its place in the order of taking a trouser (0: not asked)."""
+    """A point of the tape: its key, the range in mm, the sessions that ask for it, the view it is taken in.
+
+    `tape` says how the tape lies on the figure: `round` and a level, or `along` and the landmarks it passes.
+    """
 
     key: str
     least: float
     most: float
-    turn: int = 0
+    sets: tuple[str, ...]
+    view: View
+    tape: tuple[str, ...]
 
 
+# key, least, most | sessions (T trousers, B top, J jumpsuit; - the full set only) | view | tape
 _ROWS = """
-waist 400 2000 1 | low_waist 400 2000 0 | hip 500 2200 2 | bust 400 2000 0 | under_bust 400 1800 0 | chest 400 2000 0
-thigh 250 1200 3 | knee 180 800 4 | calf 150 800 0 | ankle 120 500 0 | high_ankle 120 500 0 | neck 200 800 0
-head 400 750 0 | upper_arm 120 800 0 | wrist 90 350 0 | armhole_girth 200 900 0 | shoulder 200 700 0
-shoulder_length 60 260 0 | back_width 180 700 0 | chest_width 180 700 0 | waist_to_hip 60 400 5
-body_rise 120 500 6 | crotch_length 350 1300 0 | outseam 400 1400 7 | inseam 250 1100 8 | waist_to_knee 250 900 9
-waist_to_floor 450 1500 0 | heel_height 0 200 0 | height 800 2300 0 | nape_to_waist 200 700 0
-neck_to_waist 200 800 0 | shoulder_to_waist 200 800 0 | shoulder_to_chest 80 500 0 | shoulder_to_tummy 200 900 0
-shoulder_to_bust_point 100 500 0 | bust_span 80 400 0 | bust_radius 30 200 0 | shoulder_slope 0 100 0
-full_strap 200 900 0 | neck_to_under_bust 150 700 0 | armhole_depth 80 450 0 | sleeve_length 50 900 0
-sleeve_round 90 900 0 | top_length 200 1400 0
+head 400 750 | - | front | round head
+neck 200 800 | B | front | round neck
+shoulder_length 60 260 | - | front | along neck_point shoulder_tip
+shoulder_slope 0 100 | - | front | along level_tip shoulder_tip
+chest_width 180 700 | B | front | along chest_left chest_right
+shoulder_to_chest 80 500 | - | front | along neck_point chest_point
+chest 400 2000 | - | front | round chest
+shoulder_to_bust_point 100 500 | B | front | along neck_point bust_point
+bust_span 80 400 | B | front | along bust_left bust_point
+bust_radius 30 200 | - | front | along bust_point bust_under
+bust 400 2000 | BJ | front | round bust
+under_bust 400 1800 | - | front | round under_bust
+neck_to_under_bust 150 700 | - | front | along neck_point bust_point bust_under
+neck_to_waist 200 800 | - | front | along neck_point bust_point front_waist
+shoulder_to_waist 200 800 | - | front | along shoulder_middle side_front_waist
+shoulder_to_tummy 200 900 | - | front | along neck_point bust_point front_tummy
+waist 400 2000 | TBJ | front | round waist
+low_waist 400 2000 | - | front | round low_waist
+hip 500 2200 | TBJ | front | round hip
+thigh 250 1200 | TJ | front | round thigh
+knee 180 800 | TJ | front | round knee
+calf 150 800 | - | front | round calf
+high_ankle 120 500 | - | front | round high_ankle
+ankle 120 500 | - | front | round ankle
+inseam 250 1100 | TJ | front | along crotch inner_knee inner_ankle
+height 800 2300 | - | side | along crown_wall floor_wall
+armhole_girth 200 900 | - | side | loop shoulder_side armpit
+waist_to_hip 60 400 | T | side | along side_waist side_hip
+waist_to_knee 250 900 | TJ | side | along side_waist side_hip side_knee
+outseam 400 1400 | TJ | side | along side_waist side_hip side_knee side_ankle
+waist_to_floor 450 1500 | - | side | along side_waist side_hip side_knee side_floor
+heel_height 0 200 | - | side | along heel_top heel_floor
+crotch_length 350 1300 | J | side | along belly_waist under_crotch seat back_waist
+full_strap 200 900 | - | side | along belly_waist bust_side shoulder_top back_waist
+shoulder 200 700 | B | back | along tip_left shoulder_tip
+back_width 180 700 | B | back | along back_left back_right
+armhole_depth 80 450 | B | back | along nape back_armhole
+nape_to_waist 200 700 | BJ | back | along nape back_middle_waist
+top_length 200 1400 | B | back | along nape back_middle_hip
+upper_arm 120 800 | B | bent | round upper_arm
+sleeve_length 50 900 | B | bent | along shoulder_tip elbow wrist
+sleeve_round 90 900 | B | bent | round sleeve_edge
+wrist 90 350 | B | bent | round wrist
+body_rise 120 500 | TJ | seated | along seated_waist seated_seat
 """
 
 
-def _read(cell: str) -> Point:
-    key, least, most, turn = cell.split()
-    return Point(key, float(least), float(most), int(turn))
+def _read(row: str) -> Point:
+    size, sets, view, tape = (cell.strip() for cell in row.split("|"))
+    key, least, most = size.split()
+    named: View = next(one for one in VIEWS if one == view)
+    asked = tuple(SETS[letter] for letter in sets if letter in SETS)
+    return Point(key, float(least), float(most), asked, named, tuple(tape.split()))
 
 
-CATALOGUE: dict[str, Point] = {
-    point.key: point for row in _ROWS.strip().splitlines() for point in map(_read, row.split("|"))
-}
+CATALOGUE: dict[str, Point] = {point.key: point for point in map(_read, _ROWS.strip().splitlines())}
+
+
+def session(name: str) -> tuple[Point, ...]:
+    """The points of a session (trousers, top, jumpsuit or full) in the order of taking."""
+    asked = [point for point in CATALOGUE.values() if name == "full" or name in point.sets]
+    return tuple(sorted(asked, key=lambda point: VIEWS.index(point.view)))
 
 
 def nearest(word: str, among: list[str]) -> str:

@@ -3,6 +3,7 @@
 from cutting.finding import Finding
 from cutting.lengths import Unit, show
 from cutting.words.checks import CHECKS, check_say
+from cutting.words.measures import measure_name
 from cutting.words.problems import worded
 
 FINDINGS: dict[str, str] = {
@@ -17,6 +18,14 @@ FINDINGS: dict[str, str] = {
     "depth.shallow": "The crotch line lies {depth} down, the measured rise is {rise}: there is no room to sit. Choose the seated rule.",
     "diagonal.moved": "The crotch curve's diagonal of {wanted} is brought to {used}: the curve would dent or cut in.",
     "hem.widened": "The back hem is {by} wider at the inner leg, so that the inner legs are equal.",
+    "doubt.model": "The {measure} of {is_} does not fit the other measures: from {low} to {high} would.",
+    "doubt.last": "The {measure} is {is_}; on the last sheet it was {was}.",
+    "doubt.rise": "The rise of {rise} lies far from a quarter of the hip, {quarter}: is the waist the one the trousers will sit on?",
+    "doubt.rises": "The seated rise of {rise} and outseam less inseam, {other}, should be nearly the same.",
+    "doubt.inseam": "The inseam of {inseam} is as long as the outseam of {outseam}.",
+    "doubt.waist": "The waist of {waist} is over the hip of {hip}: is the hip the fullest part of the body?",
+    "doubt.fork": "Half the thigh, with 2 in ease, less a quarter of the hip is {fork}; from {low} to {high} is usual between the legs.",
+    "doubt.order": "The {measure} of {upper} reaches down as far as a point under it, at {lower}.",
     "lay.none": "{piece} is {width} wide; one layer is {depth}. Open the cloth, or take one at least {need} wide.",
     "cloth.short": "The lay needs {needed}; {length} are in hand.",
     "fold.quick_shallow": "The quick rule gives a fold of {quick}; the widest line needs {needed}.",
@@ -26,7 +35,8 @@ FINDINGS: dict[str, str] = {
 def say_finding(finding: Finding, unit: Unit) -> str:
     """The finding as a sentence."""
     if finding.code in FINDINGS:
-        return FINDINGS[finding.code].format(**worded(finding.params, unit))
+        measure = measure_name(finding.where.rpartition(".")[2])
+        return FINDINGS[finding.code].format(**{"measure": measure} | worded(finding.params, unit))
     if finding.code in CHECKS:
         params = finding.params
         return check_say(finding.code, False).format(

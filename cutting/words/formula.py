@@ -15,7 +15,8 @@ LABELS = {
     "allowance.waist": "waist seam", "allowance.hem": "hem", "band": "band", "band_finished": "finished band", "band_seam": "seam",
     "overlap": "overlap", "hem": "hem", "zip": "zip", "crotch_ease": "crotch ease", "hip_ease": "hip ease",
     "waist_ease": "waist ease", "thigh_ease": "thigh ease", "knee_ease": "knee ease", "side_raise": "side raise",
-    "back_wider": "that the back is wider", "seven_tenths_of_crotch_round": "which is 7/10 of the crotch line all round",
+    "back_wider": "that the back is wider", "lift": "lift", "over_the_bust": "over the bust",
+    "seven_tenths_of_crotch_round": "which is 7/10 of the crotch line all round",
 }  # fmt: skip
 FOUND = {
     "lean": "lean of the seam", "tip_drop": "drop that makes the inner legs equal",

@@ -30,6 +30,7 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "measure.missing": ("{name} is missing", "Measure it and write it on the sheet."),
     "measure.small": ("{shown} is too small for a {name}", "Measure again, or check the unit: {unit_hint}"),
     "measure.large": ("{shown} is too large for a {name}", "Measure again, or check the unit: {unit_hint}"),
+    "measure.flat": ("Trousers laid flat say nothing of this", "Take it on the body."),
     "choice.small": ("{shown} is too little here", "Choose from {least} to {most}."),
     "choice.large": ("{shown} is too much here", "Choose from {least} to {most}."),
     "cloth.width": ("{shown} cannot be a cloth's width", "Measure from selvedge to selvedge: 20 to 130 in."),

@@ -1,14 +1,32 @@
-"""Reading the tape: what a typed length means, and which points a trouser needs."""
+"""Reading the tape: what a typed length means, which points a session asks for, what is doubtful, second ways."""
 
+import re
+from collections.abc import Mapping, Sequence
 from decimal import Decimal
-from typing import Any
+from fractions import Fraction
+from typing import Any, TypeAlias
 
-from cutting.body import CATALOGUE
-from cutting.errors import CuttingError
+from cutting.body import CATALOGUE, FLAT, NEEDED, VIEWS, Body, doubts, fits, from_flat, other_unit, session, ways_to
+from cutting.errors import CuttingError, refuse
 from cutting.formats.job_v1 import read_measure
-from cutting.lengths import Unit
-from cutting.words import MEASURES
+from cutting.lengths import Unit as CoreUnit
+from cutting.lengths import read, show
+from cutting.words import MEASURES, formula, say_finding, with_numbers
+from cutting.words.measures import VIEWS as VIEW_WORDS
+from cutting.words.measures import WAYS as WAY_WORDS
 from shop.bridge.problems import CoreRefusal
+
+Unit: TypeAlias = CoreUnit
+SESSIONS = ("trousers", "top", "jumpsuit", "full")
+
+
+def as_unit(text: str) -> Unit:
+    """The unit a row holds as text."""
+    return "cm" if text == "cm" else "in"
+
+
+def _kept(size: Fraction) -> Decimal:
+    return (Decimal(size.numerator) / Decimal(size.denominator)).quantize(Decimal("0.000001"))
 
 
 def read_reading(key: str, typed: str, unit: Unit) -> Decimal:
@@ -17,16 +35,87 @@ def read_reading(key: str, typed: str, unit: Unit) -> Decimal:
         size = read_measure(key, typed, unit, f"measurements.{key}")
     except CuttingError as error:
         raise CoreRefusal(error, unit) from None
-    return (Decimal(size.numerator) / Decimal(size.denominator)).quantize(Decimal("0.000001"))
+    return _kept(size)
 
 
-def trouser_points() -> list[dict[str, Any]]:
-    """The points of a trouser session in the order of taking."""
-    points = sorted((p for p in CATALOGUE.values() if p.turn), key=lambda p: p.turn)
+def check_key(key: str, unit: Unit) -> None:
+    """Raise CoreRefusal for a point there is none of."""
+    if key not in CATALOGUE:
+        read_reading(key, "1", unit)
+
+
+def is_bare(typed: str) -> bool:
+    """True for a number without a unit of its own."""
+    return not re.search(r"[^\d\s.,/½¼¾⅛⅜⅝⅞-]", typed)
+
+
+def points(name: str) -> list[dict[str, Any]]:
+    """The points of a session in the order of taking."""
     return [
         {
             "key": p.key, "name": MEASURES[p.key].name, "how": MEASURES[p.key].how, "slip": MEASURES[p.key].slip,
-            "least_mm": p.least, "most_mm": p.most, "needed": p.key in ("waist", "hip", "thigh", "outseam"),
+            "least_mm": p.least, "most_mm": p.most, "needed": p.key in NEEDED, "view": p.view,
+            "posture": VIEW_WORDS[p.view], "tape": list(p.tape), "flat": FLAT.get(p.key),
         }
-        for p in points
+        for p in session(name)
     ]  # fmt: skip
+
+
+def view_order() -> list[str]:
+    """The postures in the order of taking."""
+    return list(VIEWS)
+
+
+def flat_reading(key: str, typed: str, unit: Unit) -> str:
+    """What trousers that fit, measured flat, say of a point: a text to be kept as its reading. Raises CoreRefusal."""
+    try:
+        if key not in FLAT:
+            raise refuse("measure.flat", f"measurements.{key}", key=key)
+        size = from_flat(key, read(typed, unit))
+    except CuttingError as error:
+        raise CoreRefusal(error, unit) from None
+    return _text(size, unit)
+
+
+def _text(size: Fraction, unit: Unit) -> str:
+    """A length as one would type it: the tape's mark where it is exact, else millimetres."""
+    shown = show(size, unit)
+    return shown.text if shown.exact else f"{float(size):.2f} mm"
+
+
+Taken: TypeAlias = Sequence[tuple[str, str, Decimal, str]]
+
+
+def advice(taken: Taken, last: Mapping[str, Decimal], unit: Unit, upheld: set[tuple[str, Decimal]]) -> dict[str, Any]:
+    """What there is to say of a sheet's readings (key, typed, mm, way). `upheld` are values that are right."""
+    sizes = {key: Fraction(mm) for key, _, mm, _ in taken}
+    measured = Body({key: Fraction(mm) for key, _, mm, way in taken if way == "tape"})
+    before = {key: Fraction(mm) for key, mm in last.items()}
+    bare = {key: read(typed, "cm") / 10 for key, typed, _, _ in taken if is_bare(typed)}
+    told = []
+    for doubt in doubts(sizes, before):
+        key = doubt.where.removeprefix("measurements.")
+        value = next((mm for k, _, mm, _ in taken if k == key), None)
+        told.append(
+            {
+                "key": key, "code": doubt.code, "again": doubt.weight == "warn", "words": say_finding(doubt, unit),
+                "upheld": (key, value) in upheld,
+            }
+        )  # fmt: skip
+    ways = []
+    for key in CATALOGUE:
+        body = Body({one: size for one, size in measured.sizes.items() if one != key})
+        for way, length in ways_to(key, body):
+            off = None if key not in measured.sizes else float(sizes[key]) - length.mm
+            ways.append(
+                {
+                    "key": key, "code": way.code, "formula": formula(length, unit), "with": with_numbers(length, unit),
+                    "typed": _text(Fraction(length.value), unit), "mm": length.mm, "about": WAY_WORDS[way.code],
+                    "differs_mm": off,
+                }
+            )  # fmt: skip
+    return {
+        "doubts": told, "ways": ways, "last": [{"key": key, "mm": float(mm)} for key, mm in last.items()],
+        "expected": [{"key": fit.key, "low_mm": fit.low, "high_mm": fit.high} for fit in fits(sizes)],
+        "other_unit": other_unit(bare, unit),
+    }  # fmt: skip

@@ -1,7 +1,8 @@
 """Writes about clients, their sheets and readings."""
 
 from datetime import date
-from uuid import UUID
+from typing import Any
+from uuid import UUID, uuid5
 
 from django.db import IntegrityError, transaction
 from django.http import Http404
@@ -9,46 +10,141 @@ from django.utils import timezone
 
 from shop.accounts.models import User
 from shop.accounts.writing import own, put_row
-from shop.bridge.measuring import read_reading
-from shop.clients.models import Client, Reading, Sheet
+from shop.bridge.measuring import Unit, as_unit, check_key, is_bare, read_reading
+from shop.clients.models import Client, Overruling, Reading, Sheet
+from shop.clients.queries import readings
+from shop.clients.sound import digits, sounding
+from shop.clients.vcard import Contact, read_cards
 
 
 class SheetClosedError(Exception):
     """The sheet is closed: a correction is a new sheet."""
 
 
-def put_client(*, actor: User, id: UUID, version: int, name: str, phone: str, note: str) -> Client:
-    """Make or change a client."""
-    return put_row(Client, actor=actor, id=id, version=version, name=name.strip(), phone=phone, note=note)
+def put_client(*, actor: User, id: UUID, version: int, name: str, **more: Any) -> Client:
+    """Make or change a client: name, and phone, email, note, leave_be, keeps_measures, archived where given."""
+    phone = digits(more["phone"]) if "phone" in more else None
+    searched = {"sound": sounding(name)[:160]} | ({"phone_digits": phone} if phone is not None else {})
+    return put_row(Client, actor=actor, id=id, version=version, name=name.strip(), **more, **searched)
 
 
-def put_sheet(*, actor: User, id: UUID, version: int, client: UUID, taken_on: date, unit: str) -> Sheet:
-    """Open a sheet, or change its day or unit."""
+def contact_of(client: Client) -> Contact:
+    """A client as a card."""
+    return Contact(client.name, client.phone, client.email, client.note, client.id)
+
+
+def import_contacts(*, actor: User, text: str, keep: bool) -> tuple[list[dict[str, Any]], int]:
+    """Check every card of a file; with `keep` the good ones come into the book, known ones stay as they are."""
+    lines, kept = [], 0
+    with transaction.atomic():
+        for card in read_cards(text):
+            what = card.problems[0] if card.problems else ""
+            if len(card.name) > 120 or len(card.phone) > 40 or len(card.email) > 120:
+                what = "The name, the phone or the e-mail is too long."
+            mend = "Mend the card in the file, or add this client by hand." if what else ""
+            lines.append(
+                {"number": card.line, "point": card.name[:120], "typed": card.phone[:40], "what": what, "mend": mend}
+            )
+            if what or not keep:
+                continue
+            own = uuid5(actor.workshop_id, f"{card.uid or card.name} {'' if card.uid else card.phone}")
+            known = Client.of(actor.workshop).filter(pk__in=[one for one in (card.uid, own) if one]).exists()
+            if not known:
+                put_client(
+                    actor=actor, id=own, version=0, name=card.name, phone=card.phone, email=card.email,
+                    note=card.note[:2000],
+                )  # fmt: skip
+                kept += 1
+    return lines, kept
+
+
+def put_sheet(
+    *,
+    actor: User,
+    id: UUID,
+    version: int,
+    client: UUID,
+    taken_on: date,
+    unit: str,
+    waist: str = "worn",
+    corrects: UUID | None = None,
+) -> Sheet:
+    """Open a sheet, or change its day, unit or waist. Raises SheetClosedError where it is closed."""
     owner = own(Client, actor, client)
-    return put_row(Sheet, actor=actor, id=id, version=version, client_id=owner.id, taken_on=taken_on, unit=unit)
+    known = Sheet.of(actor.workshop).filter(pk=id).first()
+    if known is not None and known.closed_at is not None:
+        raise SheetClosedError
+    wrong = own(Sheet, actor, corrects) if corrects else None
+    if wrong is not None and wrong.client_id != owner.id:
+        raise Http404
+    return put_row(
+        Sheet, actor=actor, id=id, version=version, client_id=owner.id, taken_on=taken_on, unit=unit, waist=waist,
+        corrects_id=wrong.id if wrong else None,
+    )  # fmt: skip
 
 
-def add_reading(*, actor: User, id: UUID, sheet: UUID, key: str, typed: str) -> Reading:
+def _open_sheet(actor: User, id: UUID) -> Sheet:
+    """The sheet, locked until the write is over. Raises Http404, SheetClosedError."""
+    sheet = Sheet.of(actor.workshop).select_for_update().filter(pk=id).first()
+    if sheet is None:
+        raise Http404
+    if sheet.closed_at is not None:
+        raise SheetClosedError
+    return sheet
+
+
+def add_reading(
+    *, actor: User, id: UUID, sheet: UUID, key: str, typed: str, way: str = "tape", note: str = ""
+) -> Reading:
     """Append a reading; the same id again is the same reading. Raises SheetClosedError, CoreRefusal, Http404."""
     with transaction.atomic():
-        owner = Sheet.of(actor.workshop).select_for_update().filter(pk=sheet).first()
-        if owner is None:
-            raise Http404
-        known = Reading.of(actor.workshop).filter(pk=id).first()
+        known = Reading.of(actor.workshop).filter(pk=id, sheet_id=sheet).first()
         if known is not None:
             return known
-        if owner.closed_at is not None:
-            raise SheetClosedError
-        mm = read_reading(key, typed, "cm" if owner.unit == "cm" else "in") if typed.strip() else None
+        owner = _open_sheet(actor, sheet)
+        mm = read_reading(key, typed, as_unit(owner.unit)) if typed.strip() else None
+        if mm is None:
+            check_key(key, as_unit(owner.unit))
         reading = Reading(
-            id=id, workshop=actor.workshop, changed_by=actor, sheet=owner, key=key, typed=typed.strip(), mm=mm
-        )
+            id=id, workshop=actor.workshop, changed_by=actor, sheet=owner, key=key, typed=typed.strip(), mm=mm,
+            way=way, note=note.strip(),
+        )  # fmt: skip
         try:
             with transaction.atomic():
                 reading.save(force_insert=True)
         except IntegrityError:
             raise Http404 from None
         return reading
+
+
+def overrule(*, actor: User, id: UUID, sheet: UUID, key: str) -> Overruling:
+    """Keep that the value on the sheet was measured twice and is right; it is not doubted again."""
+    with transaction.atomic():
+        owner = _open_sheet(actor, sheet)
+        value = next((one.mm for one in readings(actor, owner.id) if one.key == key), None)
+        if value is None:
+            raise Http404
+        made, _ = Overruling.of(actor.workshop).get_or_create(
+            sheet=owner, key=key, mm=value, defaults={"id": id, "workshop": actor.workshop, "changed_by": actor}
+        )
+        return made
+
+
+def turn_sheet(*, actor: User, id: UUID, unit: Unit) -> Sheet:
+    """The whole sheet was typed in the other unit: read every bare number anew. All or nothing; raises CoreRefusal."""
+    with transaction.atomic():
+        sheet = _open_sheet(actor, id)
+        if sheet.unit != unit:
+            for old in readings(actor, sheet.id):
+                if is_bare(old.typed):
+                    Reading(
+                        workshop=actor.workshop, changed_by=actor, sheet=sheet, key=old.key, typed=old.typed,
+                        way=old.way, mm=read_reading(old.key, old.typed, unit),
+                    ).save(force_insert=True)  # fmt: skip
+            sheet.unit, sheet.changed_by = unit, actor
+            sheet.version += 1
+            sheet.save()
+        return sheet
 
 
 def close_sheet(*, actor: User, id: UUID) -> Sheet:
@@ -61,3 +157,27 @@ def close_sheet(*, actor: User, id: UUID) -> Sheet:
             sheet.changed_by = actor
             sheet.save()
         return sheet
+
+
+def correct_sheet(*, actor: User, id: UUID, sheet: UUID) -> Sheet:
+    """A new open sheet that corrects a closed one: it starts with the readings that count there."""
+    with transaction.atomic():
+        known = Sheet.of(actor.workshop).filter(pk=id).first()
+        if known is not None:
+            return known
+        old = own(Sheet, actor, sheet)
+        made = put_sheet(
+            actor=actor, id=id, version=0, client=old.client_id, taken_on=timezone.localdate(), unit=old.unit,
+            waist=old.waist, corrects=old.id,
+        )  # fmt: skip
+        for one in readings(actor, old.id):
+            Reading(
+                workshop=actor.workshop,
+                changed_by=actor,
+                sheet=made,
+                key=one.key,
+                typed=one.typed,
+                mm=one.mm,
+                way=one.way,
+            ).save(force_insert=True)
+        return made

@@ -6,35 +6,64 @@ from shop.accounts.models import WorkshopRow
 
 
 class Client(WorkshopRow):
-    """Somebody the workshop sews for."""
+    """Somebody the workshop sews for. `sound` and `phone_digits` are what the book is searched by."""
 
     name = models.CharField(max_length=120)
     phone = models.CharField(max_length=40, blank=True)
+    email = models.CharField(max_length=120, blank=True)
     note = models.TextField(max_length=2000, blank=True)
+    leave_be = models.CharField(max_length=400, blank=True)
+    keeps_measures = models.BooleanField(default=False)
+    archived = models.BooleanField(default=False)
+    sound = models.CharField(max_length=160, blank=True, editable=False)
+    phone_digits = models.CharField(max_length=40, blank=True, editable=False)
 
     def __str__(self) -> str:
         return self.name
 
 
 class Sheet(WorkshopRow):
-    """One dated measuring. Open: readings are appended, the last one counts. Closed: nothing changes any more."""
+    """One dated measuring. Open: readings are appended, the last one counts. Closed: nothing changes any more.
+
+    `waist` is where the waist was for it; `corrects` the closed sheet it puts right.
+    """
 
     client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="+")
     taken_on = models.DateField()
     unit = models.CharField(max_length=2)
+    waist = models.CharField(max_length=8, default="worn")
+    corrects = models.ForeignKey("self", null=True, on_delete=models.SET_NULL, related_name="+")
     closed_at = models.DateTimeField(null=True)
 
 
 class Reading(WorkshopRow):
     """One number read off the tape: the text as typed, and the millimetres it means, unrounded.
 
-    Never updated; an empty text takes the point off the sheet again.
+    Never updated; an empty text takes the point off the sheet again, with `note` as the reason it was skipped. `way` is
+    `tape`, or the code of the second way it was estimated by.
     """
 
     sheet = models.ForeignKey(Sheet, on_delete=models.CASCADE, related_name="+")
     key = models.CharField(max_length=40)
     typed = models.CharField(max_length=40, blank=True)
     mm = models.DecimalField(max_digits=12, decimal_places=6, null=True)
+    way = models.CharField(max_length=24, default="tape")
+    note = models.CharField(max_length=120, blank=True)
 
     class Meta:
         indexes = [models.Index(fields=["sheet", "created_at"])]
+
+
+class Overruling(WorkshopRow):
+    """A doubt about one value that was looked into: measured twice, it is right. Never changed."""
+
+    sheet = models.ForeignKey(Sheet, on_delete=models.CASCADE, related_name="+")
+    key = models.CharField(max_length=40)
+    mm = models.DecimalField(max_digits=12, decimal_places=6)
+
+
+class Erasure(WorkshopRow):
+    """That a client was erased, when and by whom; nothing of the client."""
+
+    sheets = models.PositiveIntegerField()
+    orders = models.PositiveIntegerField()

@@ -1,17 +1,36 @@
 """Reads about clients; each starts from the workshop."""
 
+from typing import Any
 from uuid import UUID
 
-from django.db.models import QuerySet
+from django.db.models import Q, QuerySet
 
 from shop.accounts.models import User
 from shop.accounts.writing import own
-from shop.clients.models import Client, Reading, Sheet
+from shop.bridge.measuring import advice
+from shop.clients.models import Client, Overruling, Reading, Sheet
+from shop.clients.sound import digits, sounding
+
+MOST_FOUND = 100
 
 
-def clients(actor: User) -> QuerySet[Client]:
-    """The workshop's clients by name."""
-    return Client.of(actor.workshop).order_by("name")
+def clients(actor: User, find: str = "", archived: bool = False) -> QuerySet[Client]:
+    """The workshop's clients by name; with `find`, those whose name sounds so or whose phone number holds it."""
+    found = Client.of(actor.workshop).filter(archived=archived).order_by("name", "id")
+    words, number = sounding(find).split(), digits(find)
+    if words:
+        named = Q()
+        for word in words:
+            named &= Q(sound__contains=word)
+        found = found.filter(named)
+    elif find.strip():
+        found = found.filter(phone_digits__contains=number) if len(number) >= 3 else found.none()
+    return found[:MOST_FOUND]
+
+
+def whole_book(actor: User) -> QuerySet[Client]:
+    """Everybody who is not archived, by name."""
+    return Client.of(actor.workshop).filter(archived=False).order_by("name", "id")
 
 
 def client(actor: User, id: UUID) -> Client:
@@ -27,10 +46,36 @@ def sheets(actor: User, client: UUID) -> QuerySet[Sheet]:
     return Sheet.of(actor.workshop).filter(client_id=client).order_by("-taken_on", "-created_at")
 
 
-def readings(actor: User, sheet: UUID) -> list[Reading]:
-    """The readings that count: the last of each point, in the order they were taken; points taken off are left out."""
+def all_readings(actor: User, sheet: UUID) -> QuerySet[Reading]:
+    """Every reading of a sheet in the order they were taken, those that no longer count too."""
+    return Reading.of(actor.workshop).filter(sheet_id=sheet).select_related("changed_by").order_by("created_at")
+
+
+def last_readings(actor: User, sheet: UUID) -> list[Reading]:
+    """The last reading of each point, in the order they were taken; skipped points among them, without a value."""
     last: dict[str, Reading] = {}
-    for reading in Reading.of(actor.workshop).filter(sheet_id=sheet).order_by("created_at"):
+    for reading in all_readings(actor, sheet):
         last.pop(reading.key, None)
         last[reading.key] = reading
-    return [reading for reading in last.values() if reading.mm is not None]
+    return list(last.values())
+
+
+def readings(actor: User, sheet: UUID) -> list[Reading]:
+    """The readings that count: the last of each point; points taken off or skipped are left out."""
+    return [reading for reading in last_readings(actor, sheet) if reading.mm is not None]
+
+
+def sheet_before(actor: User, sheet: Sheet) -> Sheet | None:
+    """The client's sheet before this one, the one it corrects left out."""
+    older = sheets(actor, sheet.client_id).filter(created_at__lt=sheet.created_at)
+    return older.exclude(pk=sheet.corrects_id).first() if sheet.corrects_id else older.first()
+
+
+def sheet_advice(actor: User, sheet: Sheet) -> dict[str, Any]:
+    """What there is to say of a sheet: doubts, ranges to expect, second ways, last time's values, a wrong unit."""
+    before = sheet_before(actor, sheet)
+    last = {one.key: one.mm for one in readings(actor, before.id) if one.mm is not None} if before else {}
+    now = [(one.key, one.typed, one.mm, one.way) for one in readings(actor, sheet.id) if one.mm is not None]
+    upheld = {(one.key, one.mm) for one in Overruling.of(actor.workshop).filter(sheet=sheet)}
+    told = advice(now, last, "cm" if sheet.unit == "cm" else "in", upheld)
+    return {**told, "last_on": before.taken_on if before else None}

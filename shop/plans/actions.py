@@ -33,11 +33,21 @@ def job_of(actor: User, order: Order) -> dict[str, Any]:
         "unit": actor.workshop.unit,
         "measurements": {reading.key: f"{reading.mm} mm" for reading in readings(actor, order.sheet_id)},
         "garments": [
-            {"id": garment.name, "style": garment.style, "method": garment.method, "choices": garment.choices}
+            {
+                "id": garment.name,
+                "style": garment.style,
+                "method": garment.method,
+                "choices": _where_the_waist_is(order) | garment.choices,
+            }
             for garment in garments(actor, order.id)
         ],
         "cloth": job_part({key: getattr(cloth, key) for key in FIELDS}),
     }
+
+
+def _where_the_waist_is(order: Order) -> dict[str, str]:
+    """The sheet's waist, for the rules that run from it; a garment's own choice goes before."""
+    return {"waist_position": order.sheet.waist} if order.sheet.waist in ("natural", "high") else {}
 
 
 def plan_order(*, actor: User, order: Order) -> PlanRun:

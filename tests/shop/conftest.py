@@ -23,6 +23,16 @@ class Caller:
         answer = self.http.generic(method, f"/api{path}", data or "", content_type="application/json")
         return answer.status_code, json.loads(answer.content) if answer.content else None
 
+    def get(self, path, **query):
+        """The body of an answer that must be 200."""
+        answer = self.http.get(f"/api{path}", query)
+        assert answer.status_code == 200, answer.content
+        return answer.json()
+
+    def raw(self, method, path):
+        """An answer's text."""
+        return self.http.generic(method, f"/api{path}").content.decode()
+
 
 @pytest.fixture
 def owner(db):

@@ -210,16 +210,18 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     rows = {
         "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run,
         "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"], "plans": made["id"],
-        "readings": order["sheet"]["readings"][0]["id"],
+        "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
     }  # fmt: skip
     bodies = {
-        "clients": {"name": "x"}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in"},
+        "clients": {"name": "x", "other": rows["clients"]}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in", "text": "point,typed"},
         "orders": {
             "client": rows["clients"], "sheet": rows["sheets"], "cloth": rows["cloths"], "title": "x", "promised_on": "2026-01-01",
         },
         "garments": {"order": rows["orders"], "name": "t", "style": "palazzo", "method": "quarter-hip", "choices": {}},
         "cloths": {"kind": "x", "colour": "#000000", "width": "150", "fold": "open"},
         "readings": {"sheet": rows["sheets"], "key": "hip", "typed": "100"}, "lay-runs": {"plan": made["id"]},
+        "corrections": {"sheet": rows["sheets"]}, "overrulings": {"sheet": rows["sheets"], "key": "hip"},
+        "flat": {"key": "hip", "typed": "20", "unit": "in"}, "book": {"text": ""},
     }  # fmt: skip
     secret = ids_in([rows, made["id"]], set())
     walked = 0

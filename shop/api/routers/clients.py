@@ -1,16 +1,19 @@
-"""Clients, sheets, readings."""
+"""The client book, sheets, readings."""
 
 from datetime import date, datetime
 from typing import Any, Literal
 from uuid import UUID
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Field, Router, Schema
 
 from shop.api.auth import person
-from shop.bridge.measuring import trouser_points
-from shop.clients import actions, queries
+from shop.bridge.measuring import flat_reading
+from shop.bridge.measuring import points as points_of
+from shop.clients import actions, queries, vcard
+from shop.clients.files import import_sheet
 from shop.clients.models import Client, Reading, Sheet
+from shop.orders import client_file
 
 router = Router(tags=["clients"])
 
@@ -19,29 +22,36 @@ class ClientIn(Schema):
     version: int = 0
     name: str = Field(min_length=1, max_length=120)
     phone: str = Field("", max_length=40)
+    email: str = Field("", max_length=120)
     note: str = Field("", max_length=2000)
+    leave_be: str = Field("", max_length=400)
+    keeps_measures: bool = False
+    archived: bool = False
 
 
-class ClientOut(Schema):
+class ClientOut(ClientIn):
     id: UUID
-    version: int
-    name: str
-    phone: str
-    note: str
 
 
 class ReadingIn(Schema):
     sheet: UUID
     key: str = Field(max_length=40)
     typed: str = Field(max_length=40)
+    way: str = Field("tape", max_length=24)
+    note: str = Field("", max_length=120)
 
 
 class ReadingOut(Schema):
+    """`mm` is null for a point that was skipped or taken off; `note` then holds the reason."""
+
     id: UUID
     key: str
     typed: str
     mm: float | None
+    way: str
+    note: str
     taken_at: datetime
+    taken_by: str
 
 
 class SheetIn(Schema):
@@ -49,6 +59,8 @@ class SheetIn(Schema):
     client: UUID
     taken_on: date
     unit: Literal["in", "cm"]
+    waist: Literal["natural", "low", "high", "worn"] = "worn"
+    corrects: UUID | None = None
 
 
 class SheetOut(Schema):
@@ -57,11 +69,16 @@ class SheetOut(Schema):
     client: UUID
     taken_on: date
     unit: str
+    waist: str
+    corrects: UUID | None
     closed: bool
     readings: list[ReadingOut]
+    skipped: list[ReadingOut]
 
 
 class PointOut(Schema):
+    """`tape` is how the tape lies on the figure; `flat` what a width of trousers laid flat counts for."""
+
     key: str
     name: str
     how: str
@@ -69,35 +86,149 @@ class PointOut(Schema):
     least_mm: float
     most_mm: float
     needed: bool
+    view: str
+    posture: str
+    tape: list[str]
+    flat: int | None
+
+
+class DoubtOut(Schema):
+    key: str
+    code: str
+    again: bool
+    words: str
+    upheld: bool
+
+
+class WayOut(Schema):
+    key: str
+    code: str
+    formula: str
+    with_: str = Field(alias="with")
+    typed: str
+    mm: float
+    about: str
+    differs_mm: float | None
+
+
+class ValueOut(Schema):
+    key: str
+    mm: float
+
+
+class RangeOut(Schema):
+    key: str
+    low_mm: float
+    high_mm: float
+
+
+class AdviceOut(Schema):
+    doubts: list[DoubtOut]
+    ways: list[WayOut]
+    last: list[ValueOut]
+    last_on: date | None
+    expected: list[RangeOut]
+    other_unit: Literal["in", "cm"] | None
+
+
+class KeyIn(Schema):
+    key: str = Field(max_length=40)
+
+
+class SheetRef(Schema):
+    sheet: UUID
+    key: str = Field("", max_length=40)
+
+
+class FlatIn(Schema):
+    key: str = Field(max_length=40)
+    typed: str = Field(max_length=40)
+    unit: Literal["in", "cm"]
+
+
+class FlatOut(Schema):
+    typed: str
+
+
+class UnitIn(Schema):
+    unit: Literal["in", "cm"]
+
+
+class OtherIn(Schema):
+    other: UUID
+
+
+class FileIn(Schema):
+    """A file's text; with `keep` its good lines are kept."""
+
+    text: str = Field(max_length=400_000)
+    keep: bool = False
+
+
+class LineOut(Schema):
+    """A line of a file; `what` and `mend` are empty where it is good."""
+
+    number: int
+    point: str
+    typed: str
+    what: str
+    mend: str
+
+
+class FileOut(Schema):
+    lines: list[LineOut]
+    kept: int
+
+
+class ErasedOut(Schema):
+    sheets: int
+    orders: int
 
 
 def client_out(row: Client) -> ClientOut:
-    return ClientOut(id=row.id, version=row.version, name=row.name, phone=row.phone, note=row.note)
+    return ClientOut(
+        id=row.id, version=row.version, name=row.name, phone=row.phone, email=row.email, note=row.note,
+        leave_be=row.leave_be, keeps_measures=row.keeps_measures, archived=row.archived,
+    )  # fmt: skip
 
 
 def _reading(row: Reading) -> ReadingOut:
     mm = None if row.mm is None else float(row.mm)
-    return ReadingOut(id=row.id, key=row.key, typed=row.typed, mm=mm, taken_at=row.created_at)
+    by = row.changed_by.first_name or row.changed_by.username if row.changed_by else ""
+    return ReadingOut(
+        id=row.id, key=row.key, typed=row.typed, mm=mm, way=row.way, note=row.note, taken_at=row.created_at, taken_by=by
+    )
 
 
 def sheet_out(request: HttpRequest, row: Sheet) -> SheetOut:
-    """A sheet with the readings that count."""
+    """A sheet with the readings that count, and the points that were skipped."""
+    last = [_reading(reading) for reading in queries.last_readings(person(request), row.id)]
     return SheetOut(
-        id=row.id, version=row.version, client=row.client_id, taken_on=row.taken_on, unit=row.unit,
-        closed=row.closed_at is not None,
-        readings=[_reading(reading) for reading in queries.readings(person(request), row.id)],
+        id=row.id, version=row.version, client=row.client_id, taken_on=row.taken_on, unit=row.unit, waist=row.waist,
+        corrects=row.corrects_id, closed=row.closed_at is not None,
+        readings=[one for one in last if one.mm is not None],
+        skipped=[one for one in last if one.mm is None and one.note],
     )  # fmt: skip
 
 
 @router.get("/points", response=list[PointOut])
-def points(request: HttpRequest) -> list[dict[str, Any]]:
-    """The points of a trouser session, in the order of taking."""
-    return trouser_points()
+def points(
+    request: HttpRequest, session: Literal["trousers", "top", "jumpsuit", "full"] = "trousers"
+) -> list[dict[str, Any]]:
+    """The points of a session, in the order of taking."""
+    return points_of(session)
+
+
+@router.post("/flat", response=FlatOut)
+def flat(request: HttpRequest, body: FlatIn) -> FlatOut:
+    """What trousers that fit, measured flat, say of a point."""
+    return FlatOut(typed=flat_reading(body.key, body.typed, body.unit))
 
 
 @router.get("/clients", response=list[ClientOut])
-def clients(request: HttpRequest) -> list[ClientOut]:
-    return [client_out(row) for row in queries.clients(person(request))]
+def clients(request: HttpRequest, find: str = "", archived: bool = False) -> list[ClientOut]:
+    """The book by name; `find` is part of a name, as it sounds, or of a phone number."""
+    return [client_out(row) for row in queries.clients(person(request), find[:120], archived)]
 
 
 @router.get("/clients/{id}", response=ClientOut)
@@ -105,15 +236,66 @@ def client(request: HttpRequest, id: UUID) -> ClientOut:
     return client_out(queries.client(person(request), id))
 
 
+@router.put("/clients/{id}", response=ClientOut)
+def put_client(request: HttpRequest, id: UUID, body: ClientIn) -> ClientOut:
+    return client_out(actions.put_client(actor=person(request), id=id, **body.dict()))
+
+
+@router.delete("/clients/{id}", response=ErasedOut)
+def erase(request: HttpRequest, id: UUID) -> ErasedOut:
+    """Erase everything about a client; the erasure itself is kept."""
+    done = client_file.erase_client(actor=person(request), id=id)
+    return ErasedOut(sheets=done.sheets, orders=done.orders)
+
+
+@router.post("/clients/{id}/merge", response=ClientOut)
+def merge(request: HttpRequest, id: UUID, body: OtherIn) -> ClientOut:
+    """Bring another entry of the same person into this one."""
+    return client_out(client_file.merge_clients(actor=person(request), id=id, other=body.other))
+
+
+@router.get("/clients/{id}/export")
+def export(request: HttpRequest, id: UUID, kind: Literal["json", "csv", "vcard"] = "json") -> Any:
+    """All that is kept of a client, as a file; `vcard` holds the contacts alone."""
+    if kind == "json":
+        return client_file.export_client(person(request), id)
+    if kind == "csv":
+        return _file(client_file.export_csv(person(request), id), "text/csv", "measurements.csv")
+    return _file(vcard.write_card(actions.contact_of(queries.client(person(request), id))), "text/vcard", "contact.vcf")
+
+
+def _file(text: str, kind: str, name: str) -> HttpResponse:
+    answer = HttpResponse(text, content_type=f"{kind}; charset=utf-8")
+    answer["Content-Disposition"] = f'attachment; filename="{name}"'
+    return answer
+
+
+@router.get("/book")
+def book(request: HttpRequest) -> HttpResponse:
+    """Every contact of the workshop as vCard 4.0."""
+    cards = [vcard.write_card(actions.contact_of(row)) for row in queries.whole_book(person(request))]
+    return _file("".join(cards), "text/vcard", "clients.vcf")
+
+
+@router.post("/book", response=FileOut)
+def take_contacts(request: HttpRequest, body: FileIn) -> FileOut:
+    """Read contacts from a vCard file; with `keep` the good ones come into the book. The same file twice is one."""
+    lines, kept = actions.import_contacts(actor=person(request), text=body.text, keep=body.keep)
+    return FileOut(lines=[LineOut(**line) for line in lines], kept=kept)
+
+
+@router.post("/sheets/{id}/file", response=FileOut)
+def take_file(request: HttpRequest, id: UUID, body: FileIn) -> FileOut:
+    """Read a sheet from a CSV or JSON file, line by line; with `keep` the good lines become readings."""
+    lines, kept = import_sheet(actor=person(request), id=id, text=body.text, keep=body.keep)
+    out = [LineOut(number=one.number, point=one.point, typed=one.typed, what=one.what, mend=one.mend) for one in lines]
+    return FileOut(lines=out, kept=kept)
+
+
 @router.get("/clients/{id}/sheets", response=list[SheetOut])
 def sheets(request: HttpRequest, id: UUID) -> list[SheetOut]:
     owner = queries.client(person(request), id)
     return [sheet_out(request, row) for row in queries.sheets(person(request), owner.id)]
-
-
-@router.put("/clients/{id}", response=ClientOut)
-def put_client(request: HttpRequest, id: UUID, body: ClientIn) -> ClientOut:
-    return client_out(actions.put_client(actor=person(request), id=id, **body.dict()))
 
 
 @router.get("/sheets/{id}", response=SheetOut)
@@ -126,12 +308,43 @@ def put_sheet(request: HttpRequest, id: UUID, body: SheetIn) -> SheetOut:
     return sheet_out(request, actions.put_sheet(actor=person(request), id=id, **body.dict()))
 
 
+@router.get("/sheets/{id}/readings", response=list[ReadingOut])
+def all_readings(request: HttpRequest, id: UUID) -> list[ReadingOut]:
+    """Every reading of a sheet, those that no longer count too."""
+    sheet = queries.sheet(person(request), id)
+    return [_reading(row) for row in queries.all_readings(person(request), sheet.id)]
+
+
+@router.get("/sheets/{id}/advice", response=AdviceOut, by_alias=True)
+def advice(request: HttpRequest, id: UUID) -> dict[str, Any]:
+    """Doubts, ranges to expect, second ways, last time's values, and the unit the sheet seems to be in."""
+    return queries.sheet_advice(person(request), queries.sheet(person(request), id))
+
+
+@router.post("/sheets/{id}/turn", response=SheetOut)
+def turn(request: HttpRequest, id: UUID, body: UnitIn) -> SheetOut:
+    """Read every bare number of the sheet in the other unit."""
+    return sheet_out(request, actions.turn_sheet(actor=person(request), id=id, unit=body.unit))
+
+
 @router.post("/sheets/{id}/close", response=SheetOut)
 def close_sheet(request: HttpRequest, id: UUID) -> SheetOut:
     return sheet_out(request, actions.close_sheet(actor=person(request), id=id))
 
 
+@router.put("/corrections/{id}", response=SheetOut)
+def correct(request: HttpRequest, id: UUID, body: SheetRef) -> SheetOut:
+    """Open a new sheet that corrects a closed one; `id` is the new sheet's."""
+    return sheet_out(request, actions.correct_sheet(actor=person(request), id=id, sheet=body.sheet))
+
+
+@router.put("/overrulings/{id}", response=KeyIn)
+def overrule(request: HttpRequest, id: UUID, body: SheetRef) -> KeyIn:
+    """The doubted value was measured twice and is right."""
+    return KeyIn(key=actions.overrule(actor=person(request), id=id, sheet=body.sheet, key=body.key).key)
+
+
 @router.put("/readings/{id}", response=ReadingOut)
 def put_reading(request: HttpRequest, id: UUID, body: ReadingIn) -> ReadingOut:
-    """Append a reading; an empty text takes the point off the sheet."""
+    """Append a reading; an empty text takes the point off the sheet, with a note it is skipped."""
     return _reading(actions.add_reading(actor=person(request), id=id, **body.dict()))

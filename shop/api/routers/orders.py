@@ -69,6 +69,7 @@ class TicketOut(Schema):
     id: UUID
     version: int
     title: str
+    client: UUID
     client_name: str
     promised_on: date
     measured: int
@@ -123,7 +124,7 @@ def bench(request: HttpRequest) -> list[TicketOut]:
         whole = _order(request, row)
         tickets.append(
             TicketOut(
-                id=row.id, version=row.version, title=row.title, client_name=row.client.name,
+                id=row.id, version=row.version, title=row.title, client=row.client_id, client_name=row.client.name,
                 promised_on=row.promised_on, measured=len(whole.sheet.readings),
                 styles=[garment.style for garment in whole.garments],
             )

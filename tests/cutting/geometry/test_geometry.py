@@ -135,7 +135,10 @@ def test_vectors(a, b):
     assert a.cross(b) == pytest.approx(-b.cross(a), abs=1e-6)
 
 
-@given(st.lists(points, min_size=2, max_size=9), st.floats(-200, 200), st.floats(0, 2 * pi))
+tenths = st.integers(-5000, 5000).map(lambda one: one / 10)
+
+
+@given(st.lists(st.builds(Point, tenths, tenths), min_size=2, max_size=9), st.floats(-200, 200), st.floats(0, 2 * pi))
 def test_a_line_meets_a_polyline_where_another_library_says(corners, aside, angle):
     way = Point(cos(angle), sin(angle))
     start = Point(0, 0).plus(way.left, aside)

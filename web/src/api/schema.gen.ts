@@ -4,6 +4,30 @@
  */
 
 export interface paths {
+    "/api/book": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Book
+         * @description Every contact of the workshop as vCard 4.0.
+         */
+        get: operations["shop_api_routers_clients_book"];
+        put?: never;
+        /**
+         * Take Contacts
+         * @description Read contacts from a vCard file; with `keep` the good ones come into the book. The same file twice is one.
+         */
+        post: operations["shop_api_routers_clients_take_contacts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -11,7 +35,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Clients */
+        /**
+         * Clients
+         * @description The book by name; `find` is part of a name, as it sounds, or of a phone number.
+         */
         get: operations["shop_api_routers_clients_clients"];
         put?: never;
         post?: never;
@@ -33,6 +60,50 @@ export interface paths {
         /** Put Client */
         put: operations["shop_api_routers_clients_put_client"];
         post?: never;
+        /**
+         * Erase
+         * @description Erase everything about a client; the erasure itself is kept.
+         */
+        delete: operations["shop_api_routers_clients_erase"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export
+         * @description All that is kept of a client, as a file; `vcard` holds the contacts alone.
+         */
+        get: operations["shop_api_routers_clients_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Merge
+         * @description Bring another entry of the same person into this one.
+         */
+        post: operations["shop_api_routers_clients_merge"];
         delete?: never;
         options?: never;
         head?: never;
@@ -67,6 +138,46 @@ export interface paths {
         /** Put Cloth */
         put: operations["shop_api_routers_orders_put_cloth"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/corrections/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Correct
+         * @description Open a new sheet that corrects a closed one; `id` is the new sheet's.
+         */
+        put: operations["shop_api_routers_clients_correct"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flat": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Flat
+         * @description What trousers that fit, measured flat, say of a point.
+         */
+        post: operations["shop_api_routers_clients_flat"];
         delete?: never;
         options?: never;
         head?: never;
@@ -192,6 +303,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/overrulings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Overrule
+         * @description The doubted value was measured twice and is right.
+         */
+        put: operations["shop_api_routers_clients_overrule"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{id}/widths": {
         parameters: {
             query?: never;
@@ -221,7 +352,7 @@ export interface paths {
         };
         /**
          * Points
-         * @description The points of a trouser session, in the order of taking.
+         * @description The points of a session, in the order of taking.
          */
         get: operations["shop_api_routers_clients_points"];
         put?: never;
@@ -242,7 +373,7 @@ export interface paths {
         get?: never;
         /**
          * Put Reading
-         * @description Append a reading; an empty text takes the point off the sheet.
+         * @description Append a reading; an empty text takes the point off the sheet, with a note it is skipped.
          */
         put: operations["shop_api_routers_clients_put_reading"];
         post?: never;
@@ -298,6 +429,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{id}/advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Advice
+         * @description Doubts, ranges to expect, second ways, last time's values, and the unit the sheet seems to be in.
+         */
+        get: operations["shop_api_routers_clients_advice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sheets/{id}/close": {
         parameters: {
             query?: never;
@@ -315,10 +466,85 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take File
+         * @description Read a sheet from a CSV or JSON file, line by line; with `keep` the good lines become readings.
+         */
+        post: operations["shop_api_routers_clients_take_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{id}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All Readings
+         * @description Every reading of a sheet, those that no longer count too.
+         */
+        get: operations["shop_api_routers_clients_all_readings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{id}/turn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Turn
+         * @description Read every bare number of the sheet in the other unit.
+         */
+        post: operations["shop_api_routers_clients_turn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** AdviceOut */
+        AdviceOut: {
+            /** Doubts */
+            doubts: components["schemas"]["DoubtOut"][];
+            /** Expected */
+            expected: components["schemas"]["RangeOut"][];
+            /** Last */
+            last: components["schemas"]["ValueOut"][];
+            /** Last On */
+            last_on: string | null;
+            /** Other Unit */
+            other_unit: ("in" | "cm") | null;
+            /** Ways */
+            ways: components["schemas"]["WayOut"][];
+        };
         /** CheckOut */
         CheckOut: {
             /** Code */
@@ -336,6 +562,26 @@ export interface components {
         };
         /** ClientIn */
         ClientIn: {
+            /**
+             * Archived
+             * @default false
+             */
+            archived: boolean;
+            /**
+             * Email
+             * @default
+             */
+            email: string;
+            /**
+             * Keeps Measures
+             * @default false
+             */
+            keeps_measures: boolean;
+            /**
+             * Leave Be
+             * @default
+             */
+            leave_be: string;
             /** Name */
             name: string;
             /**
@@ -357,17 +603,46 @@ export interface components {
         /** ClientOut */
         ClientOut: {
             /**
+             * Archived
+             * @default false
+             */
+            archived: boolean;
+            /**
+             * Email
+             * @default
+             */
+            email: string;
+            /**
              * Id
              * Format: uuid
              */
             id: string;
+            /**
+             * Keeps Measures
+             * @default false
+             */
+            keeps_measures: boolean;
+            /**
+             * Leave Be
+             * @default
+             */
+            leave_be: string;
             /** Name */
             name: string;
-            /** Note */
+            /**
+             * Note
+             * @default
+             */
             note: string;
-            /** Phone */
+            /**
+             * Phone
+             * @default
+             */
             phone: string;
-            /** Version */
+            /**
+             * Version
+             * @default 0
+             */
             version: number;
         };
         /** ClothIn */
@@ -459,6 +734,19 @@ export interface components {
                 number
             ];
         };
+        /** DoubtOut */
+        DoubtOut: {
+            /** Again */
+            again: boolean;
+            /** Code */
+            code: string;
+            /** Key */
+            key: string;
+            /** Upheld */
+            upheld: boolean;
+            /** Words */
+            words: string;
+        };
         /** EdgeOut */
         EdgeOut: {
             /** Allowance Mm */
@@ -469,6 +757,33 @@ export interface components {
             name: string;
             /** Sewn To */
             sewn_to: string;
+        };
+        /** ErasedOut */
+        ErasedOut: {
+            /** Orders */
+            orders: number;
+            /** Sheets */
+            sheets: number;
+        };
+        /**
+         * FileIn
+         * @description A file's text; with `keep` its good lines are kept.
+         */
+        FileIn: {
+            /**
+             * Keep
+             * @default false
+             */
+            keep: boolean;
+            /** Text */
+            text: string;
+        };
+        /** FileOut */
+        FileOut: {
+            /** Kept */
+            kept: number;
+            /** Lines */
+            lines: components["schemas"]["LineOut"][];
         };
         /** FindingOut */
         FindingOut: {
@@ -487,6 +802,23 @@ export interface components {
             where: string;
             /** Words */
             words: string;
+        };
+        /** FlatIn */
+        FlatIn: {
+            /** Key */
+            key: string;
+            /** Typed */
+            typed: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "cm";
+        };
+        /** FlatOut */
+        FlatOut: {
+            /** Typed */
+            typed: string;
         };
         /** GarmentIn */
         GarmentIn: {
@@ -535,6 +867,11 @@ export interface components {
             style: string;
             /** Version */
             version: number;
+        };
+        /** KeyIn */
+        KeyIn: {
+            /** Key */
+            key: string;
         };
         /** LayOut */
         LayOut: {
@@ -610,6 +947,22 @@ export interface components {
             seams_mm: number;
             /** Sewn Mm */
             sewn_mm: number;
+        };
+        /**
+         * LineOut
+         * @description A line of a file; `what` and `mend` are empty where it is good.
+         */
+        LineOut: {
+            /** Mend */
+            mend: string;
+            /** Number */
+            number: number;
+            /** Point */
+            point: string;
+            /** Typed */
+            typed: string;
+            /** What */
+            what: string;
         };
         /** LogIn */
         LogIn: {
@@ -781,6 +1134,14 @@ export interface components {
             /** Version */
             version: number;
         };
+        /** OtherIn */
+        OtherIn: {
+            /**
+             * Other
+             * Format: uuid
+             */
+            other: string;
+        };
         /** PanelOut */
         PanelOut: {
             /** Cut */
@@ -943,8 +1304,13 @@ export interface components {
             version: 1;
             yardage: components["schemas"]["YardageOut"] | null;
         };
-        /** PointOut */
+        /**
+         * PointOut
+         * @description `tape` is how the tape lies on the figure; `flat` what a width of trousers laid flat counts for.
+         */
         PointOut: {
+            /** Flat */
+            flat: number | null;
             /** How */
             how: string;
             /** Key */
@@ -957,13 +1323,33 @@ export interface components {
             name: string;
             /** Needed */
             needed: boolean;
+            /** Posture */
+            posture: string;
             /** Slip */
             slip: string;
+            /** Tape */
+            tape: string[];
+            /** View */
+            view: string;
+        };
+        /** RangeOut */
+        RangeOut: {
+            /** High Mm */
+            high_mm: number;
+            /** Key */
+            key: string;
+            /** Low Mm */
+            low_mm: number;
         };
         /** ReadingIn */
         ReadingIn: {
             /** Key */
             key: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
             /**
              * Sheet
              * Format: uuid
@@ -971,8 +1357,16 @@ export interface components {
             sheet: string;
             /** Typed */
             typed: string;
+            /**
+             * Way
+             * @default tape
+             */
+            way: string;
         };
-        /** ReadingOut */
+        /**
+         * ReadingOut
+         * @description `mm` is null for a point that was skipped or taken off; `note` then holds the reason.
+         */
         ReadingOut: {
             /**
              * Id
@@ -983,13 +1377,19 @@ export interface components {
             key: string;
             /** Mm */
             mm: number | null;
+            /** Note */
+            note: string;
             /**
              * Taken At
              * Format: date-time
              */
             taken_at: string;
+            /** Taken By */
+            taken_by: string;
             /** Typed */
             typed: string;
+            /** Way */
+            way: string;
         };
         /** SectionOut */
         SectionOut: {
@@ -1009,6 +1409,8 @@ export interface components {
              * Format: uuid
              */
             client: string;
+            /** Corrects */
+            corrects?: string | null;
             /**
              * Taken On
              * Format: date
@@ -1024,6 +1426,12 @@ export interface components {
              * @default 0
              */
             version: number;
+            /**
+             * Waist
+             * @default worn
+             * @enum {string}
+             */
+            waist: "natural" | "low" | "high" | "worn";
         };
         /** SheetOut */
         SheetOut: {
@@ -1034,6 +1442,8 @@ export interface components {
             client: string;
             /** Closed */
             closed: boolean;
+            /** Corrects */
+            corrects: string | null;
             /**
              * Id
              * Format: uuid
@@ -1041,6 +1451,8 @@ export interface components {
             id: string;
             /** Readings */
             readings: components["schemas"]["ReadingOut"][];
+            /** Skipped */
+            skipped: components["schemas"]["ReadingOut"][];
             /**
              * Taken On
              * Format: date
@@ -1050,6 +1462,21 @@ export interface components {
             unit: string;
             /** Version */
             version: number;
+            /** Waist */
+            waist: string;
+        };
+        /** SheetRef */
+        SheetRef: {
+            /**
+             * Key
+             * @default
+             */
+            key: string;
+            /**
+             * Sheet
+             * Format: uuid
+             */
+            sheet: string;
         };
         /** SideOut */
         SideOut: {
@@ -1063,6 +1490,11 @@ export interface components {
          * @description One order on the bench.
          */
         TicketOut: {
+            /**
+             * Client
+             * Format: uuid
+             */
+            client: string;
             /** Client Name */
             client_name: string;
             /**
@@ -1083,6 +1515,40 @@ export interface components {
             title: string;
             /** Version */
             version: number;
+        };
+        /** UnitIn */
+        UnitIn: {
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "cm";
+        };
+        /** ValueOut */
+        ValueOut: {
+            /** Key */
+            key: string;
+            /** Mm */
+            mm: number;
+        };
+        /** WayOut */
+        WayOut: {
+            /** About */
+            about: string;
+            /** Code */
+            code: string;
+            /** Differs Mm */
+            differs_mm: number | null;
+            /** Formula */
+            formula: string;
+            /** Key */
+            key: string;
+            /** Mm */
+            mm: number;
+            /** Typed */
+            typed: string;
+            /** With */
+            with: string;
         };
         /** WidthOut */
         WidthOut: {
@@ -1117,9 +1583,54 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    shop_api_routers_clients_clients: {
+    shop_api_routers_clients_book: {
         parameters: {
             query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    shop_api_routers_clients_take_contacts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_clients: {
+        parameters: {
+            query?: {
+                find?: string;
+                archived?: boolean;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -1185,6 +1696,76 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_clients_erase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErasedOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_export: {
+        parameters: {
+            query?: {
+                kind?: "json" | "csv" | "vcard";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    shop_api_routers_clients_merge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientOut"];
+                };
+            };
+        };
+    };
     shop_api_routers_clients_sheets: {
         parameters: {
             query?: never;
@@ -1229,6 +1810,56 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClothOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetRef"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_flat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FlatIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FlatOut"];
                 };
             };
         };
@@ -1419,6 +2050,32 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_clients_overrule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetRef"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyIn"];
+                };
+            };
+        };
+    };
     shop_api_routers_orders_plan_widths: {
         parameters: {
             query?: never;
@@ -1443,7 +2100,9 @@ export interface operations {
     };
     shop_api_routers_clients_points: {
         parameters: {
-            query?: never;
+            query?: {
+                session?: "trousers" | "top" | "jumpsuit" | "full";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -1597,6 +2256,28 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_clients_advice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdviceOut"];
+                };
+            };
+        };
+    };
     shop_api_routers_clients_close_sheet: {
         parameters: {
             query?: never;
@@ -1607,6 +2288,80 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_take_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_all_readings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingOut"][];
+                };
+            };
+        };
+    };
+    shop_api_routers_clients_turn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnitIn"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

@@ -7,23 +7,16 @@ import type { components } from "./schema.gen";
 type Schemas = components["schemas"];
 export type Order = Schemas["OrderOut"];
 export type Ticket = Schemas["TicketOut"];
-export type Client = Schemas["ClientOut"];
-export type Sheet = Schemas["SheetOut"];
-export type Reading = Schemas["ReadingOut"];
 export type Garment = Schemas["GarmentOut"];
 export type Cloth = Schemas["ClothOut"];
 export type Plan = Schemas["PlanOut"];
 export type Mark = Schemas["MarkOut"];
 export type Piece = Schemas["PieceOut"];
 export type Lay = Schemas["LayOut"];
-export type Point = Schemas["PointOut"];
 
 const path = (id: string) => ({ params: { path: { id } } });
 
 export const useBench = () => useQuery({ queryKey: ["bench"], queryFn: () => told(server.GET("/api/orders")) });
-export const useClients = () => useQuery({ queryKey: ["clients"], queryFn: () => told(server.GET("/api/clients")) });
-export const usePoints = () =>
-  useQuery({ queryKey: ["points"], queryFn: () => told(server.GET("/api/points")), staleTime: Infinity });
 export const useOrder = (id: string) =>
   useQuery({ queryKey: ["order", id], queryFn: () => told(server.GET("/api/orders/{id}", path(id))) });
 
@@ -47,25 +40,6 @@ export const useWidths = (plan: string | undefined) =>
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
-
-/** After a write to an order: its rows and its plan are asked for anew. */
-function useRefresh(id: string) {
-  const memory = useQueryClient();
-  return () => {
-    void memory.invalidateQueries({ queryKey: ["order", id] });
-    void memory.invalidateQueries({ queryKey: ["plan", id] });
-    void memory.invalidateQueries({ queryKey: ["bench"] });
-  };
-}
-
-export function usePutReading(order: string) {
-  const onSuccess = useRefresh(order);
-  return useMutation({
-    mutationFn: ({ id, ...body }: Schemas["ReadingIn"] & { id: string }) =>
-      told(server.PUT("/api/readings/{id}", { ...path(id), body })),
-    onSuccess,
-  });
-}
 
 export type Stale<Row> = { mine: Row; theirs: Row };
 
@@ -129,6 +103,8 @@ export const usePutCloth = (order: string) =>
     ({ id, ...body }) => told(server.PUT("/api/cloths/{id}", { ...path(id), body })),
   );
 
+const BLANK = { phone: "", email: "", note: "", leave_be: "", keeps_measures: false, archived: false };
+
 export type NewOrder = {
   ids: { client: string; sheet: string; cloth: string; order: string; garment: string };
   client: string;
@@ -149,10 +125,10 @@ export function useMakeOrder() {
         await told(
           server.PUT("/api/clients/{id}", {
             ...path(ids.client),
-            body: { version: 0, name: made.client, phone: "", note: "" },
+            body: { version: 0, name: made.client, ...BLANK },
           }),
         );
-      const sheet = { version: 0, client: ids.client, taken_on: today, unit: made.unit };
+      const sheet = { version: 0, client: ids.client, taken_on: today, unit: made.unit, waist: "worn" as const };
       await told(server.PUT("/api/sheets/{id}", { ...path(ids.sheet), body: sheet }));
       const cloth = {
         version: 0,

@@ -10,6 +10,8 @@ import { Frame } from "./Frame";
 
 const Job = lazy(() => import("./Job").then((m) => ({ default: m.Job })));
 const NewOrder = lazy(() => import("../features/orders/NewOrder").then((m) => ({ default: m.NewOrder })));
+const ClientCard = lazy(() => import("../features/clients/ClientCard").then((m) => ({ default: m.ClientCard })));
+const Card = lazy(() => import("../features/measuring/Card").then((m) => ({ default: m.Card })));
 const Clients = lazy(() => import("../features/clients/Clients").then((m) => ({ default: m.Clients })));
 
 function ToMeasure() {
@@ -57,6 +59,15 @@ export function Routes() {
               </Frame>
             }
           />
+          <Route
+            path="/clients/:id"
+            element={
+              <Frame>
+                <ClientCard />
+              </Frame>
+            }
+          />
+          <Route path="/orders/:id/card" element={<Card />} />
           <Route path="/orders/:id" element={<ToMeasure />} />
           <Route
             path="/orders/:id/:station"

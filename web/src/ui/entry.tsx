@@ -1,5 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type KeyboardEvent, type ReactNode, useEffect, useId, useRef, useState } from "react";
+import {
+  type KeyboardEvent,
+  type ReactNode,
+  type Ref,
+  useEffect,
+  useId,
+  useImperativeHandle,
+  useRef,
+  useState,
+} from "react";
 import { Refused } from "../api/client";
 import { read, show, text as tapeText, type Unit, Unreadable } from "../lengths/units";
 import { field } from "./field";
@@ -39,6 +48,8 @@ export type EntryProps = {
   onward?: () => void;
   also?: (typed: string) => boolean;
   focus?: boolean;
+  /** Filled with the way to commit from outside, as a button beside the field does. */
+  gate?: Ref<() => Promise<boolean>>;
   /** Not a length: no unit, nothing beside it. */
   plain?: string;
 };
@@ -69,7 +80,15 @@ export function Entry(props: EntryProps) {
     else localStorage.setItem(place, JSON.stringify({ typed: value, id }));
   };
 
-  const commit = async (): Promise<boolean> => {
+  // Leaving the field and pressing a button come together: the second waits for the first.
+  const flying = useRef<Promise<boolean> | null>(null);
+  const commit = (): Promise<boolean> => {
+    flying.current ??= send().finally(() => (flying.current = null));
+    return flying.current;
+  };
+  useImperativeHandle(props.gate, () => commit);
+
+  const send = async (): Promise<boolean> => {
     const value = typed.trim();
     if (value === saved.trim() && kept(place) === null) return true;
     const own = props.also?.(value) ?? false;
@@ -185,7 +204,7 @@ function FractionKeys({ put }: { put: (part: string) => void }) {
         <Press
           key={part}
           paddingInline="4"
-          minWidth="48px"
+          minWidth={{ base: "38px", md: "48px" }}
           flex="1"
           aria-label={`put ${part}`}
           onMouseDown={(event) => event.preventDefault()}

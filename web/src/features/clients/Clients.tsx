@@ -1,35 +1,82 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
 import { Link } from "react-router";
-import { useBench, useClients } from "../../api/shop";
+import { useClients, useTakeContacts } from "../../api/clients";
+import { field, Label } from "../../ui/field";
+import { TakeFile } from "../../ui/taking";
 import { Says } from "../../ui/words";
 
-/** Everybody the workshop sews for, with what is on the bench for them. */
+const MOST = 100;
+
+/** The client book: found by any part of a name, as it sounds, or of a phone number. */
 export function Clients() {
-  const clients = useClients();
-  const bench = useBench();
+  const [find, setFind] = useState("");
+  const [archived, setArchived] = useState(false);
+  const clients = useClients(find.trim(), archived);
+  const take = useTakeContacts();
+  const found = clients.data ?? [];
   return (
     <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%">
-      <chakra.h1 fontSize="26px" fontWeight={600} marginBottom="16">
+      <chakra.h1 fontSize="26px" fontWeight={600} marginBottom="12">
         Clients
       </chakra.h1>
+      <Box display="flex" gap="16" alignItems="end" flexWrap="wrap" maxWidth="720px">
+        <Box flex="1" minWidth="240px">
+          <Label text="Find by name, as it sounds, or by phone">
+            <chakra.input
+              {...field}
+              type="search"
+              value={find}
+              autoFocus
+              autoComplete="off"
+              onChange={(event) => setFind(event.target.value)}
+            />
+          </Label>
+        </Box>
+        <chakra.label display="flex" gap="8" alignItems="center" minHeight="touch">
+          <input type="checkbox" checked={archived} onChange={(event) => setArchived(event.target.checked)} />
+          Archived
+        </chakra.label>
+      </Box>
       {clients.isError && <Says tone="wrong">{clients.error.message}</Says>}
-      {clients.data?.length === 0 && (
-        <Says tone="plain">Nobody yet. A client is added with an order, on the Bench.</Says>
-      )}
+      <chakra.p role="status" color="ink2" fontSize="16px" marginTop="8">
+        {clients.data &&
+          (found.length >= MOST ? `The first ${MOST}; type more of the name.` : counted(found.length, find))}
+      </chakra.p>
       <chakra.ul listStyleType="none" maxWidth="720px">
-        {clients.data?.map((client) => (
-          <chakra.li key={client.id} borderBottom="1px solid {colors.hairline}" paddingBlock="12">
-            <b>{client.name}</b>
-            {bench.data
-              ?.filter((ticket) => ticket.client_name === client.name)
-              .map((ticket) => (
-                <chakra.span key={ticket.id} display="block" color="dye" textDecoration="underline">
-                  <Link to={`/orders/${ticket.id}/measure`}>{ticket.title}</Link>
-                </chakra.span>
-              ))}
+        {found.map((client) => (
+          <chakra.li
+            key={client.id}
+            borderBottom="1px solid {colors.hairline}"
+            display="flex"
+            justifyContent="space-between"
+            alignItems="center"
+            gap="12"
+            minHeight="56px"
+            css={{ "& a": { flex: 1, fontWeight: 600, textDecoration: "none", paddingBlock: "14px" } }}
+          >
+            <Link to={`/clients/${client.id}`}>{client.name}</Link>
+            <chakra.span color="ink2">{client.phone}</chakra.span>
           </chakra.li>
         ))}
       </chakra.ul>
+      <Box marginTop="32" maxWidth="720px" display="grid" gap="8">
+        <chakra.a color="dye" textDecoration="underline" href="/api/book" download="clients.vcf" paddingBlock="8">
+          All contacts as vCard
+        </chakra.a>
+        <chakra.details>
+          <chakra.summary cursor="pointer" minHeight="40px">
+            Contacts from a vCard file
+          </chakra.summary>
+          <TakeFile text="File" accept=".vcf,.vcard" send={(body) => take.mutateAsync(body)} />
+        </chakra.details>
+      </Box>
     </Box>
   );
+}
+
+function counted(count: number, find: string): string {
+  if (count === 0 && find.trim()) return "Nobody sounds like that. Try fewer letters, or part of the phone number.";
+  if (count === 0) return "Nobody here. A client is added with an order, on the Bench.";
+  return count === 1 ? "1 client" : `${count} clients`;
 }

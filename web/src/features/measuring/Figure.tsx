@@ -1,37 +1,31 @@
-import { PATHS, SEATED, STANDING } from "./figure";
+import type { Point } from "../../api/measuring";
+import { figure, HEIGHT, type Shape, tapeOn, WIDTH } from "./figure";
 
-/** The figure with the tape where the point in hand is taken. */
-export function Figure({ point, name }: { point: string; name: string }) {
-  const path = PATHS[point];
-  const d = path?.line ? `M${path.line.map((p) => p.join(" ")).join("L")}` : "";
-  const [y, left, right] = path?.round ?? [0, 0, 0];
-  const middle = (left + right) / 2;
+/** The figure in the posture of the point in hand, with the tape where it is taken. */
+export function Figure({ point, shape }: { point: Point; shape: Shape }) {
+  const drawn = figure(point.view, shape);
+  const tape = tapeOn(point.tape, drawn);
   return (
-    <svg viewBox="14 4 182 424" width="100%" height="100%" role="img" aria-label={`Where the tape runs: ${name}`}>
-      <path
-        d={path?.pose === "seated" ? SEATED : STANDING}
-        fill="none"
-        stroke="currentColor"
-        strokeWidth="2"
-        strokeLinecap="round"
-        strokeLinejoin="round"
-      />
-      {path?.round && (
-        <g fill="none" strokeLinecap="round">
-          <path d={`M${left - 2} ${y}Q${middle} ${y + 16} ${right + 2} ${y}`} stroke="#2A2410" strokeWidth="9" />
-          <path d={`M${left - 2} ${y}Q${middle} ${y + 16} ${right + 2} ${y}`} stroke="#F0B22E" strokeWidth="6" />
-          <path
-            d={`M${left - 2} ${y}Q${middle} ${y - 9} ${right + 2} ${y}`}
-            stroke="#2A2410"
-            strokeWidth="1.5"
-            strokeDasharray="4 4"
-          />
-        </g>
-      )}
-      {d && (
-        <g fill="none" strokeLinecap="round" strokeLinejoin="round">
-          <path d={d} stroke="#2A2410" strokeWidth="9" />
-          <path d={d} stroke="#F0B22E" strokeWidth="6" />
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT - 10}`}
+      width="100%"
+      height="100%"
+      role="img"
+      aria-label={`Where the tape runs: ${point.name}. ${point.posture}.`}
+    >
+      <g fill="none" stroke="currentColor" strokeLinecap="round" strokeLinejoin="round">
+        {drawn.outline.map((d) => (
+          <path key={d} d={d} strokeWidth="2" />
+        ))}
+        {drawn.faint.map((d) => (
+          <path key={d} d={d} strokeWidth="1.2" strokeOpacity="0.5" />
+        ))}
+      </g>
+      {tape && (
+        <g data-tape-path fill="none" strokeLinecap="round" strokeLinejoin="round">
+          <path d={tape.behind} stroke="#2A2410" strokeWidth="1.5" strokeDasharray="4 4" />
+          <path d={tape.front} stroke="#2A2410" strokeWidth="8" />
+          <path d={tape.front} stroke="#F0B22E" strokeWidth="5" />
         </g>
       )}
     </svg>

@@ -1,36 +1,80 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import { type Order, type Plan, type Point, usePoints, usePutReading } from "../../api/shop";
+import { type Point, type Session, useAdvice, usePoints, useSheetWrites } from "../../api/measuring";
+import type { Order, Plan } from "../../api/shop";
 import type { Unit } from "../../lengths/units";
 import { Entry } from "../../ui/entry";
 import { Length } from "../../ui/length";
 import { Findings, Ledger, Margin, Unworkable, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
+import { Says } from "../../ui/words";
+import { Closed } from "./Closed";
 import { Figure } from "./Figure";
+import { shapeOf } from "./figure";
+import { Sheet } from "./Sheet";
+import { Skip } from "./Skip";
+import { Ways } from "./Ways";
 
 /** One point at a time in the order of taking, the figure beside it, the whole sheet at hand. */
 export function Measure({ order, plan, error }: { order: Order; plan: Plan | undefined; error: Error | null }) {
-  const points = usePoints();
-  if (!points.data) return <Box padding="16">Fetching the points…</Box>;
-  return <Session order={order} plan={plan} error={error} points={points.data} />;
+  const [session, setSession] = useState<Session>("trousers");
+  const points = usePoints(session);
+  if (order.sheet.closed) return <Closed order={order} plan={plan} />;
+  if (!points.data) return <Box padding="16">{points.error ? points.error.message : "Fetching the points…"}</Box>;
+  return (
+    <Taking
+      key={session}
+      order={order}
+      plan={plan}
+      error={error}
+      points={points.data}
+      session={session}
+      setSession={setSession}
+    />
+  );
 }
 
-type SessionProps = { order: Order; plan: Plan | undefined; error: Error | null; points: Point[] };
+type TakingProps = {
+  order: Order;
+  plan: Plan | undefined;
+  error: Error | null;
+  points: Point[];
+  session: Session;
+  setSession: (session: Session) => void;
+};
 
-function Session({ order, plan, error, points }: SessionProps) {
+function Taking({ order, plan, error, points, session, setSession }: TakingProps) {
   const onward = useNavigate();
-  const put = usePutReading(order.id);
-  const unit = order.sheet.unit as Unit;
-  const taken = new Map(order.sheet.readings.map((reading) => [reading.key, reading]));
-  const [at, setAt] = useState(() =>
-    Math.max(
-      0,
-      points.findIndex((point) => point.needed && !taken.has(point.key)),
-    ),
-  );
-  const point = points[at]!;
-  const next = () => (at + 1 < points.length ? setAt(at + 1) : void onward(`/orders/${order.id}/design`));
+  const sheet = order.sheet;
+  const unit = sheet.unit as Unit;
+  const writes = useSheetWrites(order.id, sheet.id);
+  const advice = useAdvice(sheet.id).data;
+  const taken = new Map(sheet.readings.map((reading) => [reading.key, reading]));
+  const [at, setAt] = useState(() => {
+    const first = points.findIndex((point) => point.needed && !taken.has(point.key));
+    return Math.max(0, first);
+  });
+  const [held, setHeld] = useState("");
+  const gate = useRef<() => Promise<boolean>>(null);
+
+  const point = points[at] ?? points[0]!;
+  const reading = taken.get(point.key);
+  const doubt = advice?.doubts.find((one) => one.key === point.key);
+  const last = advice?.last.find((one) => one.key === point.key);
+  const turned = at > 0 && points[at - 1]!.view !== point.view;
+
+  const go = (to: number) => {
+    setHeld("");
+    setAt(to);
+  };
+  const next = () => (at + 1 < points.length ? go(at + 1) : void onward(`/orders/${order.id}/design`));
+  /** Moves on, unless what was just typed is doubted: then once more is asked for. */
+  const pass = () => {
+    const now = writes.advice()?.doubts.find((one) => one.key === point.key && one.again && !one.upheld);
+    if (now && held !== now.words) setHeld(now.words);
+    else next();
+  };
 
   return (
     <WithMargin>
@@ -44,102 +88,85 @@ function Session({ order, plan, error, points }: SessionProps) {
         gridTemplateColumns={{ base: "1fr", md: "minmax(170px, 230px) minmax(320px, 460px)" }}
         alignContent="start"
       >
-        <Box height={{ base: "30vh", md: "440px" }} color="ink">
-          <Figure point={point.key} name={point.name} />
+        <Box height={{ base: doubt && !doubt.upheld ? "16vh" : "30vh", md: "440px" }} color="ink">
+          <Figure point={point} shape={shapeOf((key) => taken.get(key)?.mm ?? undefined)} />
         </Box>
         <Box>
           <chakra.p color="ink2" fontSize="16px">
             {order.client.name}, {at + 1} of {points.length}
             {point.needed ? "" : ", if you like"}
           </chakra.p>
-          <chakra.h1
-            fontSize={{ base: "28px", md: "36px" }}
-            fontWeight={600}
-            lineHeight="1.15"
-            textTransform="capitalize"
-          >
-            {point.name}
+          <chakra.h1 fontSize={{ base: "28px", md: "36px" }} fontWeight={600} lineHeight="1.15">
+            {point.name[0]!.toUpperCase() + point.name.slice(1)}
           </chakra.h1>
           <chakra.p marginBlock="8">
+            {(turned || at === 0) && <b>{point.posture}. </b>}
             {point.how} <chakra.span color="ink2">{point.slip}</chakra.span>
           </chakra.p>
           <Entry
             key={point.key}
             name={point.key}
-            label={<chakra.span color="ink2">Read off the tape</chakra.span>}
+            label={
+              <chakra.span color="ink2">
+                Read off the tape
+                {last && (
+                  <>
+                    , last time <Length mm={last.mm} unit={unit} />
+                  </>
+                )}
+              </chakra.span>
+            }
             unit={unit}
-            saved={taken.get(point.key)?.typed ?? ""}
-            place={`reading:${order.sheet.id}:${point.key}`}
-            keep={(typed, id) => put.mutateAsync({ id, sheet: order.sheet.id, key: point.key, typed })}
-            onward={next}
+            saved={reading?.typed ?? ""}
+            place={`reading:${sheet.id}:${point.key}`}
+            keep={(typed, id) => writes.read.mutateAsync({ id, key: point.key, typed })}
+            onward={pass}
+            gate={gate}
             large
             focus
           />
+          {reading && reading.way !== "tape" && <chakra.p color="ink2">≈ an estimate, not taken on the body</chakra.p>}
+          {doubt && !doubt.upheld && (
+            <Says tone={doubt.again ? "wrong" : "plain"}>
+              {doubt.words} {doubt.again && <b>Measure again?</b>}
+              <chakra.span display="block" marginTop="8">
+                <Press onClick={() => writes.overrule.mutate(point.key)}>Measured twice, it is right</Press>
+              </chakra.span>
+            </Says>
+          )}
+          {doubt?.upheld && <chakra.p color="moss">Measured twice, it is right.</chakra.p>}
           <Box display="flex" gap="8" marginTop="12">
-            <Press disabled={at === 0} minHeight="56px" onClick={() => setAt(at - 1)}>
+            <Press disabled={at === 0} minHeight="56px" onClick={() => go(at - 1)}>
               Previous point
             </Press>
-            <Press kind="main" flex="1" minHeight="56px" onClick={next}>
+            <Press
+              kind="main"
+              flex="1"
+              minHeight="56px"
+              onClick={() => void gate.current?.().then((kept) => kept && pass())}
+            >
               {at + 1 < points.length ? `Next: ${points[at + 1]!.name}` : "To Design"}
             </Press>
           </Box>
+          <Skip key={`skip ${point.key}`} point={point} writes={writes} onward={next} skipped={sheet.skipped} />
+          <Ways key={`ways ${point.key}`} point={point} unit={unit} writes={writes} ways={advice?.ways ?? []} />
         </Box>
       </Box>
       <Margin>
-        <Sheet order={order} points={points} at={at} go={setAt} unit={unit} />
+        <Sheet
+          order={order}
+          points={points}
+          at={at}
+          go={go}
+          advice={advice}
+          writes={writes}
+          session={session}
+          setSession={setSession}
+        />
         {error && <Unworkable error={error} order={order.id} />}
         {plan && !error && <Ledger plan={plan} unit={unit} />}
         {plan && !error && <Findings plan={plan} />}
       </Margin>
     </WithMargin>
-  );
-}
-
-type SheetProps = { order: Order; points: Point[]; at: number; go: (at: number) => void; unit: Unit };
-
-/** The sheet as it stands: what was typed, and the points still open. */
-function Sheet({ order, points, at, go, unit }: SheetProps) {
-  const taken = new Map(order.sheet.readings.map((reading) => [reading.key, reading]));
-  return (
-    <Box>
-      <chakra.h2 fontSize="20px" fontWeight={600}>
-        Sheet of {order.sheet.taken_on}
-      </chakra.h2>
-      <chakra.ul listStyleType="none">
-        {points.map((point, k) => {
-          const reading = taken.get(point.key);
-          return (
-            <li key={point.key}>
-              <chakra.button
-                width="100%"
-                display="flex"
-                justifyContent="space-between"
-                alignItems="center"
-                minHeight="40px"
-                paddingInline="8"
-                textAlign="left"
-                cursor="pointer"
-                borderBottom="1px solid {colors.hairline}"
-                background={k === at ? "marigold" : "transparent"}
-                color={k === at ? "onMarigold" : "ink"}
-                aria-current={k === at ? "step" : undefined}
-                onClick={() => go(k)}
-              >
-                <span>{point.name}</span>
-                <b>
-                  {reading?.mm != null ? (
-                    <Length mm={reading.mm} unit={unit} />
-                  ) : (
-                    <chakra.span fontWeight="400" color={k === at ? "onMarigold" : point.needed ? "madder" : "ink2"}>
-                      {point.needed ? "to take" : "open"}
-                    </chakra.span>
-                  )}
-                </b>
-              </chakra.button>
-            </li>
-          );
-        })}
-      </chakra.ul>
-    </Box>
   );
 }

@@ -1,7 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
 import { useNavigate } from "react-router";
-import { useClients, useMakeOrder } from "../../api/shop";
+import { useClients } from "../../api/clients";
+import { useMakeOrder } from "../../api/shop";
 import { useMe } from "../../api/session";
 import { Chips } from "../../ui/chips";
 import { field, Label } from "../../ui/field";
@@ -20,10 +21,10 @@ const ids = () => ({
 export function NewOrder() {
   const onward = useNavigate();
   const me = useMe();
-  const clients = useClients();
   const make = useMakeOrder();
   const [made] = useState(ids);
   const [client, setClient] = useState("");
+  const clients = useClients(client.trim());
   const [title, setTitle] = useState("");
   const [day, setDay] = useState(() => new Date(Date.now() + 14 * 86_400_000).toISOString().slice(0, 10));
   const [style, setStyle] = useState("straight-trousers");

@@ -1,0 +1,160 @@
+"""Measures that do not fit one another: the field that is wrong, and the range to expect there.
+
+Girths are held against a model of adults (model.json: log-centimetre means and covariances, derived from the bdims
+data, Heinz, Peterson, Johnson, Kerk 2003, Journal of Statistics Education 11(2)); all against simple rules, and
+against the client's last sheet (both common practice, no source).
+"""
+
+import json
+from collections.abc import Mapping
+from dataclasses import dataclass
+from fractions import Fraction
+from functools import cache
+from math import exp, log
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from cutting.finding import Finding
+from cutting.lengths import INCH_MM, Fixed, Unit
+
+Sizes = Mapping[str, Fraction]
+FIELDS = {
+    "height": "hgt", "chest": "che_gi", "bust": "che_gi", "waist": "wst", "hip": "hip_gi", "thigh": "thi_gi",
+    "knee": "kne_gi", "calf": "cal_gi", "ankle": "ank_gi", "upper_arm": "bic_gi", "wrist": "wri_gi",
+}  # fmt: skip
+HINT, AGAIN = 3.0, 4.0
+"""|z| above which a quiet hint is given, and above which to measure again."""
+CUTS_CM = {
+    "hip": 65, "chest": 58, "bust": 58, "thigh": 38, "knee": 24, "calf": 24, "ankle": 14, "upper_arm": 19.5,
+    "wrist": 10, "height": 110,
+}  # fmt: skip
+"""A bare number over this is cm, under it inches, whatever the sheet says."""
+
+
+@dataclass(frozen=True)
+class Fit:
+    """How one measure stands to the others: `z` deviations off, and the range to expect, in mm."""
+
+    key: str
+    z: float
+    low: float
+    high: float
+
+
+@cache
+def _model() -> dict[str, dict[str, Any]]:
+    read: dict[str, dict[str, Any]] = json.loads((Path(__file__).parent / "model.json").read_text())
+    return read
+
+
+def fits(sizes: Sizes) -> list[Fit]:
+    """Each girth against all the others, for the sex whose worst measure fits better; empty under three fields.
+
+    With y = ln(cm), P the inverse of the covariance of the fields present and u = P (y - mean): z = u / sqrt(P_jj).
+    """
+    keys = [key for key in FIELDS if key in sizes and not (key == "bust" and "chest" in sizes)]
+    if len(keys) < 3 or not {"hip", "chest", "bust"} & set(keys):
+        return []
+    return min(
+        (_against(model, keys, sizes) for model in _model().values()), key=lambda all_: max(abs(f.z) for f in all_)
+    )
+
+
+def _against(model: dict[str, Any], keys: list[str], sizes: Sizes) -> list[Fit]:
+    picked = [model["fields"].index(FIELDS[key]) for key in keys]
+    y = np.array([log(float(sizes[key]) / 10) for key in keys])
+    precision = np.linalg.inv(np.array(model["cov"])[np.ix_(picked, picked)])
+    off = precision @ (y - np.array(model["mu"])[picked])
+    found = []
+    for key, value, u, p in zip(keys, y, off, precision.diagonal(), strict=True):
+        root = float(np.sqrt(p))
+        expected = exp(float(value) - float(u) / float(p)) * 10
+        found.append(Fit(key, float(u) / root, expected * exp(-2 / root), expected * exp(2 / root)))
+    return found
+
+
+def doubts(sizes: Sizes, last: Sizes | None = None) -> list[Finding]:
+    """What should be measured again (`warn`) or looked at (`note`); `where` is `measurements.<key>`.
+
+    `last` is the client's sheet before this one. The keys of a doubt's params are lengths.
+    """
+    found = [*_of_model(sizes), *_of_rules(sizes), *(_of_last(sizes, last) if last else [])]
+    first: dict[str, Finding] = {}
+    for one in sorted(found, key=lambda finding: finding.weight != "warn"):
+        first.setdefault(one.where, one)
+    return list(first.values())
+
+
+def _doubt(code: str, weight: str, key: str, **params: float | Fraction) -> Finding:
+    lengths = {name: Fixed(Fraction(value)) for name, value in params.items()}
+    return Finding(f"doubt.{code}", "warn" if weight == "warn" else "note", f"measurements.{key}", lengths)
+
+
+def _of_model(sizes: Sizes) -> list[Finding]:
+    all_ = fits(sizes)
+    if not all_:
+        return []
+    worst = max(all_, key=lambda fit: abs(fit.z))
+    if abs(worst.z) <= HINT:
+        return []
+    weight = "warn" if abs(worst.z) > AGAIN else "note"
+    return [_doubt("model", weight, worst.key, is_=sizes[worst.key], low=worst.low, high=worst.high)]
+
+
+def _of_rules(sizes: Sizes) -> list[Finding]:
+    found: list[Finding] = []
+    has = sizes.get
+    hip, rise, outseam, inseam = has("hip"), has("body_rise"), has("outseam"), has("inseam")
+    inch = INCH_MM
+    if outseam and inseam and outseam <= inseam:
+        found.append(_doubt("inseam", "warn", "inseam", inseam=inseam, outseam=outseam))
+    elif outseam and inseam and rise and abs(outseam - inseam - rise) > 1.5 * inch:
+        found.append(_doubt("rises", "warn", "body_rise", rise=rise, other=outseam - inseam))
+    rise = rise or (outseam - inseam if outseam and inseam and outseam > inseam else None)
+    if hip and rise:
+        over = rise - hip / 4
+        where = "body_rise" if "body_rise" in sizes else "outseam"
+        if not -3 * inch <= over <= 4 * inch:
+            found.append(_doubt("rise", "warn", where, rise=rise, quarter=hip / 4))
+        elif abs(over) > 1.5 * inch:
+            found.append(_doubt("rise", "note", where, rise=rise, quarter=hip / 4))
+    waist, thigh = has("waist"), has("thigh")
+    if waist and hip and waist > hip:
+        found.append(_doubt("waist", "note", "waist", waist=waist, hip=hip))
+    if thigh and hip:
+        fork = (thigh + 2 * inch) / 2 - hip / 4  # with the usual ease at the thigh
+        if not hip / 24 <= fork <= hip / 8:
+            found.append(_doubt("fork", "note", "thigh", fork=fork, low=hip / 24, high=hip / 8))
+    levels = [
+        key for key in ("waist_to_hip", "body_rise", "waist_to_knee", "outseam", "waist_to_floor", "height") if has(key)
+    ]
+    for upper, lower in zip(levels, levels[1:], strict=False):
+        if sizes[upper] >= sizes[lower]:
+            found.append(_doubt("order", "warn", upper, upper=sizes[upper], lower=sizes[lower]))
+    return found
+
+
+GIRTHS = ("waist", "low_waist", "hip", "bust", "under_bust", "chest")
+
+
+def _of_last(sizes: Sizes, last: Sizes) -> list[Finding]:
+    """A trunk changes by up to 3 in between sheets, a limb or a length by 1 1/2."""
+    found = []
+    for key in sizes.keys() & last.keys():
+        change = abs(sizes[key] - last[key])
+        if change > (3 if key in GIRTHS else Fraction(3, 2)) * INCH_MM:
+            found.append(_doubt("last", "warn", key, is_=sizes[key], was=last[key]))
+    return found
+
+
+def other_unit(numbers: Mapping[str, Fraction], unit: Unit) -> Unit | None:
+    """The unit a whole sheet of bare numbers seems to be in, where it is not `unit`; None where they agree.
+
+    Two fields or more must speak for it, and none against.
+    """
+    votes = ["cm" if number > CUTS_CM[key] else "in" for key, number in numbers.items() if key in CUTS_CM]
+    if len(votes) < 2 or unit in votes:
+        return None
+    return "cm" if unit == "in" else "in"

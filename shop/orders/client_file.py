@@ -1,0 +1,133 @@
+"""Everything about one client: exported, brought together with another entry, erased."""
+
+import csv
+import io
+from typing import Any
+from uuid import UUID, uuid4
+
+from django.db import transaction
+
+from shop.accounts.models import User
+from shop.accounts.writing import own
+from shop.clients.models import Client, Erasure, Overruling, Sheet
+from shop.clients.queries import all_readings, sheets
+from shop.clients.sound import digits
+from shop.cloths.models import Cloth
+from shop.orders.models import Garment, Order
+
+COLUMNS = (
+    "taken_on",
+    "sheet",
+    "unit",
+    "waist",
+    "closed",
+    "point",
+    "typed",
+    "mm",
+    "way",
+    "note",
+    "taken_at",
+    "taken_by",
+)
+CONTACTS = ("phone", "email", "note", "leave_be")
+
+
+def export_client(actor: User, id: UUID) -> dict[str, Any]:
+    """All that is kept of a client, as plain data: docs/file-formats.md has its shape."""
+    client = own(Client, actor, id)
+    return {
+        "format": "plavet-client", "version": 1,
+        "client": {
+            "name": client.name, **{key: getattr(client, key) for key in CONTACTS},
+            "keeps_measures": client.keeps_measures,
+        },
+        "sheets": [
+            {
+                "taken_on": sheet.taken_on.isoformat(), "unit": sheet.unit, "waist": sheet.waist,
+                "closed": sheet.closed_at is not None,
+                "readings": [_row(sheet, one) for one in all_readings(actor, sheet.id)],
+                "upheld": [
+                    {"point": one.key, "mm": float(one.mm)} for one in Overruling.of(actor.workshop).filter(sheet=sheet)
+                ],
+            }
+            for sheet in sheets(actor, client.id)
+        ],
+        "orders": [
+            {
+                "title": order.title, "promised_on": order.promised_on.isoformat(),
+                "garments": [
+                    {"style": one.style, "method": one.method, "choices": one.choices}
+                    for one in Garment.of(actor.workshop).filter(order=order)
+                ],
+            }
+            for order in Order.of(actor.workshop).filter(client=client).order_by("promised_on")
+        ],
+    }  # fmt: skip
+
+
+def _row(sheet: Sheet, reading: Any) -> dict[str, Any]:
+    return {
+        "taken_on": sheet.taken_on.isoformat(), "sheet": str(sheet.id), "unit": sheet.unit, "waist": sheet.waist,
+        "closed": "yes" if sheet.closed_at else "no", "point": reading.key, "typed": reading.typed,
+        "mm": "" if reading.mm is None else f"{reading.mm.normalize():f}", "way": reading.way, "note": reading.note,
+        "taken_at": reading.created_at.isoformat(timespec="seconds"),
+        "taken_by": reading.changed_by.username if reading.changed_by else "",
+    }  # fmt: skip
+
+
+def export_csv(actor: User, id: UUID) -> str:
+    """Every reading of every sheet of a client, one a line, with the columns of COLUMNS."""
+    client = own(Client, actor, id)
+    out = io.StringIO()
+    table = csv.DictWriter(out, COLUMNS)
+    table.writeheader()
+    for sheet in sheets(actor, client.id):
+        for reading in all_readings(actor, sheet.id):
+            table.writerow({key: _plain(value) for key, value in _row(sheet, reading).items()})
+    return out.getvalue()
+
+
+def _plain(text: str) -> str:
+    """A cell that no spreadsheet takes for a formula."""
+    return f"'{text}" if text[:1] in ("=", "+", "-", "@") else text
+
+
+def erase_client(*, actor: User, id: UUID) -> Erasure:
+    """Erase a client with all sheets, orders and plans. What stays is that somebody was erased, when and by whom."""
+    with transaction.atomic():
+        client = own(Client, actor, id)
+        orders = Order.of(actor.workshop).filter(client=client)
+        cloths = list(orders.values_list("cloth_id", flat=True))
+        done = Erasure(
+            id=uuid4(), workshop=actor.workshop, changed_by=actor, orders=orders.count(),
+            sheets=Sheet.of(actor.workshop).filter(client=client).count(),
+        )  # fmt: skip
+        done.save(force_insert=True)
+        orders.delete()
+        still = Order.of(actor.workshop).filter(cloth_id__in=cloths).values_list("cloth_id", flat=True)
+        Cloth.of(actor.workshop).filter(pk__in=set(cloths) - set(still)).delete()
+        client.delete()
+        return done
+
+
+def merge_clients(*, actor: User, id: UUID, other: UUID) -> Client:
+    """Two entries of one person: the other's sheets, orders and notes come to this one, and the other goes."""
+    with transaction.atomic():
+        kept, gone = own(Client, actor, id), own(Client, actor, other)
+        if kept.id == gone.id:
+            return kept
+        for model in (Sheet, Order):
+            model.of(actor.workshop).filter(client=gone).update(client=kept, changed_by=actor)
+        for key in CONTACTS:
+            mine, theirs = getattr(kept, key), getattr(gone, key)
+            if theirs and not mine:
+                setattr(kept, key, theirs)
+            elif theirs and theirs != mine:
+                kept.note = f"{kept.note}\n{'' if key == 'note' else key + ': '}{theirs}".strip()[:2000]
+        kept.phone_digits = digits(kept.phone)
+        kept.keeps_measures = kept.keeps_measures and gone.keeps_measures
+        kept.version += 1
+        kept.changed_by = actor
+        kept.save()
+        gone.delete()
+        return kept

@@ -1,0 +1,96 @@
+/** Sheets and readings: what the measuring pages ask of the server. */
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { server, told } from "./client";
+import type { components } from "./schema.gen";
+
+type Schemas = components["schemas"];
+export type Point = Schemas["PointOut"];
+export type Sheet = Schemas["SheetOut"];
+export type Reading = Schemas["ReadingOut"];
+export type Advice = Schemas["AdviceOut"];
+export type Way = Schemas["WayOut"];
+export type Session = "trousers" | "top" | "jumpsuit" | "full";
+export type Waist = "worn" | "natural" | "high" | "low";
+
+const path = (id: string) => ({ params: { path: { id } } });
+
+/** The points of a session in the order of taking. */
+export const usePoints = (session: Session) =>
+  useQuery({
+    queryKey: ["points", session],
+    queryFn: () => told(server.GET("/api/points", { params: { query: { session } } })),
+    staleTime: Infinity,
+    placeholderData: keepPreviousData,
+  });
+
+/** Doubts, second ways, last time's values. */
+export const useAdvice = (sheet: string) =>
+  useQuery({
+    queryKey: ["advice", sheet],
+    queryFn: () => told(server.GET("/api/sheets/{id}/advice", path(sheet))),
+    placeholderData: keepPreviousData,
+  });
+
+/** A write to a sheet is over when the new advice is here; the order and its plan follow by themselves. */
+export function useSheetWrites(order: string, sheet: string) {
+  const memory = useQueryClient();
+  const onSuccess = async () => {
+    for (const key of [["order", order], ["plan", order], ["bench"], ["sheets"]])
+      void memory.invalidateQueries({ queryKey: key });
+    await memory.invalidateQueries({ queryKey: ["advice", sheet] });
+  };
+  const read = useMutation({
+    mutationFn: ({ id, ...body }: Partial<Schemas["ReadingIn"]> & { id: string; key: string; typed: string }) =>
+      told(server.PUT("/api/readings/{id}", { ...path(id), body: { way: "tape", note: "", ...body, sheet } })),
+    onSuccess,
+  });
+  const overrule = useMutation({
+    mutationFn: (key: string) =>
+      told(server.PUT("/api/overrulings/{id}", { ...path(crypto.randomUUID()), body: { sheet, key } })),
+    onSuccess,
+  });
+  const turn = useMutation({
+    mutationFn: (unit: "in" | "cm") => told(server.POST("/api/sheets/{id}/turn", { ...path(sheet), body: { unit } })),
+    onSuccess,
+  });
+  const close = useMutation({
+    mutationFn: () => told(server.POST("/api/sheets/{id}/close", path(sheet))),
+    onSuccess,
+  });
+  const put = useMutation({
+    mutationFn: (row: Sheet) => {
+      const { id, client, taken_on, version, corrects } = row;
+      const body = { version, client, taken_on, corrects, unit: row.unit as "in" | "cm", waist: row.waist as Waist };
+      return told(server.PUT("/api/sheets/{id}", { ...path(id), body }));
+    },
+    onSuccess,
+  });
+  const flat = useMutation({
+    mutationFn: (body: Schemas["FlatIn"]) => told(server.POST("/api/flat", { body })),
+  });
+  const file = useMutation({
+    mutationFn: (body: Schemas["FileIn"]) => told(server.POST("/api/sheets/{id}/file", { ...path(sheet), body })),
+    onSuccess,
+  });
+  const advice = () => memory.getQueryData<Advice>(["advice", sheet]);
+  return { read, overrule, turn, close, put, flat, file, advice };
+}
+
+/** A new sheet that corrects a closed one, and the order on it. */
+export function useCorrect(order: Schemas["OrderOut"]) {
+  const memory = useQueryClient();
+  return useMutation({
+    mutationFn: async (id: string) => {
+      const sheet = await told(
+        server.PUT("/api/corrections/{id}", { ...path(id), body: { sheet: order.sheet.id, key: "" } }),
+      );
+      const { version, title, promised_on, client, cloth } = order;
+      const body = { version, title, promised_on, client: client.id, sheet: sheet.id, cloth: cloth.id };
+      return told(server.PUT("/api/orders/{id}", { ...path(order.id), body }));
+    },
+    onSuccess: () => {
+      for (const key of [["order", order.id], ["plan", order.id], ["sheets"]])
+        void memory.invalidateQueries({ queryKey: key });
+    },
+  });
+}
