@@ -23,10 +23,11 @@ class Workshop(models.Model):
 
 
 class User(AbstractUser):
-    """Somebody who logs in; works in one workshop."""
+    """Somebody who logs in; works in one workshop under one role, see rights.py."""
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     workshop = models.ForeignKey(Workshop, on_delete=models.CASCADE, related_name="people")
+    role = models.CharField(max_length=12, default="owner")
     REQUIRED_FIELDS: ClassVar[list[str]] = []
 
 
@@ -59,3 +60,20 @@ class WorkshopRow(models.Model):
     def of(cls, workshop: Workshop) -> models.QuerySet[Self]:
         """This workshop's rows, the only way to read them."""
         return cls.objects.of(workshop)
+
+
+class Invitation(WorkshopRow):
+    """A link that lets somebody join under a role, once and for a week."""
+
+    name = models.CharField(max_length=60)
+    role = models.CharField(max_length=12)
+    token = models.CharField(max_length=64, unique=True)
+    expires_at = models.DateTimeField()
+    used_at = models.DateTimeField(null=True)
+
+
+class Message(WorkshopRow):
+    """A message to somebody outside. The stand-in for delivery keeps it to be read here; nothing is sent."""
+
+    to = models.CharField(max_length=120, blank=True)
+    text = models.TextField(max_length=2000)

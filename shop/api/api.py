@@ -4,7 +4,7 @@ from ninja import NinjaAPI
 from ninja.security import SessionAuth
 
 from shop.api import errors
-from shop.api.routers import clients, lays, orders, session
+from shop.api.routers import clients, lays, orders, people, session
 
 api = NinjaAPI(title="Plavet", version="1", docs_url=None, openapi_url=None, auth=SessionAuth(csrf=True))
 errors.install(api)
@@ -12,3 +12,4 @@ api.add_router("/session", session.router)
 api.add_router("", clients.router)
 api.add_router("", orders.router)
 api.add_router("", lays.router)
+api.add_router("", people.router)

@@ -11,6 +11,8 @@ from django.http import Http404, HttpRequest, HttpResponse, JsonResponse
 from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, ValidationError
 
+from shop.accounts.people import PersonRefusedError
+from shop.accounts.rights import RIGHTS, NotAllowedError
 from shop.accounts.writing import StaleError
 from shop.bridge.problems import CoreRefusal
 from shop.clients.actions import SheetClosedError
@@ -88,6 +90,16 @@ def install(api: NinjaAPI) -> None:
     @api.exception_handler(SheetClosedError)
     def closed(request: HttpRequest, error: SheetClosedError) -> HttpResponse:
         return problem(request, 409, "This sheet is closed. A correction goes on a new sheet.")
+
+    @api.exception_handler(NotAllowedError)
+    def not_allowed(request: HttpRequest, error: NotAllowedError) -> HttpResponse:
+        holders = " or ".join(f"{'an' if role[0] in 'ao' else 'a'} {role}" for role in RIGHTS[error.right])
+        return problem(request, 403, f"This is for {holders}. Ask them, or to be given that role.")
+
+    @api.exception_handler(PersonRefusedError)
+    def person_refused(request: HttpRequest, error: PersonRefusedError) -> HttpResponse:
+        found = [{"where": error.where, "code": "person", "what": error.what, "mend": error.mend}]
+        return problem(request, 422, f"{error.what}. {error.mend}", found)
 
     @api.exception_handler(AuthenticationError)
     def stranger(request: HttpRequest, error: AuthenticationError) -> HttpResponse:

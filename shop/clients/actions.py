@@ -9,6 +9,7 @@ from django.http import Http404
 from django.utils import timezone
 
 from shop.accounts.models import User
+from shop.accounts.rights import allow
 from shop.accounts.writing import own, put_row
 from shop.bridge.measuring import Unit, as_unit, check_key, is_bare, read_reading
 from shop.clients.models import Client, Overruling, Reading, Sheet
@@ -23,6 +24,7 @@ class SheetClosedError(Exception):
 
 def put_client(*, actor: User, id: UUID, version: int, name: str, **more: Any) -> Client:
     """Make or change a client: name, and phone, email, note, leave_be, keeps_measures, archived where given."""
+    allow(actor, "clients")
     phone = digits(more["phone"]) if "phone" in more else None
     searched = {"sound": sounding(name)[:160]} | ({"phone_digits": phone} if phone is not None else {})
     return put_row(Client, actor=actor, id=id, version=version, name=name.strip(), **more, **searched)
@@ -35,6 +37,7 @@ def contact_of(client: Client) -> Contact:
 
 def import_contacts(*, actor: User, text: str, keep: bool) -> tuple[list[dict[str, Any]], int]:
     """Check every card of a file; with `keep` the good ones come into the book, known ones stay as they are."""
+    allow(actor, "clients")
     lines, kept = [], 0
     with transaction.atomic():
         for card in read_cards(text):
@@ -70,6 +73,7 @@ def put_sheet(
     corrects: UUID | None = None,
 ) -> Sheet:
     """Open a sheet, or change its day, unit or waist. Raises SheetClosedError where it is closed."""
+    allow(actor, "measure")
     owner = own(Client, actor, client)
     known = Sheet.of(actor.workshop).filter(pk=id).first()
     if known is not None and known.closed_at is not None:
@@ -97,6 +101,7 @@ def add_reading(
     *, actor: User, id: UUID, sheet: UUID, key: str, typed: str, way: str = "tape", note: str = ""
 ) -> Reading:
     """Append a reading; the same id again is the same reading. Raises SheetClosedError, CoreRefusal, Http404."""
+    allow(actor, "measure")
     with transaction.atomic():
         known = Reading.of(actor.workshop).filter(pk=id, sheet_id=sheet).first()
         if known is not None:
@@ -119,6 +124,7 @@ def add_reading(
 
 def overrule(*, actor: User, id: UUID, sheet: UUID, key: str) -> Overruling:
     """Keep that the value on the sheet was measured twice and is right; it is not doubted again."""
+    allow(actor, "measure")
     with transaction.atomic():
         owner = _open_sheet(actor, sheet)
         value = next((one.mm for one in readings(actor, owner.id) if one.key == key), None)
@@ -132,6 +138,7 @@ def overrule(*, actor: User, id: UUID, sheet: UUID, key: str) -> Overruling:
 
 def turn_sheet(*, actor: User, id: UUID, unit: Unit) -> Sheet:
     """The whole sheet was typed in the other unit: read every bare number anew. All or nothing; raises CoreRefusal."""
+    allow(actor, "measure")
     with transaction.atomic():
         sheet = _open_sheet(actor, id)
         if sheet.unit != unit:
@@ -149,6 +156,7 @@ def turn_sheet(*, actor: User, id: UUID, unit: Unit) -> Sheet:
 
 def close_sheet(*, actor: User, id: UUID) -> Sheet:
     """Close a sheet for good; closing it again changes nothing."""
+    allow(actor, "measure")
     with transaction.atomic():
         sheet = own(Sheet, actor, id)
         if sheet.closed_at is None:
@@ -161,6 +169,7 @@ def close_sheet(*, actor: User, id: UUID) -> Sheet:
 
 def correct_sheet(*, actor: User, id: UUID, sheet: UUID) -> Sheet:
     """A new open sheet that corrects a closed one: it starts with the readings that count there."""
+    allow(actor, "measure")
     with transaction.atomic():
         known = Sheet.of(actor.workshop).filter(pk=id).first()
         if known is not None:

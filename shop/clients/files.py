@@ -10,6 +10,7 @@ from uuid import UUID, uuid5
 from django.db import transaction
 
 from shop.accounts.models import User
+from shop.accounts.rights import allow
 from shop.bridge.measuring import as_unit, read_reading
 from shop.bridge.problems import CoreRefusal
 from shop.clients.actions import add_reading
@@ -96,6 +97,7 @@ def import_sheet(*, actor: User, id: UUID, text: str, keep: bool) -> tuple[list[
 
     The same file twice is one.
     """
+    allow(actor, "measure")
     sheet = sheet_of(actor, id)
     lines = read_lines(text)
     kept = 0

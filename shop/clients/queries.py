@@ -6,6 +6,7 @@ from uuid import UUID
 from django.db.models import Q, QuerySet
 
 from shop.accounts.models import User
+from shop.accounts.rights import allow, rights_of
 from shop.accounts.writing import own
 from shop.bridge.measuring import advice
 from shop.clients.models import Client, Overruling, Reading, Sheet
@@ -24,12 +25,14 @@ def clients(actor: User, find: str = "", archived: bool = False) -> QuerySet[Cli
             named &= Q(sound__contains=word)
         found = found.filter(named)
     elif find.strip():
-        found = found.filter(phone_digits__contains=number) if len(number) >= 3 else found.none()
+        asked = len(number) >= 3 and "contacts" in rights_of(actor)
+        found = found.filter(phone_digits__contains=number) if asked else found.none()
     return found[:MOST_FOUND]
 
 
 def whole_book(actor: User) -> QuerySet[Client]:
     """Everybody who is not archived, by name."""
+    allow(actor, "contacts")
     return Client.of(actor.workshop).filter(archived=False).order_by("name", "id")
 
 

@@ -4,6 +4,7 @@ from typing import Any
 from uuid import UUID
 
 from shop.accounts.models import User
+from shop.accounts.rights import allow
 from shop.accounts.writing import put_row
 from shop.bridge.drafting import check_part
 from shop.cloths.models import Cloth
@@ -21,5 +22,6 @@ def job_part(fields: dict[str, Any]) -> dict[str, Any]:
 
 def put_cloth(*, actor: User, id: UUID, version: int, **fields: Any) -> Cloth:
     """Make or change a cloth. Raises CoreRefusal where a number cannot be a cloth's."""
+    allow(actor, "orders")
     check_part(actor.workshop.unit, cloth=job_part(fields))
     return put_row(Cloth, actor=actor, id=id, version=version, **fields)

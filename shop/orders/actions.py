@@ -5,6 +5,7 @@ from typing import Any
 from uuid import UUID
 
 from shop.accounts.models import User
+from shop.accounts.rights import allow
 from shop.accounts.writing import own, put_row
 from shop.bridge.drafting import check_part
 from shop.clients.models import Client, Sheet
@@ -16,6 +17,7 @@ def put_order(
     *, actor: User, id: UUID, version: int, client: UUID, sheet: UUID, cloth: UUID, title: str, promised_on: date
 ) -> Order:
     """Make or change an order; its client, sheet and cloth must be the workshop's own."""
+    allow(actor, "orders")
     return put_row(
         Order, actor=actor, id=id, version=version, client_id=own(Client, actor, client).id,
         sheet_id=own(Sheet, actor, sheet).id, cloth_id=own(Cloth, actor, cloth).id, title=title.strip(),
@@ -27,6 +29,7 @@ def put_garment(
     *, actor: User, id: UUID, version: int, order: UUID, name: str, style: str, method: str, choices: dict[str, Any]
 ) -> Garment:
     """Make or change a garment of an order. Raises CoreRefusal where a choice cannot be."""
+    allow(actor, "orders")
     check_part(actor.workshop.unit, garment={"id": name, "style": style, "method": method, "choices": choices})
     return put_row(
         Garment, actor=actor, id=id, version=version, order_id=own(Order, actor, order).id, name=name, style=style,

@@ -8,6 +8,7 @@ from uuid import UUID, uuid4
 from django.db import transaction
 
 from shop.accounts.models import User
+from shop.accounts.rights import allow
 from shop.accounts.writing import own
 from shop.clients.models import Client, Erasure, Overruling, Sheet
 from shop.clients.queries import all_readings, sheets
@@ -34,6 +35,7 @@ CONTACTS = ("phone", "email", "note", "leave_be")
 
 def export_client(actor: User, id: UUID) -> dict[str, Any]:
     """All that is kept of a client, as plain data: docs/file-formats.md has its shape."""
+    allow(actor, "remove")
     client = own(Client, actor, id)
     return {
         "format": "plavet-client", "version": 1,
@@ -77,6 +79,7 @@ def _row(sheet: Sheet, reading: Any) -> dict[str, Any]:
 
 def export_csv(actor: User, id: UUID) -> str:
     """Every reading of every sheet of a client, one a line, with the columns of COLUMNS."""
+    allow(actor, "remove")
     client = own(Client, actor, id)
     out = io.StringIO()
     table = csv.DictWriter(out, COLUMNS)
@@ -94,6 +97,7 @@ def _plain(text: str) -> str:
 
 def erase_client(*, actor: User, id: UUID) -> Erasure:
     """Erase a client with all sheets, orders and plans. What stays is that somebody was erased, when and by whom."""
+    allow(actor, "remove")
     with transaction.atomic():
         client = own(Client, actor, id)
         orders = Order.of(actor.workshop).filter(client=client)
@@ -112,6 +116,7 @@ def erase_client(*, actor: User, id: UUID) -> Erasure:
 
 def merge_clients(*, actor: User, id: UUID, other: UUID) -> Client:
     """Two entries of one person: the other's sheets, orders and notes come to this one, and the other goes."""
+    allow(actor, "remove")
     with transaction.atomic():
         kept, gone = own(Client, actor, id), own(Client, actor, other)
         if kept.id == gone.id:

@@ -10,6 +10,7 @@ from django.db import IntegrityError, transaction
 from django.utils import timezone
 
 from shop.accounts.models import User
+from shop.accounts.rights import allow
 from shop.accounts.writing import own
 from shop.bridge.drafting import CORE_VERSION, make_plan, make_widths
 from shop.clients.queries import readings
@@ -86,6 +87,7 @@ def widths_of(*, actor: User, plan_run: UUID) -> list[dict[str, Any]]:
 
 def start_lay_run(*, actor: User, id: UUID, plan_run: UUID) -> LayRun:
     """Queue a search for a shorter lay; the same id again is the same search."""
+    allow(actor, "lays")
     with transaction.atomic():
         plan = own(PlanRun, actor, plan_run)
         known = LayRun.of(actor.workshop).filter(pk=id).first()
@@ -99,6 +101,7 @@ def start_lay_run(*, actor: User, id: UUID, plan_run: UUID) -> LayRun:
 
 def stop_lay_run(*, actor: User, id: UUID) -> LayRun:
     """Ask a search to end; what it found stays. One that nobody works at any more ends here."""
+    allow(actor, "lays")
     run = own(LayRun, actor, id)
     asked = LayRun.of(actor.workshop).filter(pk=run.id)
     asked.update(stop_asked=True)

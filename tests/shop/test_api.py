@@ -11,7 +11,7 @@ import pytest
 from django.test import Client as Http
 from django.utils import timezone
 
-from shop.accounts.models import UnscopedReadError
+from shop.accounts.models import UnscopedReadError, User
 from shop.bridge.lay import search_lay
 from shop.clients.models import Client, Reading
 from shop.plans.models import LayRun, PlanRun
@@ -207,10 +207,12 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     made = owner("POST", f"/orders/{order['id']}/plan")[1]
     run = new_id()
     owner("PUT", f"/lay-runs/{run}", {"plan": made["id"]})
+    invited = owner("PUT", f"/invitations/{new_id()}", {"name": "Ivo", "role": "sewer"})[1]
     rows = {
         "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run,
         "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"], "plans": made["id"],
         "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
+        "people": str(User.objects.get(username="ebba").id), "invitations": invited["id"],
     }  # fmt: skip
     bodies = {
         "clients": {"name": "x", "other": rows["clients"]}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in", "text": "point,typed"},
@@ -221,7 +223,8 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "cloths": {"kind": "x", "colour": "#000000", "width": "150", "fold": "open"},
         "readings": {"sheet": rows["sheets"], "key": "hip", "typed": "100"}, "lay-runs": {"plan": made["id"]},
         "corrections": {"sheet": rows["sheets"]}, "overrulings": {"sheet": rows["sheets"], "key": "hip"},
-        "flat": {"key": "hip", "typed": "20", "unit": "in"}, "book": {"text": ""},
+        "flat": {"key": "hip", "typed": "20", "unit": "in"}, "book": {"text": ""}, "people": {"role": "sewer"},
+        "invitations": {"name": "Ivo", "role": "owner"},
     }  # fmt: skip
     secret = ids_in([rows, made["id"]], set())
     walked = 0

@@ -7,6 +7,7 @@ from uuid import UUID
 from django.http import HttpRequest, HttpResponse
 from ninja import Field, Router, Schema
 
+from shop.accounts.rights import allow, rights_of
 from shop.api.auth import person
 from shop.bridge.measuring import flat_reading
 from shop.bridge.measuring import points as points_of
@@ -185,10 +186,13 @@ class ErasedOut(Schema):
     orders: int
 
 
-def client_out(row: Client) -> ClientOut:
+def client_out(request: HttpRequest, row: Client) -> ClientOut:
+    """A client; phone and e-mail stay empty for those who may not see contacts."""
+    shown = "contacts" in rights_of(person(request))
     return ClientOut(
-        id=row.id, version=row.version, name=row.name, phone=row.phone, email=row.email, note=row.note,
-        leave_be=row.leave_be, keeps_measures=row.keeps_measures, archived=row.archived,
+        id=row.id, version=row.version, name=row.name, phone=row.phone if shown else "",
+        email=row.email if shown else "", note=row.note, leave_be=row.leave_be, keeps_measures=row.keeps_measures,
+        archived=row.archived,
     )  # fmt: skip
 
 
@@ -228,17 +232,17 @@ def flat(request: HttpRequest, body: FlatIn) -> FlatOut:
 @router.get("/clients", response=list[ClientOut])
 def clients(request: HttpRequest, find: str = "", archived: bool = False) -> list[ClientOut]:
     """The book by name; `find` is part of a name, as it sounds, or of a phone number."""
-    return [client_out(row) for row in queries.clients(person(request), find[:120], archived)]
+    return [client_out(request, row) for row in queries.clients(person(request), find[:120], archived)]
 
 
 @router.get("/clients/{id}", response=ClientOut)
 def client(request: HttpRequest, id: UUID) -> ClientOut:
-    return client_out(queries.client(person(request), id))
+    return client_out(request, queries.client(person(request), id))
 
 
 @router.put("/clients/{id}", response=ClientOut)
 def put_client(request: HttpRequest, id: UUID, body: ClientIn) -> ClientOut:
-    return client_out(actions.put_client(actor=person(request), id=id, **body.dict()))
+    return client_out(request, actions.put_client(actor=person(request), id=id, **body.dict()))
 
 
 @router.delete("/clients/{id}", response=ErasedOut)
@@ -251,7 +255,7 @@ def erase(request: HttpRequest, id: UUID) -> ErasedOut:
 @router.post("/clients/{id}/merge", response=ClientOut)
 def merge(request: HttpRequest, id: UUID, body: OtherIn) -> ClientOut:
     """Bring another entry of the same person into this one."""
-    return client_out(client_file.merge_clients(actor=person(request), id=id, other=body.other))
+    return client_out(request, client_file.merge_clients(actor=person(request), id=id, other=body.other))
 
 
 @router.get("/clients/{id}/export")
@@ -261,6 +265,7 @@ def export(request: HttpRequest, id: UUID, kind: Literal["json", "csv", "vcard"]
         return client_file.export_client(person(request), id)
     if kind == "csv":
         return _file(client_file.export_csv(person(request), id), "text/csv", "measurements.csv")
+    allow(person(request), "contacts")
     return _file(vcard.write_card(actions.contact_of(queries.client(person(request), id))), "text/vcard", "contact.vcf")
 
 

@@ -110,8 +110,8 @@ def _cloth(row: Cloth) -> ClothOut:
 
 def _order(request: HttpRequest, row: Order) -> OrderOut:
     return OrderOut(
-        id=row.id, version=row.version, title=row.title, promised_on=row.promised_on, client=client_out(row.client),
-        sheet=sheet_out(request, row.sheet), cloth=_cloth(row.cloth),
+        id=row.id, version=row.version, title=row.title, promised_on=row.promised_on,
+        client=client_out(request, row.client), sheet=sheet_out(request, row.sheet), cloth=_cloth(row.cloth),
         garments=[_garment(garment) for garment in queries.garments(person(request), row.id)],
     )  # fmt: skip
 

@@ -5,6 +5,7 @@ from ninja import Router, Schema
 
 from shop.accounts import actions
 from shop.accounts.models import User
+from shop.accounts.rights import rights_of
 from shop.api.auth import person
 from shop.api.errors import Refusal
 
@@ -20,10 +21,16 @@ class Me(Schema):
     name: str
     workshop: str
     unit: str
+    role: str
+    rights: list[str]
 
 
-def _me(user: User) -> Me:
-    return Me(name=user.first_name or user.username, workshop=user.workshop.name, unit=user.workshop.unit)
+def me_of(user: User) -> Me:
+    """Who somebody is, and what they may do."""
+    return Me(
+        name=user.first_name or user.username, workshop=user.workshop.name, unit=user.workshop.unit, role=user.role,
+        rights=rights_of(user),
+    )  # fmt: skip
 
 
 @router.post("", auth=None, response=Me)
@@ -32,13 +39,13 @@ def log_in(request: HttpRequest, body: LogIn) -> Me:
     user = actions.log_in(request, body.user_name, body.password)
     if user is None:
         raise Refusal(401, "This name and password do not belong together. Check both and try again.")
-    return _me(user)
+    return me_of(user)
 
 
 @router.get("", response=Me)
 def who(request: HttpRequest) -> Me:
     """Who is logged in."""
-    return _me(person(request))
+    return me_of(person(request))
 
 
 @router.delete("", response={204: None})

@@ -201,6 +201,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/invitations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Invite
+         * @description Invite somebody by a link.
+         */
+        put: operations["shop_api_routers_people_invite"];
+        post?: never;
+        /**
+         * Withdraw
+         * @description Take an invitation back.
+         */
+        delete: operations["shop_api_routers_people_withdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lay-runs/{id}": {
         parameters: {
             query?: never;
@@ -323,6 +347,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Team
+         * @description Everybody of the workshop, open invitations, and the messages that would have been sent.
+         */
+        get: operations["shop_api_routers_people_team"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Person
+         * @description Give another role, or let go.
+         */
+        put: operations["shop_api_routers_people_put_person"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{id}/widths": {
         parameters: {
             query?: never;
@@ -406,6 +470,30 @@ export interface paths {
          * @description End the session.
          */
         delete: operations["shop_api_routers_session_log_out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/join/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Welcome
+         * @description What an invitation's link leads to.
+         */
+        get: operations["shop_api_routers_people_welcome"];
+        put?: never;
+        /**
+         * Join
+         * @description Follow an invitation: choose a user name and a password, and be in.
+         */
+        post: operations["shop_api_routers_people_join"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -868,6 +956,47 @@ export interface components {
             /** Version */
             version: number;
         };
+        /** InvitationIn */
+        InvitationIn: {
+            /** Name */
+            name: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "cutter" | "apprentice" | "sewer";
+            /**
+             * To
+             * @default
+             */
+            to: string;
+        };
+        /** InvitationOut */
+        InvitationOut: {
+            /**
+             * Expires At
+             * Format: date-time
+             */
+            expires_at: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Link */
+            link: string;
+            /** Name */
+            name: string;
+            /** Role */
+            role: string;
+        };
+        /** JoinIn */
+        JoinIn: {
+            /** Password */
+            password: string;
+            /** User Name */
+            user_name: string;
+        };
         /** KeyIn */
         KeyIn: {
             /** Key */
@@ -1034,10 +1163,29 @@ export interface components {
         Me: {
             /** Name */
             name: string;
+            /** Rights */
+            rights: string[];
+            /** Role */
+            role: string;
             /** Unit */
             unit: string;
             /** Workshop */
             workshop: string;
+        };
+        /**
+         * MessageOut
+         * @description A message that stand-in delivery holds instead of sending it.
+         */
+        MessageOut: {
+            /** Text */
+            text: string;
+            /** To */
+            to: string;
+            /**
+             * Written At
+             * Format: date-time
+             */
+            written_at: string;
         };
         /** NotchOut */
         NotchOut: {
@@ -1173,6 +1321,35 @@ export interface components {
             segments: {
                 [key: string]: unknown;
             }[];
+        };
+        /** PersonIn */
+        PersonIn: {
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "cutter" | "apprentice" | "sewer";
+            /**
+             * Works Here
+             * @default true
+             */
+            works_here: boolean;
+        };
+        /** PersonOut */
+        PersonOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Role */
+            role: string;
+            /** User Name */
+            user_name: string;
+            /** Works Here */
+            works_here: boolean;
         };
         /** PieceOut */
         PieceOut: {
@@ -1485,6 +1662,15 @@ export interface components {
             /** Mm */
             mm: number;
         };
+        /** TeamOut */
+        TeamOut: {
+            /** Invitations */
+            invitations: components["schemas"]["InvitationOut"][];
+            /** Messages */
+            messages: components["schemas"]["MessageOut"][];
+            /** People */
+            people: components["schemas"]["PersonOut"][];
+        };
         /**
          * TicketOut
          * @description One order on the bench.
@@ -1549,6 +1735,15 @@ export interface components {
             typed: string;
             /** With */
             with: string;
+        };
+        /** WelcomeOut */
+        WelcomeOut: {
+            /** Name */
+            name: string;
+            /** Role */
+            role: string;
+            /** Workshop */
+            workshop: string;
         };
         /** WidthOut */
         WidthOut: {
@@ -1890,6 +2085,52 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_people_invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InvitationIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_people_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     shop_api_routers_lays_look: {
         parameters: {
             query?: never;
@@ -2076,6 +2317,52 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_people_team: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TeamOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_people_put_person: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonOut"];
+                };
+            };
+        };
+    };
     shop_api_routers_orders_plan_widths: {
         parameters: {
             query?: never;
@@ -2205,6 +2492,54 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    shop_api_routers_people_welcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WelcomeOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_people_join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoinIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
             };
         };
     };

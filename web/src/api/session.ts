@@ -5,6 +5,12 @@ export function useMe() {
   return useQuery({ queryKey: ["me"], queryFn: () => told(server.GET("/api/session")), staleTime: Infinity });
 }
 
+/** Whether the person logged in holds a right. */
+export function useMay() {
+  const me = useMe();
+  return (right: string) => me.data?.rights.includes(right) ?? false;
+}
+
 export function useLogIn() {
   const memory = useQueryClient();
   return useMutation({

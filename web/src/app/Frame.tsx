@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useEffect, useState } from "react";
 import { NavLink } from "react-router";
 import { useLogOut, useMe } from "../api/session";
-import { BenchIcon, ClientIcon, LampIcon, LeaveIcon } from "../ui/icons";
+import { BenchIcon, ClientIcon, LampIcon, LeaveIcon, PeopleIcon } from "../ui/icons";
 
 const room = {
   display: "flex",
@@ -50,6 +50,12 @@ export function Frame({ children, job = false }: { children: ReactNode; job?: bo
           <ClientIcon />
           Clients
         </NavLink>
+        {me.data?.rights.includes("people") && (
+          <NavLink to="/people">
+            <PeopleIcon />
+            People
+          </NavLink>
+        )}
         <Box flex="1" />
         <chakra.button {...room} onClick={dim} aria-pressed={light === "dim"}>
           <LampIcon />

@@ -2,6 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { lazy, Suspense, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { Refused } from "../api/client";
+import { useMay } from "../api/session";
 import { type Order, type Plan, useOrder, usePlan } from "../api/shop";
 import { KEYS, keyName, useKeys } from "../ui/keys";
 import { Unworkable } from "../ui/margin";
@@ -19,6 +20,9 @@ const Check = lazy(() => import("../features/check/Check").then((m) => ({ defaul
 
 const WRONG_AT: Record<string, string> = { measurements: "measure", garments: "design", cloth: "cloth" };
 
+/** The right that changing a station takes. */
+const NEEDS: Record<string, string> = { measure: "measure", design: "orders", cloth: "orders" };
+
 /** Which stations have something wrong: from what cannot be worked with, or from what a check found. */
 function knotsOf(plan: Plan | undefined, error: Error | null): Set<string> {
   if (error instanceof Refused) return new Set(error.problems.map((one) => WRONG_AT[one.where.split(".")[0]!] ?? ""));
@@ -30,6 +34,8 @@ function knotsOf(plan: Plan | undefined, error: Error | null): Set<string> {
 export function Job() {
   const { id = "", station = "measure" } = useParams();
   const order = useOrder(id);
+  const may = useMay();
+  const needs = NEEDS[station];
   const plan = usePlan(id);
   const wide = useWide();
   const onward = useNavigate();
@@ -90,6 +96,11 @@ export function Job() {
       )}
       {keys && <Keys close={() => setKeys(false)} />}
       <Box flex="1" minHeight="0" overflowY={{ base: "auto", md: "visible" }}>
+        {needs && !may(needs) && (
+          <Says tone="plain">
+            You may look at this. Changing it is for {needs === "orders" ? "a cutter" : "who measures"} or the owner.
+          </Says>
+        )}
         <Suspense fallback={<Box padding="24">One moment…</Box>}>
           <Station station={station} order={order.data} plan={made} planId={plan.data?.id ?? ""} error={plan.error} />
         </Suspense>

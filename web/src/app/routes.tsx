@@ -12,6 +12,8 @@ const Job = lazy(() => import("./Job").then((m) => ({ default: m.Job })));
 const NewOrder = lazy(() => import("../features/orders/NewOrder").then((m) => ({ default: m.NewOrder })));
 const ClientCard = lazy(() => import("../features/clients/ClientCard").then((m) => ({ default: m.ClientCard })));
 const Card = lazy(() => import("../features/measuring/Card").then((m) => ({ default: m.Card })));
+const People = lazy(() => import("../features/people/People").then((m) => ({ default: m.People })));
+const Join = lazy(() => import("../features/login/Join").then((m) => ({ default: m.Join })));
 const Clients = lazy(() => import("../features/clients/Clients").then((m) => ({ default: m.Clients })));
 
 function ToMeasure() {
@@ -21,6 +23,19 @@ function ToMeasure() {
 
 /** Which page an address means. Nobody gets past the door unknown. */
 export function Routes() {
+  return (
+    <BrowserRouter>
+      <Suspense fallback={null}>
+        <Paths>
+          <Route path="/join/:token" element={<Join />} />
+          <Route path="*" element={<Inside />} />
+        </Paths>
+      </Suspense>
+    </BrowserRouter>
+  );
+}
+
+function Inside() {
   const me = useMe();
   if (me.isPending) return null;
   if (me.error instanceof Refused && me.error.status === 401) return <LogIn />;
@@ -32,54 +47,58 @@ export function Routes() {
     );
   }
   return (
-    <BrowserRouter>
-      <Suspense fallback={null}>
-        <Paths>
-          <Route
-            path="/"
-            element={
-              <Frame>
-                <Bench />
-              </Frame>
-            }
-          />
-          <Route
-            path="/new"
-            element={
-              <Frame>
-                <NewOrder />
-              </Frame>
-            }
-          />
-          <Route
-            path="/clients"
-            element={
-              <Frame>
-                <Clients />
-              </Frame>
-            }
-          />
-          <Route
-            path="/clients/:id"
-            element={
-              <Frame>
-                <ClientCard />
-              </Frame>
-            }
-          />
-          <Route path="/orders/:id/card" element={<Card />} />
-          <Route path="/orders/:id" element={<ToMeasure />} />
-          <Route
-            path="/orders/:id/:station"
-            element={
-              <Frame job>
-                <Job />
-              </Frame>
-            }
-          />
-          <Route path="*" element={<Navigate to="/" replace />} />
-        </Paths>
-      </Suspense>
-    </BrowserRouter>
+    <Paths>
+      <Route
+        path="/"
+        element={
+          <Frame>
+            <Bench />
+          </Frame>
+        }
+      />
+      <Route
+        path="/new"
+        element={
+          <Frame>
+            <NewOrder />
+          </Frame>
+        }
+      />
+      <Route
+        path="/clients"
+        element={
+          <Frame>
+            <Clients />
+          </Frame>
+        }
+      />
+      <Route
+        path="/clients/:id"
+        element={
+          <Frame>
+            <ClientCard />
+          </Frame>
+        }
+      />
+      <Route
+        path="/people"
+        element={
+          <Frame>
+            <People />
+          </Frame>
+        }
+      />
+      <Route path="/orders/:id/card" element={<Card />} />
+      <Route path="/orders/:id" element={<ToMeasure />} />
+      <Route
+        path="/orders/:id/:station"
+        element={
+          <Frame job>
+            <Job />
+          </Frame>
+        }
+      />
+      <Route path="*" element={<Navigate to="/" replace />} />
+    </Paths>
   );
 }

@@ -43,3 +43,9 @@ export const LampIcon = () => (
     <path d="M12 3v5M6 14c0-4 3-6 6-6s6 2 6 6zM10 17c1 1 3 1 4 0" />
   </Icon>
 );
+/** Two at one table. */
+export const PeopleIcon = () => (
+  <Icon>
+    <path d="M8 5a3 3 0 1 0 .1 0M16 5a3 3 0 1 0 .1 0M3 20c0-5 2-7 5-7s4 2 4 5c0-3 1-5 4-5s5 2 5 7" />
+  </Icon>
+);

@@ -23,7 +23,7 @@ it("leads each order to the station it waits at, and says how long it has", asyn
   ];
   standIn({
     "GET /orders": () => ({ body: tickets }),
-    "GET /session": () => ({ body: { name: "Ebba", workshop: "Quay" } }),
+    "GET /session": () => ({ body: { name: "Ebba", workshop: "Quay", rights: ["orders"] } }),
   });
   show(<Bench />);
   await screen.findByText("Order a");
@@ -35,8 +35,9 @@ it("leads each order to the station it waits at, and says how long it has", asyn
 });
 
 it("is never an empty screen", async () => {
-  standIn({ "GET /orders": () => ({ body: [] }) });
+  standIn({ "GET /orders": () => ({ body: [] }), "GET /session": () => ({ body: { rights: ["orders"] } }) });
   show(<Bench />);
+  expect(await screen.findByRole("link", { name: "Add an order" })).toBeTruthy();
   expect(await screen.findByText(/Nothing waits\. Add an order/)).toBeTruthy();
   expect(screen.getByRole("link", { name: "Add an order" })).toBeTruthy();
 });

@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { type Ticket, useBench } from "../../api/shop";
-import { useMe } from "../../api/session";
+import { useMay, useMe } from "../../api/session";
 import { Says } from "../../ui/words";
 
 const STYLES: Record<string, string> = { palazzo: "Palazzo", "straight-trousers": "Straight trousers" };
@@ -12,6 +12,7 @@ const NEEDED = 4;
 export function Bench() {
   const bench = useBench();
   const me = useMe();
+  const may = useMay();
   const [now] = useState(() => Date.now());
   return (
     <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%">
@@ -28,7 +29,7 @@ export function Bench() {
             {me.data?.workshop}
           </chakra.span>
         </chakra.h1>
-        <LinkPress to="/new">Add an order</LinkPress>
+        {may("orders") && <LinkPress to="/new">Add an order</LinkPress>}
       </Box>
       {bench.isError && <Says tone="wrong">{bench.error.message}</Says>}
       {bench.data?.length === 0 && (
@@ -79,6 +80,7 @@ function day(iso: string): string {
 }
 
 function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
+  const may = useMay();
   const ready = ticket.measured >= NEEDED;
   const due = Math.ceil((new Date(`${ticket.promised_on}T12:00:00`).getTime() - now) / 86_400_000);
   return (
@@ -114,7 +116,9 @@ function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
           {ticket.client_name}
           <chakra.span color="ink2">, {ticket.styles.map((style) => STYLES[style] ?? style).join(", ")}</chakra.span>
         </p>
-        <LinkPress to={`/orders/${ticket.id}/${ready ? "mark" : "measure"}`}>{ready ? "Mark" : "Measure"}</LinkPress>
+        <LinkPress to={`/orders/${ticket.id}/${ready ? "mark" : "measure"}`}>
+          {ready ? "Mark" : may("measure") ? "Measure" : "Look"}
+        </LinkPress>
       </Box>
     </chakra.li>
   );

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { type Client, useClient, useClientWrites, useSheets } from "../../api/clients";
 import { useBench } from "../../api/shop";
-import { useMe } from "../../api/session";
+import { useMay, useMe } from "../../api/session";
 import type { Unit } from "../../lengths/units";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
@@ -18,6 +18,7 @@ export function ClientCard() {
   const sheets = useSheets(id);
   const bench = useBench();
   const me = useMe();
+  const may = useMay();
   if (client.error) {
     return (
       <Box padding="24">
@@ -58,8 +59,8 @@ export function ClientCard() {
           </Box>
           {sheets.error && <Says tone="wrong">{sheets.error.message}</Says>}
           {sheets.data && <History sheets={sheets.data} unit={(me.data?.unit ?? "in") as Unit} />}
-          <Merge client={client.data} />
-          <Leaving client={client.data} />
+          {may("remove") && <Merge client={client.data} />}
+          {may("remove") && <Leaving client={client.data} />}
         </Box>
       </Box>
     </Box>
@@ -69,6 +70,7 @@ export function ClientCard() {
 /** Contacts and what to mind; kept when it is saved, with everything typed staying where it is until then. */
 function Card({ client }: { client: Client }) {
   const writes = useClientWrites(client.id);
+  const may = useMay();
   const [draft, setDraft] = useState(client);
   const [saved, setSaved] = useState(false);
   const change = (part: Partial<Client>) => {
@@ -142,9 +144,13 @@ function Card({ client }: { client: Client }) {
       </chakra.label>
       {writes.put.error && <Says tone="wrong">{writes.put.error.message}</Says>}
       {saved && <Says tone="good">Saved.</Says>}
-      <Press kind="main" type="submit" disabled={writes.put.isPending}>
-        Save
-      </Press>
+      {may("clients") ? (
+        <Press kind="main" type="submit" disabled={writes.put.isPending}>
+          Save
+        </Press>
+      ) : (
+        <Says tone="plain">You may read this card. Changing it is for an owner or a cutter.</Says>
+      )}
     </chakra.form>
   );
 }

@@ -2,6 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { useClients, useTakeContacts } from "../../api/clients";
+import { useMay } from "../../api/session";
 import { field, Label } from "../../ui/field";
 import { TakeFile } from "../../ui/taking";
 import { Says } from "../../ui/words";
@@ -13,6 +14,7 @@ export function Clients() {
   const [find, setFind] = useState("");
   const [archived, setArchived] = useState(false);
   const clients = useClients(find.trim(), archived);
+  const may = useMay();
   const take = useTakeContacts();
   const found = clients.data ?? [];
   return (
@@ -60,7 +62,7 @@ export function Clients() {
           </chakra.li>
         ))}
       </chakra.ul>
-      <Box marginTop="32" maxWidth="720px" display="grid" gap="8">
+      <Box marginTop="32" maxWidth="720px" display={may("contacts") ? "grid" : "none"} gap="8">
         <chakra.a color="dye" textDecoration="underline" href="/api/book" download="clients.vcf" paddingBlock="8">
           All contacts as vCard
         </chakra.a>

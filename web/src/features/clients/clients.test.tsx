@@ -13,10 +13,13 @@ afterEach(() => {
 it("asks the book for what is typed, and says when nobody sounds like it", async () => {
   const asked: string[] = [];
   vi.stubGlobal("fetch", (request: Request) => {
-    const find = new URL(request.url).searchParams.get("find")!;
+    const { pathname, searchParams } = new URL(request.url);
+    const plain = { headers: { "content-type": "application/json" } };
+    if (pathname.endsWith("/session")) return Promise.resolve(new Response(JSON.stringify({ rights: [] }), plain));
+    const find = searchParams.get("find")!;
     asked.push(find);
     const found = find === "zz" ? [] : [{ id: "1", name: "Marit Sol", phone: "0555" }];
-    return Promise.resolve(new Response(JSON.stringify(found), { headers: { "content-type": "application/json" } }));
+    return Promise.resolve(new Response(JSON.stringify(found), plain));
   });
   show(<Clients />);
   expect((await screen.findByRole("link", { name: "Marit Sol" })).getAttribute("href")).toBe("/clients/1");

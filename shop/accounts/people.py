@@ -1,0 +1,122 @@
+"""The people of a workshop: invited by a link, given a role, let go."""
+
+import secrets
+from datetime import timedelta
+from uuid import UUID
+
+from django.contrib.auth.password_validation import validate_password
+from django.core.exceptions import ValidationError
+from django.db import IntegrityError, transaction
+from django.db.models import QuerySet
+from django.http import Http404
+from django.utils import timezone
+
+from shop.accounts.models import Invitation, Message, User
+from shop.accounts.rights import ROLES, allow
+from shop.accounts.writing import own
+
+VALID_FOR = timedelta(days=7)
+
+
+class PersonRefusedError(Exception):
+    """Something about a person cannot be: `where` names the field, `what` and `mend` say it."""
+
+    def __init__(self, where: str, what: str, mend: str):
+        super().__init__(what)
+        self.where, self.what, self.mend = where, what, mend
+
+
+def people(actor: User) -> QuerySet[User]:
+    """Everybody of the workshop, by name."""
+    allow(actor, "people")
+    return User.objects.filter(workshop=actor.workshop).order_by("first_name", "username")
+
+
+def invitations(actor: User) -> QuerySet[Invitation]:
+    """Invitations that nobody has followed yet, the newest first."""
+    allow(actor, "people")
+    return Invitation.of(actor.workshop).filter(used_at=None, expires_at__gt=timezone.now()).order_by("-created_at")
+
+
+def messages(actor: User) -> QuerySet[Message]:
+    """The messages that stand-in delivery holds, the newest first."""
+    allow(actor, "people")
+    return Message.of(actor.workshop).order_by("-created_at")[:50]
+
+
+def invite(*, actor: User, id: UUID, name: str, role: str, to: str, address: str) -> Invitation:
+    """Invite somebody under a role; the link goes out as a message. The same id again is the same invitation."""
+    allow(actor, "people")
+    known = Invitation.of(actor.workshop).filter(pk=id).first()
+    if known is not None:
+        return known
+    with transaction.atomic():
+        made = Invitation(
+            id=id, workshop=actor.workshop, changed_by=actor, name=name.strip(), role=role,
+            token=secrets.token_urlsafe(24), expires_at=timezone.now() + VALID_FOR,
+        )  # fmt: skip
+        try:
+            with transaction.atomic():
+                made.save(force_insert=True)
+        except IntegrityError:
+            raise Http404 from None
+        text = f"{actor.workshop.name} invites {made.name} to work in Plavet: {address}join/{made.token}"
+        Message(workshop=actor.workshop, changed_by=actor, to=to.strip(), text=text).save(force_insert=True)
+        return made
+
+
+def invited(token: str) -> Invitation:
+    """The open invitation of a link. Raises Http404 where it was used, is too old or never was."""
+    # Whoever holds the link is not yet of any workshop.
+    found = Invitation._base_manager.filter(token=token, used_at=None, expires_at__gt=timezone.now())
+    made = found.select_related("workshop").first()
+    if made is None:
+        raise Http404
+    return made
+
+
+def join(*, token: str, user_name: str, password: str) -> User:
+    """Follow an invitation: the person is made, the link is used up. Raises PersonRefusedError, Http404."""
+    invitation = invited(token)
+    wanted = user_name.strip()
+    if not wanted or not wanted.replace(".", "").replace("-", "").isalnum():
+        raise PersonRefusedError("user_name", "This cannot be a user name", "Use letters, digits, dots and hyphens.")
+    person = User(username=wanted, first_name=invitation.name, workshop=invitation.workshop, role=invitation.role)
+    try:
+        validate_password(password, person)
+    except ValidationError as error:
+        raise PersonRefusedError(
+            "password", error.messages[0].rstrip("."), "Choose a longer, less common one."
+        ) from None
+    person.set_password(password)
+    try:
+        with transaction.atomic():
+            used = Invitation.of(invitation.workshop).filter(pk=invitation.pk, used_at=None)
+            if not used.update(used_at=timezone.now()):
+                raise Http404
+            person.save(force_insert=True)
+    except IntegrityError:
+        raise PersonRefusedError("user_name", "Somebody has this user name already", "Choose another.") from None
+    return person
+
+
+def put_person(*, actor: User, id: UUID, role: str, works_here: bool) -> User:
+    """Give somebody another role, or let them go. Raises PersonRefusedError where no owner would be left."""
+    allow(actor, "people")
+    with transaction.atomic():
+        team = User.objects.select_for_update().filter(workshop=actor.workshop)
+        person = team.filter(pk=id).first()
+        if person is None:
+            raise Http404
+        owners = team.filter(role=ROLES[0], is_active=True).exclude(pk=person.pk)
+        if (role != ROLES[0] or not works_here) and not owners.exists():
+            raise PersonRefusedError("role", "The workshop would have no owner", "Make somebody else an owner first.")
+        person.role, person.is_active = role, works_here
+        person.save(update_fields=["role", "is_active"])
+        return person
+
+
+def withdraw(*, actor: User, id: UUID) -> None:
+    """Take an invitation back."""
+    allow(actor, "people")
+    own(Invitation, actor, id).delete()

@@ -1,0 +1,34 @@
+"""Who may see and change what."""
+
+from shop.accounts.models import User
+
+ROLES = ("owner", "cutter", "apprentice", "sewer")
+RIGHTS: dict[str, tuple[str, ...]] = {
+    "contacts": ("owner", "cutter"),
+    "clients": ("owner", "cutter"),
+    "measure": ("owner", "cutter", "apprentice"),
+    "orders": ("owner", "cutter"),
+    "lays": ("owner", "cutter", "apprentice"),
+    "remove": ("owner",),
+    "people": ("owner",),
+}
+"""What each right is held by. Everybody of a workshop reads its orders, sheets, plans and marks."""
+
+
+class NotAllowedError(Exception):
+    """The actor's role does not hold this right."""
+
+    def __init__(self, right: str):
+        super().__init__(right)
+        self.right = right
+
+
+def rights_of(user: User) -> list[str]:
+    """The rights a person holds."""
+    return [right for right, roles in RIGHTS.items() if user.role in roles]
+
+
+def allow(actor: User, right: str) -> None:
+    """Raise NotAllowedError where the actor does not hold the right."""
+    if actor.role not in RIGHTS[right]:
+        raise NotAllowedError(right)

@@ -1,0 +1,126 @@
+"""The people of a workshop, and the way in by invitation."""
+
+from datetime import datetime
+from typing import Literal
+from uuid import UUID
+
+from django.contrib.auth import login
+from django.http import HttpRequest
+from ninja import Field, Router, Schema
+
+from shop.accounts import people
+from shop.accounts.models import Invitation, User
+from shop.api.auth import person
+from shop.api.routers.session import Me, me_of
+
+router = Router(tags=["people"])
+Role = Literal["owner", "cutter", "apprentice", "sewer"]
+
+
+class PersonIn(Schema):
+    role: Role
+    works_here: bool = True
+
+
+class PersonOut(Schema):
+    id: UUID
+    name: str
+    user_name: str
+    role: str
+    works_here: bool
+
+
+class InvitationIn(Schema):
+    name: str = Field(min_length=1, max_length=60)
+    role: Role
+    to: str = Field("", max_length=120)
+
+
+class InvitationOut(Schema):
+    id: UUID
+    name: str
+    role: str
+    link: str
+    expires_at: datetime
+
+
+class MessageOut(Schema):
+    """A message that stand-in delivery holds instead of sending it."""
+
+    to: str
+    text: str
+    written_at: datetime
+
+
+class TeamOut(Schema):
+    people: list[PersonOut]
+    invitations: list[InvitationOut]
+    messages: list[MessageOut]
+
+
+class WelcomeOut(Schema):
+    workshop: str
+    name: str
+    role: str
+
+
+class JoinIn(Schema):
+    user_name: str = Field(max_length=60)
+    password: str = Field(max_length=200)
+
+
+def _person(row: User) -> PersonOut:
+    return PersonOut(
+        id=row.id, name=row.first_name or row.username, user_name=row.username, role=row.role, works_here=row.is_active
+    )
+
+
+def _invitation(request: HttpRequest, row: Invitation) -> InvitationOut:
+    link = request.build_absolute_uri(f"/join/{row.token}")
+    return InvitationOut(id=row.id, name=row.name, role=row.role, link=link, expires_at=row.expires_at)
+
+
+@router.get("/people", response=TeamOut)
+def team(request: HttpRequest) -> TeamOut:
+    """Everybody of the workshop, open invitations, and the messages that would have been sent."""
+    who = person(request)
+    return TeamOut(
+        people=[_person(row) for row in people.people(who)],
+        invitations=[_invitation(request, row) for row in people.invitations(who)],
+        messages=[MessageOut(to=row.to, text=row.text, written_at=row.created_at) for row in people.messages(who)],
+    )
+
+
+@router.put("/people/{id}", response=PersonOut)
+def put_person(request: HttpRequest, id: UUID, body: PersonIn) -> PersonOut:
+    """Give another role, or let go."""
+    return _person(people.put_person(actor=person(request), id=id, role=body.role, works_here=body.works_here))
+
+
+@router.put("/invitations/{id}", response=InvitationOut)
+def invite(request: HttpRequest, id: UUID, body: InvitationIn) -> InvitationOut:
+    """Invite somebody by a link."""
+    made = people.invite(actor=person(request), id=id, address=request.build_absolute_uri("/"), **body.dict())
+    return _invitation(request, made)
+
+
+@router.delete("/invitations/{id}", response={204: None})
+def withdraw(request: HttpRequest, id: UUID) -> tuple[int, None]:
+    """Take an invitation back."""
+    people.withdraw(actor=person(request), id=id)
+    return 204, None
+
+
+@router.get("/session/join/{token}", auth=None, response=WelcomeOut)
+def welcome(request: HttpRequest, token: str) -> WelcomeOut:
+    """What an invitation's link leads to."""
+    found = people.invited(token)
+    return WelcomeOut(workshop=found.workshop.name, name=found.name, role=found.role)
+
+
+@router.post("/session/join/{token}", auth=None, response=Me)
+def join(request: HttpRequest, token: str, body: JoinIn) -> Me:
+    """Follow an invitation: choose a user name and a password, and be in."""
+    made = people.join(token=token, user_name=body.user_name, password=body.password)
+    login(request, made, backend="django.contrib.auth.backends.ModelBackend")
+    return me_of(made)

@@ -1,0 +1,194 @@
+"""Roles: who may see and change what; the way in by invitation; a workshop is never left without an owner."""
+
+import re
+
+import pytest
+from django.test import Client as Http
+
+from shop.accounts.models import Invitation, Message, User
+from shop.accounts.rights import RIGHTS, ROLES
+from shop.api.api import api
+from tests.shop.conftest import Caller
+
+HELD = {
+    "owner": set(RIGHTS),
+    "cutter": {"contacts", "clients", "measure", "orders", "lays"},
+    "apprentice": {"measure", "lays"},
+    "sewer": set(),
+}
+
+
+@pytest.fixture
+def team(owner):
+    """One of each role in the demo workshop."""
+    ebba = User.objects.get(username="ebba")
+    made = {role: User.objects.create(username=f"a-{role}", workshop=ebba.workshop, role=role) for role in ROLES[1:]}
+    return {"owner": owner} | {role: Caller(user) for role, user in made.items()}
+
+
+@pytest.mark.parametrize("role", ROLES)
+def test_each_role_holds_its_rights_and_is_told_so(team, role):
+    me = team[role].get("/session")
+    assert (me["role"], set(me["rights"])) == (role, HELD[role])
+
+
+def test_every_write_asks_for_its_right(team, order, new_id):
+    """Each write as each role: 403 exactly where the right is not held, and then nothing has changed."""
+    client, sheet, garment, cloth = order["client"], order["sheet"], order["garments"][0], order["cloth"]
+    plan = team["owner"]("POST", f"/orders/{order['id']}/plan")[1]["id"]
+    keys = {"measure": "inseam", "typed": "30"}
+    plain = {key: order[key] for key in ("version", "title", "promised_on")}
+    writes = [
+        ("clients", "PUT", f"/clients/{new_id()}", {"name": "New"}),
+        ("clients", "POST", "/book", {"text": ""}),
+        ("measure", "PUT", f"/readings/{new_id()}", {"sheet": sheet["id"], "key": keys["measure"], "typed": keys["typed"]}),
+        ("measure", "PUT", f"/overrulings/{new_id()}", {"sheet": sheet["id"], "key": "hip"}),
+        ("measure", "POST", f"/sheets/{sheet['id']}/turn", {"unit": "in"}),
+        ("measure", "POST", f"/sheets/{sheet['id']}/file", {"text": "point,typed"}),
+        ("orders", "PUT", f"/orders/{order['id']}", plain | {"client": client["id"], "sheet": sheet["id"], "cloth": cloth["id"]}),
+        ("orders", "PUT", f"/garments/{garment['id']}", {key: garment[key] for key in garment if key != "id"}),
+        ("orders", "PUT", f"/cloths/{cloth['id']}", {key: cloth[key] for key in cloth if key != "id"}),
+        ("lays", "PUT", f"/lay-runs/{new_id()}", {"plan": plan}),
+        ("contacts", "GET", "/book", None),
+        ("contacts", "GET", f"/clients/{client['id']}/export?kind=vcard", None),
+        ("remove", "GET", f"/clients/{client['id']}/export", None),
+        ("remove", "POST", f"/clients/{client['id']}/merge", {"other": client["id"]}),
+        ("people", "GET", "/people", None),
+        ("people", "PUT", f"/invitations/{new_id()}", {"name": "Ivo", "role": "sewer"}),
+        ("people", "PUT", f"/people/{User.objects.get(username='a-cutter').id}", {"role": "cutter"}),
+    ]  # fmt: skip
+    for right, method, path, body in writes:
+        for role in reversed(ROLES):
+            answer = team[role].http.generic(method, f"/api{path}", as_json(body), content_type="application/json")
+            allowed = right in HELD[role]
+            assert (answer.status_code == 200) == allowed, (role, method, path, answer.content)
+            if not allowed:
+                assert answer.status_code == 403
+                assert re.match(r"This is for an owner", answer.json()["title"])
+    assert team["sewer"]("DELETE", f"/clients/{client['id']}")[0] == 403
+
+
+def as_json(body):
+    import json
+
+    return "" if body is None else json.dumps(body)
+
+
+def test_no_write_is_forgotten_in_the_table_of_rights(team, order):
+    """Every path that writes refuses a sewer, but for the plan, the session and what only reads."""
+    free = {"/orders/{id}/plan", "/flat"}
+    for path, methods in api.get_openapi_schema(path_prefix="/").get("paths").items():
+        for method, about in methods.items():
+            if method == "get" or path.startswith("/session") or path in free:
+                continue
+            answer = team["sewer"].http.generic(
+                method.upper(),
+                f"/api{path.replace('{id}', order['id'])}",
+                as_json(body_for(about)),
+                content_type="application/json",
+            )
+            assert answer.status_code == 403, (method, path, answer.status_code, answer.content)
+
+
+def body_for(about):
+    """A body with every field a path asks for."""
+    schema = about.get("requestBody", {}).get("content", {}).get("application/json", {}).get("schema", {})
+    if "$ref" in schema:
+        schema = api.get_openapi_schema(path_prefix="/")["components"]["schemas"][schema["$ref"].rpartition("/")[2]]
+    some = {"string": "x", "integer": 1, "boolean": False, "object": {}, "number": 1}
+    body = {}
+    for name, one in schema.get("properties", {}).items():
+        if name not in schema.get("required", []):
+            continue
+        known = {
+            "uuid": "00000000-0000-4000-8000-000000000000", "date": "2026-01-01",
+        }.get(one.get("format", ""), some.get(one.get("type", ""), "x"))  # fmt: skip
+        body[name] = one["enum"][0] if "enum" in one else "#000000" if "pattern" in one else one.get("default", known)
+    return body
+
+
+def test_a_sewer_sees_no_phone_numbers(team, order):
+    assert order["client"]["phone"] == "0555 014 220"
+    for role in ("sewer", "apprentice"):
+        who = team[role]
+        everything = [
+            who.get("/clients"),
+            who.get(f"/orders/{order['id']}"),
+            who.get(f"/clients/{order['client']['id']}"),
+        ]
+        assert "014 220" not in str(everything)
+        assert who.get("/clients", find="014220") == []
+        assert [one["name"] for one in who.get("/clients", find="marit")] == ["Marit Sol"]
+
+
+def test_an_apprentice_measures_and_it_is_said_who_did(team, order, new_id):
+    body = {"sheet": order["sheet"]["id"], "key": "inseam", "typed": "30"}
+    assert team["apprentice"]("PUT", f"/readings/{new_id()}", body)[1]["taken_by"] == "a-apprentice"
+
+
+def invite(owner, new_id, **more):
+    made = owner("PUT", f"/invitations/{new_id()}", {"name": "Ivo", "role": "sewer", "to": "ivo@quay.test"} | more)[1]
+    return made, made["link"].rpartition("/")[2]
+
+
+def test_an_invitation_is_sent_followed_once_and_then_gone(owner, new_id):
+    made, token = invite(owner, new_id)
+    message = Message._base_manager.get()
+    assert made["link"] in message.text
+    guest = Http()
+    assert guest.get(f"/api/session/join/{token}").json() == {
+        "workshop": "Harbour Lane Workshop",
+        "name": "Ivo",
+        "role": "sewer",
+    }
+    body = as_json({"user_name": "ivo", "password": "boat-house-lamp"})
+    joined = guest.post(f"/api/session/join/{token}", body, content_type="application/json")
+    assert joined.status_code == 200
+    assert joined.json()["role"] == "sewer"
+    assert guest.get("/api/orders").status_code == 200
+    again = Http().post(f"/api/session/join/{token}", body.replace("ivo", "ivo2"), content_type="application/json")
+    assert again.status_code == 404
+    team = owner.get("/people")
+    assert team["invitations"] == []
+    assert {one["user_name"] for one in team["people"]} == {"ebba", "ivo"}
+
+
+@pytest.mark.parametrize(
+    ("body", "where"),
+    [
+        ({"user_name": "ebba", "password": "boat-house-lamp"}, "user_name"),
+        ({"user_name": "a b", "password": "boat-house-lamp"}, "user_name"),
+        ({"user_name": "", "password": "boat-house-lamp"}, "user_name"),
+        ({"user_name": "ivo", "password": "short"}, "password"),
+        ({"user_name": "ivo", "password": "password123"}, "password"),
+        ({"user_name": "ivoholmstrand", "password": "ivoholmstrand"}, "password"),
+    ],
+)
+def test_a_wrong_joining_is_refused_at_its_field_and_the_link_stays_good(owner, new_id, body, where):
+    _, token = invite(owner, new_id)
+    answer = Http().post(f"/api/session/join/{token}", as_json(body), content_type="application/json")
+    assert answer.status_code == 422
+    assert answer.json()["problems"][0]["where"] == where
+    assert answer.json()["problems"][0]["mend"]
+    assert Http().get(f"/api/session/join/{token}").status_code == 200
+
+
+def test_an_old_a_withdrawn_and_an_invented_link_lead_nowhere(owner, new_id):
+    made, token = invite(owner, new_id)
+    Invitation._base_manager.update(expires_at="2026-01-01T00:00Z")
+    assert Http().get(f"/api/session/join/{token}").status_code == 404
+    made, token = invite(owner, new_id)
+    assert owner("DELETE", f"/invitations/{made['id']}")[0] == 204
+    assert Http().get(f"/api/session/join/{token}").status_code == 404
+    assert Http().get("/api/session/join/x").status_code == 404
+
+
+def test_the_last_owner_stays_and_one_who_is_let_go_is_out(owner, team):
+    ebba = User.objects.get(username="ebba")
+    for body in ({"role": "cutter"}, {"role": "owner", "works_here": False}):
+        status, told = owner("PUT", f"/people/{ebba.id}", body)
+        assert status == 422
+        assert "no owner" in told["title"]
+    cutter = User.objects.get(username="a-cutter")
+    assert owner("PUT", f"/people/{cutter.id}", {"role": "cutter", "works_here": False})[0] == 200
+    assert team["cutter"]("GET", "/orders")[0] == 401

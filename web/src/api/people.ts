@@ -1,0 +1,46 @@
+/** The people of the workshop, and the way in by invitation. */
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { server, told } from "./client";
+import type { components } from "./schema.gen";
+
+type Schemas = components["schemas"];
+export type Role = Schemas["PersonIn"]["role"];
+export type Person = Schemas["PersonOut"];
+
+const path = (id: string) => ({ params: { path: { id } } });
+
+export const useTeam = () => useQuery({ queryKey: ["team"], queryFn: () => told(server.GET("/api/people")) });
+
+export function useTeamWrites() {
+  const memory = useQueryClient();
+  const onSuccess = () => void memory.invalidateQueries({ queryKey: ["team"] });
+  const put = useMutation({
+    mutationFn: ({ id, role, works_here }: Person) =>
+      told(server.PUT("/api/people/{id}", { ...path(id), body: { role: role as Role, works_here } })),
+    onSuccess,
+  });
+  const invite = useMutation({
+    mutationFn: ({ id, ...body }: Schemas["InvitationIn"] & { id: string }) =>
+      told(server.PUT("/api/invitations/{id}", { ...path(id), body })),
+    onSuccess,
+  });
+  const withdraw = useMutation({
+    mutationFn: (id: string) => told(server.DELETE("/api/invitations/{id}", path(id))),
+    onSuccess,
+  });
+  return { put, invite, withdraw };
+}
+
+const by = (token: string) => ({ params: { path: { token } } });
+
+export const useWelcome = (token: string) =>
+  useQuery({
+    queryKey: ["welcome", token],
+    queryFn: () => told(server.GET("/api/session/join/{token}", by(token))),
+    staleTime: Infinity,
+  });
+
+export const useJoin = (token: string) =>
+  useMutation({
+    mutationFn: (body: Schemas["JoinIn"]) => told(server.POST("/api/session/join/{token}", { ...by(token), body })),
+  });

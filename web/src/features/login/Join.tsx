@@ -1,0 +1,68 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { type FormEvent, useState } from "react";
+import { useParams } from "react-router";
+import type { Refused } from "../../api/client";
+import { useJoin, useWelcome } from "../../api/people";
+import { field, Label } from "../../ui/field";
+import { Press } from "../../ui/press";
+import { Says } from "../../ui/words";
+
+/** Following an invitation: a user name and a password, and one is in. */
+export function Join() {
+  const { token = "" } = useParams();
+  const welcome = useWelcome(token);
+  const join = useJoin(token);
+  const [name, setName] = useState("");
+  const [password, setPassword] = useState("");
+  const send = (event: FormEvent) => {
+    event.preventDefault();
+    join.mutate({ user_name: name, password }, { onSuccess: () => window.location.assign("/") });
+  };
+  const problems = (join.error as Refused | null)?.problems ?? [];
+  const at = (where: string) => {
+    const found = problems.find((one) => one.where === where);
+    return found && <Says tone="wrong">{`${found.what}. ${found.mend}`}</Says>;
+  };
+  return (
+    <Box as="main" minHeight="100dvh" display="grid" placeItems="center" padding="16">
+      {welcome.error ? (
+        <Box maxWidth="400px" display="grid" gap="12">
+          <Says tone="wrong">This link was used, is too old, or was taken back. Ask for a new one.</Says>
+          <a href="/">To the door</a>
+        </Box>
+      ) : (
+        welcome.data && (
+          <chakra.form onSubmit={send} noValidate width="100%" maxWidth="400px" display="grid" gap="16">
+            <chakra.h1 fontSize="26px" fontWeight={600}>
+              {welcome.data.name}, {welcome.data.workshop} lets you in as {welcome.data.role}
+            </chakra.h1>
+            <Label text="User name">
+              <chakra.input
+                {...field}
+                value={name}
+                autoFocus
+                autoComplete="username"
+                onChange={(event) => setName(event.target.value)}
+              />
+            </Label>
+            {at("user_name")}
+            <Label text="Password, ten letters or more">
+              <chakra.input
+                {...field}
+                type="password"
+                value={password}
+                autoComplete="new-password"
+                onChange={(event) => setPassword(event.target.value)}
+              />
+            </Label>
+            {at("password")}
+            {join.error && problems.length === 0 && <Says tone="wrong">{join.error.message}</Says>}
+            <Press kind="main" type="submit" disabled={join.isPending}>
+              Come in
+            </Press>
+          </chakra.form>
+        )
+      )}
+    </Box>
+  );
+}
