@@ -6,6 +6,7 @@ import time
 from collections.abc import Callable
 from pathlib import Path
 
+from benchmarks.book import doubts_ms, search_ms
 from cutting.cloth import Cloth
 from cutting.formats import plan_to_wire, read_job_text
 from cutting.garments import draft_lower
@@ -87,11 +88,16 @@ def mark_key() -> float:
 
 
 def main() -> None:
+    typical, slowest = search_ms()
     rows = [
         ("draft with marks and ledger, warm", median_ms(draft), "ms", 30),
         ("draft and first valid lay, warm", median_ms(lay), "ms", 500),
         ("whole plan with all widths, warm", median_ms(lambda: plan(JOB), 5), "ms", None),
         ("whole plan to JSON shapes", median_ms(lambda: plan_to_wire(plan(JOB)), 5), "ms", None),
+        ("plan as the pages ask for it", median_ms(lambda: plan_to_wire(plan(JOB, by_width=False)), 9), "ms", 100),
+        ("doubts over a full sheet", doubts_ms(), "ms", 5),
+        ("a search among 10,000 clients", typical, "ms", 100),
+        ("the slowest of forty searches", slowest, "ms", None),
         ("Mark answers a key", mark_key(), "ms", 100),
         ("first page, gzipped", first_page(), "kB", 250),
     ]

@@ -143,6 +143,13 @@ def shots(_: list[str]) -> int:
     return run([PYTHON, "-m", "setup.shots", address], environment())
 
 
+def tape(arguments: list[str]) -> int:
+    from demo.tape import main
+
+    port = (RUN / "port").read_text() if (RUN / "port").exists() else "8640"
+    return main(arguments, f"http://127.0.0.1:{port}")
+
+
 def benchmark(_: list[str]) -> int:
     return run([PYTHON, "-m", "benchmarks"], environment())
 
@@ -159,6 +166,7 @@ def lock(_: list[str]) -> int:
 
 VERBS: dict[str, Callable[[list[str]], int]] = {
     "demo": demo, "stop": stop, "test": test, "lint": lint, "shots": shots, "benchmark": benchmark, "lock": lock,
+    "tape": tape,
 }  # fmt: skip
 
 if __name__ == "__main__":

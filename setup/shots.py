@@ -12,13 +12,16 @@ FLAGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "-
 CHOIR, FERRY, BAND = (str(order["title"]) for order in people.ORDERS)
 WIDE: list[tuple[str, str | None, str, str]] = [
     ("bench", None, "/", "Add an order"),
-    ("measure", BAND, "measure", "Read off the tape"),
+    ("measure", CHOIR, "measure", "last time"),
     ("design", CHOIR, "design", "How it sits"),
     ("cloth", CHOIR, "cloth", "Cloth to buy"),
     ("mark", CHOIR, "mark?call=9", "Crotch point"),
     ("mark-back", FERRY, "mark?call=26", "Call 26 of"),
     ("lay", FERRY, "lay", "This lay"),
     ("check", CHOIR, "check", "hold"),
+    ("clients", None, "/clients", "Marit Sol"),
+    ("client", None, "/clients/first", "Everything about"),
+    ("people", None, "/people", "Invite somebody"),
 ]
 PHONE = [WIDE[0], WIDE[1], WIDE[4]]
 
@@ -29,6 +32,9 @@ def _take(page: Page, name: str, title: str | None, where: str, wait: str) -> No
         orders = page.evaluate("fetch('/api/orders').then((answer) => answer.json())")
         found = next(order["id"] for order in orders if order["title"] == title)
         address = f"/orders/{found}/{where}"
+    if where == "/clients/first":
+        first = page.evaluate("fetch('/api/clients').then((answer) => answer.json())")
+        address = f"/clients/{next(one['id'] for one in first if one['name'] == people.ORDERS[0]['client'])}"
     page.goto(address)
     page.get_by_text(wait).first.wait_for()
     page.wait_for_timeout(500)

@@ -67,3 +67,13 @@ class Erasure(WorkshopRow):
 
     sheets = models.PositiveIntegerField()
     orders = models.PositiveIntegerField()
+
+
+class Tape(WorkshopRow):
+    """A digital tape paired with the person in `changed_by`: the last reading it sent, and its last sign of life."""
+
+    code = models.CharField(max_length=12, unique=True)
+    seq = models.PositiveIntegerField(default=0)
+    typed = models.CharField(max_length=40, blank=True)
+    sent_id = models.UUIDField(null=True)
+    heard_at = models.DateTimeField(null=True)

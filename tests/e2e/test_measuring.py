@@ -1,10 +1,14 @@
 """Measuring as it is done: in the order of taking, a slip caught and mended, on a phone too; the book kept in order."""
 
 import re
+from uuid import uuid4
 
 from playwright.sync_api import Page, expect
 
-from shop.clients.models import Client, Overruling, Reading
+from demo.tape import main as tape
+from shop.accounts.models import User
+from shop.clients.actions import add_reading
+from shop.clients.models import Client, Overruling, Reading, Sheet, Tape
 
 PHONE = {"width": 390, "height": 844}
 
@@ -154,3 +158,58 @@ def test_the_book_finds_keeps_and_erases(inside: Page):
     page.get_by_role("button", name="Erase everything").click()
     expect(page.get_by_text("2 clients")).to_be_visible()
     assert not Client._base_manager.filter(name="Marit Sol").exists()
+
+
+def test_two_who_measure_at_once_see_both_values(inside: Page):
+    page = inside
+    page.get_by_role("link", name="Measure").first.click()
+    entry(page).wait_for()
+    page.get_by_role("button", name=re.compile("^hip")).first.click()
+    expect(page.get_by_text(re.compile("^Read: 38 1/2 by Ebba"))).to_be_visible()
+    entry(page).fill("38 3/4")
+    sheet = Sheet._base_manager.get(client__name__startswith="Tuva")
+    mate = User.objects.create(username="mate", first_name="Ivo", workshop=sheet.workshop, role="apprentice")
+    add_reading(actor=mate, id=uuid4(), sheet=sheet.id, key="hip", typed="39")
+    both = page.get_by_text(re.compile("^Read 2 times, the last counts: 38 1/2 by Ebba.*; 39 by Ivo"))
+    expect(both).to_be_visible(timeout=10_000)
+    expect(page.get_by_role("button", name=re.compile("^hip.*39 inches"))).to_be_visible()
+    expect(entry(page)).to_have_value("38 3/4")
+    entry(page).press("Tab")
+    expect(page.get_by_text(re.compile("^Read 3 times.*38 3/4 by Ebba"))).to_be_visible()
+
+
+def test_somebody_new_comes_into_the_book_by_name(inside: Page):
+    page = inside
+    page.get_by_role("link", name="Clients").click()
+    page.get_by_label("Find by name").fill("Runa Strand")
+    page.get_by_role("button", name="Add Runa Strand to the book").click()
+    page.get_by_role("heading", name="Runa Strand", exact=True).wait_for()
+    page.get_by_label("Phone").fill("0555 81")
+    page.get_by_role("button", name="Save").click()
+    expect(page.get_by_text("Saved.")).to_be_visible()
+    expect(page.get_by_text("Not measured yet.")).to_be_visible()
+    page.get_by_role("link", name="Clients").click()
+    page.get_by_label("Find by name").fill("55581")
+    expect(page.get_by_role("link", name="Runa Strand")).to_be_visible()
+
+
+def test_a_digital_tape_fills_the_field_in_hand_and_may_go_away(inside: Page, live_server):
+    page = inside
+    new_order(page, "Dag Moe")
+    page.get_by_text("Digital tape", exact=True).click()
+    page.get_by_role("button", name="Pair a tape").click()
+    expect(page.get_by_text("It is silent now; type by hand.")).to_be_visible()
+    code = Tape._base_manager.get().code
+    assert tape([code, "33.5"], live_server.url) == 0
+    expect(entry(page)).to_have_value("33.5 in")
+    expect(page.get_by_text("Heard: 33.5 in")).to_be_visible()
+    page.get_by_role("button", name="Next: hip").click()
+    point(page, "Hip").wait_for()
+    assert tape([code, "410", "--slip", "none"], live_server.url) == 0
+    expect(entry(page)).to_have_value("410 in")
+    page.get_by_role("button", name="Next: thigh").click()
+    expect(page.get_by_role("alert")).to_contain_text("too large for a hip")
+    expect(page.get_by_role("button", name=re.compile("^waist.*33 and a half"))).to_be_visible()
+    page.get_by_role("button", name="Put it away").click()
+    expect(page.get_by_role("button", name="Pair a tape")).to_be_visible()
+    assert tape([code, "41"], live_server.url) == 1

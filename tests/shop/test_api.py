@@ -230,7 +230,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     walked = 0
     for path, methods in api.get_openapi_schema(path_prefix="/").get("paths").items():
         for method in methods:
-            if path.startswith("/session"):
+            if path.startswith(("/session", "/tape/")):  # a device has its code and nothing else: test_tape.py
                 continue
             kind = path.split("/")[1]
             status, told = stranger(method.upper(), path.replace("{id}", rows.get(kind, "")), bodies.get(kind, {}))
@@ -238,7 +238,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
             if "{id}" in path:
                 assert status == 404, (method, path, status, told)
             else:
-                assert status == 200, (method, path)
+                assert status in (200, 204), (method, path)
             assert not ids_in(told, set()) & secret
             nobody = Http().generic(method.upper(), f"/api{path.replace('{id}', new_id())}")
             assert nobody.status_code in (401, 403), (method, path)

@@ -4,6 +4,7 @@ import json
 from fractions import Fraction
 from pathlib import Path
 
+import pint
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -45,3 +46,17 @@ def test_random_typing_is_read_or_refused_in_words(typed):
     except CuttingError as refused:
         size, code = None, refused.problems[0].code
     assert (size is not None and size >= 0) or code.startswith("length.")
+
+
+@given(st.integers(1, 400_000).map(lambda one: Fraction(one, 1000)), st.sampled_from(["in", "cm", "mm", "ft"]))
+def test_units_mean_what_a_library_of_units_says(number, unit):
+    text = f"{float(number):.3f}"
+    typed = f"{text}'" if unit == "ft" else f"{text} {unit}"
+    wanted = pint.Quantity(float(text), {"in": "inch", "ft": "foot"}.get(unit, unit)).to("mm").magnitude
+    try:
+        size = read(typed, "in")
+    except CuttingError:
+        assert unit == "ft"  # feet are written whole
+        assert "." in text
+    else:
+        assert float(size) == pytest.approx(wanted, rel=1e-12)

@@ -6,6 +6,9 @@ import type { components } from "./schema.gen";
 type Schemas = components["schemas"];
 export type Client = Schemas["ClientOut"];
 
+/** A client of whom only the name is known. */
+export const BLANK = { phone: "", email: "", note: "", leave_be: "", keeps_measures: false, archived: false };
+
 const path = (id: string) => ({ params: { path: { id } } });
 
 /** The book by name; `find` is part of a name, as it sounds, or of a phone number. */

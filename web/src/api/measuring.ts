@@ -31,11 +31,19 @@ export const useAdvice = (sheet: string) =>
     placeholderData: keepPreviousData,
   });
 
+/** Every reading of a sheet, asked for now and then: somebody else may be measuring too. */
+export const useAllReadings = (sheet: string) =>
+  useQuery({
+    queryKey: ["readings", sheet],
+    queryFn: () => told(server.GET("/api/sheets/{id}/readings", path(sheet))),
+    refetchInterval: 5_000,
+  });
+
 /** A write to a sheet is over when the new advice is here; the order and its plan follow by themselves. */
 export function useSheetWrites(order: string, sheet: string) {
   const memory = useQueryClient();
   const onSuccess = async () => {
-    for (const key of [["order", order], ["plan", order], ["bench"], ["sheets"]])
+    for (const key of [["order", order], ["plan", order], ["bench"], ["sheets"], ["readings", sheet]])
       void memory.invalidateQueries({ queryKey: key });
     await memory.invalidateQueries({ queryKey: ["advice", sheet] });
   };

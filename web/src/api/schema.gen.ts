@@ -614,6 +614,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tape": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listen
+         * @description What one's own tape sent last.
+         */
+        get: operations["shop_api_routers_tape_listen"];
+        put?: never;
+        /**
+         * Pair
+         * @description A code for one's own tape.
+         */
+        post: operations["shop_api_routers_tape_pair"];
+        /**
+         * Unpair
+         * @description Hear it no longer.
+         */
+        delete: operations["shop_api_routers_tape_unpair"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tape/{code}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Send
+         * @description For the device: send a reading to a code.
+         */
+        post: operations["shop_api_routers_tape_send"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1579,6 +1627,22 @@ export interface components {
             /** To Mm */
             to_mm: number;
         };
+        /**
+         * SentIn
+         * @description What a device sends: its own id for the reading, and the text it shows, such as `41.5 in` or `1054 mm`.
+         */
+        SentIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Typed
+             * @default
+             */
+            typed: string;
+        };
         /** SheetIn */
         SheetIn: {
             /**
@@ -1661,6 +1725,20 @@ export interface components {
             label: string;
             /** Mm */
             mm: number;
+        };
+        /**
+         * TapeOut
+         * @description `seq` grows with each reading; `heard_at` is its last sign of life.
+         */
+        TapeOut: {
+            /** Code */
+            code: string;
+            /** Heard At */
+            heard_at: string | null;
+            /** Seq */
+            seq: number;
+            /** Typed */
+            typed: string;
         };
         /** TeamOut */
         TeamOut: {
@@ -2706,6 +2784,88 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SheetOut"];
                 };
+            };
+        };
+    };
+    shop_api_routers_tape_listen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TapeOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_tape_pair: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TapeOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_tape_unpair: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    shop_api_routers_tape_send: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SentIn"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -2,6 +2,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Refused, server, told } from "./client";
+import { BLANK } from "./clients";
 import type { components } from "./schema.gen";
 
 type Schemas = components["schemas"];
@@ -102,8 +103,6 @@ export const usePutCloth = (order: string) =>
     (whole, row) => ({ ...whole, cloth: row }),
     ({ id, ...body }) => told(server.PUT("/api/cloths/{id}", { ...path(id), body })),
   );
-
-const BLANK = { phone: "", email: "", note: "", leave_be: "", keeps_measures: false, archived: false };
 
 export type NewOrder = {
   ids: { client: string; sheet: string; cloth: string; order: string; garment: string };

@@ -33,6 +33,9 @@ function kept(place: string): Kept | null {
   }
 }
 
+/** `commit` is true once the text was taken; `fill` puts a text in as if it were typed. */
+export type Gate = { commit: () => Promise<boolean>; fill: (typed: string) => void };
+
 export type EntryProps = {
   label: ReactNode;
   name: string;
@@ -48,8 +51,8 @@ export type EntryProps = {
   onward?: () => void;
   also?: (typed: string) => boolean;
   focus?: boolean;
-  /** Filled with the way to commit from outside, as a button beside the field does. */
-  gate?: Ref<() => Promise<boolean>>;
+  /** Filled with what can be done to the field from outside, as a button beside it does. */
+  gate?: Ref<Gate>;
   /** Not a length: no unit, nothing beside it. */
   plain?: string;
 };
@@ -86,7 +89,7 @@ export function Entry(props: EntryProps) {
     flying.current ??= send().finally(() => (flying.current = null));
     return flying.current;
   };
-  useImperativeHandle(props.gate, () => commit);
+  useImperativeHandle(props.gate, () => ({ commit, fill: change }));
 
   const send = async (): Promise<boolean> => {
     const value = typed.trim();
@@ -132,7 +135,7 @@ export function Entry(props: EntryProps) {
 
   return (
     <Box>
-      <chakra.label htmlFor={`${line}-field`} display="block" fontWeight={600}>
+      <chakra.label htmlFor={`${line}-field`} display="block" fontWeight={600} marginBottom="4">
         {props.label}
       </chakra.label>
       <Box display="flex" gap="8" alignItems="center">

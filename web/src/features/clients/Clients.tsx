@@ -1,9 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { Link } from "react-router";
-import { useClients, useTakeContacts } from "../../api/clients";
+import { Link, useNavigate } from "react-router";
+import { BLANK, useClients, useClientWrites, useTakeContacts } from "../../api/clients";
 import { useMay } from "../../api/session";
 import { field, Label } from "../../ui/field";
+import { Press } from "../../ui/press";
 import { TakeFile } from "../../ui/taking";
 import { Says } from "../../ui/words";
 
@@ -16,6 +17,11 @@ export function Clients() {
   const clients = useClients(find.trim(), archived);
   const may = useMay();
   const take = useTakeContacts();
+  const [id] = useState(() => crypto.randomUUID());
+  const onward = useNavigate();
+  const { put } = useClientWrites(id);
+  const add = () =>
+    put.mutate({ id, version: 0, name: find.trim(), ...BLANK }, { onSuccess: () => void onward(`/clients/${id}`) });
   const found = clients.data ?? [];
   return (
     <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%">
@@ -45,6 +51,8 @@ export function Clients() {
         {clients.data &&
           (found.length >= MOST ? `The first ${MOST}; type more of the name.` : counted(found.length, find))}
       </chakra.p>
+      {may("clients") && find.trim() !== "" && <Press onClick={add}>Add {find.trim()} to the book</Press>}
+      {put.error && <Says tone="wrong">{put.error.message}</Says>}
       <chakra.ul listStyleType="none" maxWidth="720px">
         {found.map((client) => (
           <chakra.li
@@ -79,6 +87,6 @@ export function Clients() {
 
 function counted(count: number, find: string): string {
   if (count === 0 && find.trim()) return "Nobody sounds like that. Try fewer letters, or part of the phone number.";
-  if (count === 0) return "Nobody here. A client is added with an order, on the Bench.";
+  if (count === 0) return "Nobody here yet. Type a name to add a client, or add an order on the Bench.";
   return count === 1 ? "1 client" : `${count} clients`;
 }

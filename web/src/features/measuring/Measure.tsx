@@ -1,19 +1,21 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useRef, useState } from "react";
+import { useCallback, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { type Point, type Session, useAdvice, usePoints, useSheetWrites } from "../../api/measuring";
 import type { Order, Plan } from "../../api/shop";
 import type { Unit } from "../../lengths/units";
-import { Entry } from "../../ui/entry";
+import { Entry, type Gate } from "../../ui/entry";
 import { Length } from "../../ui/length";
 import { Findings, Ledger, Margin, Unworkable, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { Closed } from "./Closed";
+import { DigitalTape } from "./DigitalTape";
 import { Figure } from "./Figure";
 import { shapeOf } from "./figure";
 import { Sheet } from "./Sheet";
 import { Skip } from "./Skip";
+import { Taken } from "./Taken";
 import { Ways } from "./Ways";
 
 /** One point at a time in the order of taking, the figure beside it, the whole sheet at hand. */
@@ -56,7 +58,7 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
     return Math.max(0, first);
   });
   const [held, setHeld] = useState("");
-  const gate = useRef<() => Promise<boolean>>(null);
+  const gate = useRef<Gate>(null);
 
   const point = points[at] ?? points[0]!;
   const reading = taken.get(point.key);
@@ -75,6 +77,8 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
     if (now && held !== now.words) setHeld(now.words);
     else next();
   };
+
+  const fill = useCallback((typed: string) => gate.current?.fill(typed), []);
 
   return (
     <WithMargin>
@@ -125,6 +129,7 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
             large
             focus
           />
+          <Taken order={order.id} sheet={sheet.id} point={point.key} counts={reading} />
           {reading && reading.way !== "tape" && <chakra.p color="ink2">≈ an estimate, not taken on the body</chakra.p>}
           {doubt && !doubt.upheld && (
             <Says tone={doubt.again ? "wrong" : "plain"}>
@@ -143,7 +148,7 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
               kind="main"
               flex="1"
               minHeight="56px"
-              onClick={() => void gate.current?.().then((kept) => kept && pass())}
+              onClick={() => void gate.current?.commit().then((kept) => kept && pass())}
             >
               {at + 1 < points.length ? `Next: ${points[at + 1]!.name}` : "To Design"}
             </Press>
@@ -163,6 +168,7 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
           session={session}
           setSession={setSession}
         />
+        <DigitalTape fill={fill} />
         {error && <Unworkable error={error} order={order.id} />}
         {plan && !error && <Ledger plan={plan} unit={unit} />}
         {plan && !error && <Findings plan={plan} />}
