@@ -6,7 +6,20 @@ from decimal import Decimal
 from fractions import Fraction
 from typing import Any, TypeAlias
 
-from cutting.body import CATALOGUE, FLAT, NEEDED, VIEWS, Body, doubts, fits, from_flat, other_unit, session, ways_to
+from cutting.body import (
+    CATALOGUE,
+    FLAT,
+    NEEDED,
+    VIEWS,
+    Body,
+    doubts,
+    fits,
+    from_flat,
+    other_unit,
+    session,
+    usual,
+    ways_to,
+)
 from cutting.errors import CuttingError, refuse
 from cutting.formats.job_v1 import read_measure
 from cutting.lengths import Unit as CoreUnit
@@ -116,6 +129,8 @@ def advice(taken: Taken, last: Mapping[str, Decimal], unit: Unit, upheld: set[tu
             )  # fmt: skip
     return {
         "doubts": told, "ways": ways, "last": [{"key": key, "mm": float(mm)} for key, mm in last.items()],
-        "expected": [{"key": fit.key, "low_mm": fit.low, "high_mm": fit.high} for fit in fits(sizes)],
+        "expected": [
+            {"key": fit.key, "low_mm": fit.low, "high_mm": fit.high} for fit in [*fits(sizes), *usual(measured.sizes)]
+        ],
         "other_unit": other_unit(bare, unit),
     }  # fmt: skip

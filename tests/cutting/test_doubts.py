@@ -12,7 +12,7 @@ import numpy as np
 import pytest
 from hypothesis import given
 
-from cutting.body import CATALOGUE, VIEWS, Body, doubts, fits, from_flat, other_unit, session, ways_to
+from cutting.body import CATALOGUE, VIEWS, Body, doubts, fits, from_flat, other_unit, session, usual, ways_to
 from cutting.formats import plan_to_wire, read_job
 from cutting.lengths import INCH_MM
 from cutting.plan import plan
@@ -116,6 +116,21 @@ def test_the_range_to_expect_holds_what_was_true():
         named += 1
         inside += fit.low <= sizes["thigh"] <= fit.high
     assert 0.9 < inside / named < 0.99
+
+
+def test_the_usual_range_of_a_missing_girth_holds_nearly_everybody():
+    """Two deviations for each sex, joined: at least 19 in 20; and not so wide that it says nothing."""
+    inside, widths = 0, []
+    people = list(crowd(400, seed=9))
+    for person in people:
+        (fit,) = [one for one in usual({"waist": person["waist"], "hip": person["hip"]}) if one.key == "thigh"]
+        inside += fit.low <= person["thigh"] <= fit.high
+        widths.append((fit.high - fit.low) / person["thigh"])
+    assert inside / len(people) >= 0.95
+    assert sum(widths) / len(widths) < 0.35
+    assert usual({"hip": Fraction(1000)}) == []
+    assert usual({"waist": Fraction(800), "knee": Fraction(380)}) == []
+    assert not {"chest", "bust"} & {one.key for one in usual({"hip": Fraction(1000), "bust": Fraction(900)})}
 
 
 BODY = {"waist": 800, "hip": 1000, "thigh": 590, "knee": 380, "outseam": 1040, "inseam": 780, "body_rise": 265}

@@ -64,6 +64,7 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
   const reading = taken.get(point.key);
   const doubt = advice?.doubts.find((one) => one.key === point.key);
   const last = advice?.last.find((one) => one.key === point.key);
+  const range = advice?.expected.find((one) => one.key === point.key);
   const turned = at > 0 && points[at - 1]!.view !== point.view;
 
   const go = (to: number) => {
@@ -113,6 +114,11 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
             label={
               <chakra.span color="ink2">
                 Read off the tape
+                {!reading && range && (
+                  <>
+                    , usually <Length mm={range.low_mm} unit={unit} /> to <Length mm={range.high_mm} unit={unit} />
+                  </>
+                )}
                 {last && (
                   <>
                     , last time <Length mm={last.mm} unit={unit} />
