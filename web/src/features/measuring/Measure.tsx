@@ -64,6 +64,7 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
   const reading = taken.get(point.key);
   const doubt = advice?.doubts.find((one) => one.key === point.key);
   const last = advice?.last.find((one) => one.key === point.key);
+  const step = unit === "in" ? 12.7 : 10;
   const range = advice?.expected.find((one) => one.key === point.key);
   const turned = at > 0 && points[at - 1]!.view !== point.view;
 
@@ -116,7 +117,8 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
                 Read off the tape
                 {!reading && range && (
                   <>
-                    , usually <Length mm={range.low_mm} unit={unit} /> to <Length mm={range.high_mm} unit={unit} />
+                    , usually <Length mm={Math.floor(range.low_mm / step) * step} unit={unit} /> to{" "}
+                    <Length mm={Math.ceil(range.high_mm / step) * step} unit={unit} />
                   </>
                 )}
                 {last && (

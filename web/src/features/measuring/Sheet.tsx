@@ -80,6 +80,9 @@ export function Sheet({ order, points, at, go, advice, writes, session, setSessi
           </chakra.select>
         </Label>
       </Box>
+      {sheet.waist === "low" && (
+        <Says tone="plain">No rule runs from a low waist yet: trousers are drafted as they are worn.</Says>
+      )}
       <chakra.ul listStyleType="none">
         {points.map((point, k) => (
           <li key={point.key}>

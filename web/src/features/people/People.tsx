@@ -83,6 +83,7 @@ function Row({ person, put }: { person: Person; put: (person: Person) => void })
       alignItems="center"
       flexWrap="wrap"
       minHeight="64px"
+      paddingBlock="8"
       borderBottom="1px solid {colors.hairline}"
     >
       <chakra.span flex="1" minWidth="140px" color={person.works_here ? "ink" : "ink2"}>
