@@ -9,8 +9,9 @@ from django.utils import timezone
 
 from demo import people
 from shop.accounts.models import User, Workshop
-from shop.clients.actions import add_reading, close_sheet, put_client, put_sheet
+from shop.clients.book import put_client
 from shop.clients.models import Client, Sheet
+from shop.clients.sheets import add_reading, close_sheet, put_sheet
 from shop.cloths.actions import put_cloth
 from shop.orders.actions import put_garment, put_order
 

@@ -6,7 +6,7 @@ against the client's last sheet (both common practice, no source).
 """
 
 import json
-from collections.abc import Mapping
+from collections.abc import Collection, Mapping
 from dataclasses import dataclass
 from fractions import Fraction
 from functools import cache
@@ -49,13 +49,19 @@ def _model() -> dict[str, dict[str, Any]]:
     return read
 
 
+def _fields(sizes: Sizes, least: int) -> list[str]:
+    """The fields of the model on a sheet; none where there are under `least`, or no girth of the trunk."""
+    keys = [key for key in FIELDS if key in sizes and not (key == "bust" and "chest" in sizes)]
+    return keys if len(keys) >= least and {"hip", "chest", "bust"} & set(keys) else []
+
+
 def fits(sizes: Sizes) -> list[Fit]:
     """Each girth against all the others, for the sex whose worst measure fits better; empty under three fields.
 
     With y = ln(cm), P the inverse of the covariance of the fields present and u = P (y - mean): z = u / sqrt(P_jj).
     """
-    keys = [key for key in FIELDS if key in sizes and not (key == "bust" and "chest" in sizes)]
-    if len(keys) < 3 or not {"hip", "chest", "bust"} & set(keys):
+    keys = _fields(sizes, 3)
+    if not keys:
         return []
     return min(
         (_against(model, keys, sizes) for model in _model().values()), key=lambda all_: max(abs(f.z) for f in all_)
@@ -80,8 +86,8 @@ def usual(sizes: Sizes) -> list[Fit]:
 
     Both sexes' ranges are joined. Empty under two fields, or without hip, chest and bust.
     """
-    keys = [key for key in FIELDS if key in sizes and not (key == "bust" and "chest" in sizes)]
-    if len(keys) < 2 or not {"hip", "chest", "bust"} & set(keys):
+    keys = _fields(sizes, 2)
+    if not keys:
         return []
     trunk = {"chest", "bust"} & set(keys)
     missing = [key for key in FIELDS if key not in sizes and not (trunk and key in ("chest", "bust"))]
@@ -101,12 +107,13 @@ def _range(wanted: str, keys: list[str], sizes: Sizes) -> tuple[float, float]:
     return min(ends), max(ends)
 
 
-def doubts(sizes: Sizes, last: Sizes | None = None) -> list[Finding]:
+def doubts(sizes: Sizes, last: Sizes | None = None, sure: Collection[str] = ()) -> list[Finding]:
     """What should be measured again (`warn`) or looked at (`note`); `where` is `measurements.<key>`.
 
-    `last` is the client's sheet before this one. The keys of a doubt's params are lengths.
+    `last` is the client's sheet before this one. `sure` are keys that were measured twice: one that does not fit is
+    told with the others, but no longer hides them. The keys of a doubt's params are lengths.
     """
-    found = [*_of_model(sizes), *_of_rules(sizes), *(_of_last(sizes, last) if last else [])]
+    found = [*_of_model(sizes, sure), *_of_rules(sizes), *(_of_last(sizes, last) if last else [])]
     first: dict[str, Finding] = {}
     for one in sorted(found, key=lambda finding: finding.weight != "warn"):
         first.setdefault(one.where, one)
@@ -118,15 +125,18 @@ def _doubt(code: str, weight: str, key: str, **params: float | Fraction) -> Find
     return Finding(f"doubt.{code}", "warn" if weight == "warn" else "note", f"measurements.{key}", lengths)
 
 
-def _of_model(sizes: Sizes) -> list[Finding]:
-    all_ = fits(sizes)
-    if not all_:
-        return []
-    worst = max(all_, key=lambda fit: abs(fit.z))
-    if abs(worst.z) <= HINT:
-        return []
-    weight = "warn" if abs(worst.z) > AGAIN else "note"
-    return [_doubt("model", weight, worst.key, is_=sizes[worst.key], low=worst.low, high=worst.high)]
+def _of_model(sizes: Sizes, sure: Collection[str]) -> list[Finding]:
+    """The worst girth, and where that one is sure the worst of the others, held against one another without it."""
+    left, found = dict(sizes), []
+    while all_ := fits(left):
+        worst = max(all_, key=lambda fit: abs(fit.z))
+        if abs(worst.z) <= HINT:
+            break
+        weight = "warn" if abs(worst.z) > AGAIN else "note"
+        found.append(_doubt("model", weight, worst.key, is_=left.pop(worst.key), low=worst.low, high=worst.high))
+        if worst.key not in sure:
+            break
+    return found
 
 
 def _of_rules(sizes: Sizes) -> list[Finding]:

@@ -15,7 +15,7 @@ from shop.accounts.people import PersonRefusedError
 from shop.accounts.rights import RIGHTS, NotAllowedError
 from shop.accounts.writing import StaleError
 from shop.bridge.problems import CoreRefusal
-from shop.clients.actions import SheetClosedError
+from shop.clients.sheets import SheetClosedError
 
 log = logging.getLogger("plavet")
 

@@ -10,7 +10,6 @@ from cutting.body import (
     CATALOGUE,
     FLAT,
     NEEDED,
-    VIEWS,
     Body,
     doubts,
     fits,
@@ -74,11 +73,6 @@ def points(name: str) -> list[dict[str, Any]]:
     ]  # fmt: skip
 
 
-def view_order() -> list[str]:
-    """The postures in the order of taking."""
-    return list(VIEWS)
-
-
 def flat_reading(key: str, typed: str, unit: Unit) -> str:
     """What trousers that fit, measured flat, say of a point: a text to be kept as its reading. Raises CoreRefusal."""
     try:
@@ -105,14 +99,14 @@ def advice(taken: Taken, last: Mapping[str, Decimal], unit: Unit, upheld: set[tu
     measured = Body({key: Fraction(mm) for key, _, mm, way in taken if way == "tape"})
     before = {key: Fraction(mm) for key, mm in last.items()}
     bare = {key: read(typed, "cm") / 10 for key, typed, _, _ in taken if is_bare(typed)}
+    sure = {key for key, _, mm, _ in taken if (key, mm) in upheld}
     told = []
-    for doubt in doubts(sizes, before):
+    for doubt in doubts(sizes, before, sure):
         key = doubt.where.removeprefix("measurements.")
-        value = next((mm for k, _, mm, _ in taken if k == key), None)
         told.append(
             {
                 "key": key, "code": doubt.code, "again": doubt.weight == "warn", "words": say_finding(doubt, unit),
-                "upheld": (key, value) in upheld,
+                "upheld": key in sure,
             }
         )  # fmt: skip
     ways = []

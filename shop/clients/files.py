@@ -13,8 +13,8 @@ from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.bridge.measuring import as_unit, read_reading
 from shop.bridge.problems import CoreRefusal
-from shop.clients.actions import add_reading
 from shop.clients.queries import sheet as sheet_of
+from shop.clients.sheets import add_reading
 
 MOST_LINES, MOST_LETTERS = 500, 200_000
 

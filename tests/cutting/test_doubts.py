@@ -80,6 +80,18 @@ def half(sizes, key, _):
     return sizes | {key: sizes[key] / 2}
 
 
+def test_a_girth_measured_twice_does_not_hide_the_next_slip():
+    """A client with truly thick calves, and a thigh of which half was written down."""
+    sizes = {key: Fraction(mm) for key, mm in {"waist": 800, "hip": 1000, "thigh": 590, "knee": 380}.items()}
+    sizes["calf"] = Fraction(560)
+    assert blamed(sizes) == {"calf"}
+    assert not {f.where for f in doubts(sizes, sure={"calf"})} - {"measurements.calf"}
+    slip = sizes | {"thigh": Fraction(430)}
+    assert len(blamed(slip)) == 1
+    both = {f.where.rpartition(".")[2] for f in doubts(slip, sure={"calf"}) if f.code == "doubt.model"}
+    assert both == {"calf", "thigh"}
+
+
 def other(sizes, key, _):
     return sizes | {key: sizes[key] / Fraction(254, 100)}
 

@@ -7,8 +7,8 @@ from playwright.sync_api import Page, expect
 
 from demo.tape import main as tape
 from shop.accounts.models import User
-from shop.clients.actions import add_reading
 from shop.clients.models import Client, Overruling, Reading, Sheet, Tape
+from shop.clients.sheets import add_reading
 
 PHONE = {"width": 390, "height": 844}
 

@@ -107,8 +107,11 @@ def test_a_sheet_in_the_wrong_unit_is_noticed_and_turned_whole(owner, order, new
     made = new_id()
     body = {"client": order["client"]["id"], "taken_on": "2026-11-01", "unit": "cm"}
     sheet = owner("PUT", f"/sheets/{made}", body)[1]
-    for key, typed in {"hip": "58", "thigh": "31", "waist": "100 cm"}.items():
+    seen = []
+    for key, typed in {"hip": "58", "waist": "100 cm", "thigh": "31"}.items():
         assert put_reading(owner, new_id, sheet, key, typed)[0] == 200
+        seen.append(advice(owner, sheet)["other_unit"])
+    assert seen == [None, None, "in"]
     assert advice(owner, sheet)["other_unit"] == "in"
     turned = owner("POST", f"/sheets/{made}/turn", {"unit": "in"})[1]
     assert turned["unit"] == "in"

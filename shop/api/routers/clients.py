@@ -11,7 +11,7 @@ from shop.accounts.rights import allow, rights_of
 from shop.api.auth import person
 from shop.bridge.measuring import flat_reading
 from shop.bridge.measuring import points as points_of
-from shop.clients import actions, queries, vcard
+from shop.clients import book, queries, sheets, vcard
 from shop.clients.files import import_sheet
 from shop.clients.models import Client, Reading, Sheet
 from shop.orders import client_file
@@ -242,7 +242,7 @@ def client(request: HttpRequest, id: UUID) -> ClientOut:
 
 @router.put("/clients/{id}", response=ClientOut)
 def put_client(request: HttpRequest, id: UUID, body: ClientIn) -> ClientOut:
-    return client_out(request, actions.put_client(actor=person(request), id=id, **body.dict()))
+    return client_out(request, book.put_client(actor=person(request), id=id, **body.dict()))
 
 
 @router.delete("/clients/{id}", response=ErasedOut)
@@ -266,7 +266,7 @@ def export(request: HttpRequest, id: UUID, kind: Literal["json", "csv", "vcard"]
     if kind == "csv":
         return _file(client_file.export_csv(person(request), id), "text/csv", "measurements.csv")
     allow(person(request), "contacts")
-    return _file(vcard.write_card(actions.contact_of(queries.client(person(request), id))), "text/vcard", "contact.vcf")
+    return _file(vcard.write_card(book.contact_of(queries.client(person(request), id))), "text/vcard", "contact.vcf")
 
 
 def _file(text: str, kind: str, name: str) -> HttpResponse:
@@ -276,16 +276,16 @@ def _file(text: str, kind: str, name: str) -> HttpResponse:
 
 
 @router.get("/book")
-def book(request: HttpRequest) -> HttpResponse:
+def whole_book(request: HttpRequest) -> HttpResponse:
     """Every contact of the workshop as vCard 4.0."""
-    cards = [vcard.write_card(actions.contact_of(row)) for row in queries.whole_book(person(request))]
+    cards = [vcard.write_card(book.contact_of(row)) for row in queries.whole_book(person(request))]
     return _file("".join(cards), "text/vcard", "clients.vcf")
 
 
 @router.post("/book", response=FileOut)
 def take_contacts(request: HttpRequest, body: FileIn) -> FileOut:
     """Read contacts from a vCard file; with `keep` the good ones come into the book. The same file twice is one."""
-    lines, kept = actions.import_contacts(actor=person(request), text=body.text, keep=body.keep)
+    lines, kept = book.import_contacts(actor=person(request), text=body.text, keep=body.keep)
     return FileOut(lines=[LineOut(**line) for line in lines], kept=kept)
 
 
@@ -298,7 +298,7 @@ def take_file(request: HttpRequest, id: UUID, body: FileIn) -> FileOut:
 
 
 @router.get("/clients/{id}/sheets", response=list[SheetOut])
-def sheets(request: HttpRequest, id: UUID) -> list[SheetOut]:
+def sheets_of_client(request: HttpRequest, id: UUID) -> list[SheetOut]:
     owner = queries.client(person(request), id)
     return [sheet_out(request, row) for row in queries.sheets(person(request), owner.id)]
 
@@ -310,7 +310,7 @@ def sheet(request: HttpRequest, id: UUID) -> SheetOut:
 
 @router.put("/sheets/{id}", response=SheetOut)
 def put_sheet(request: HttpRequest, id: UUID, body: SheetIn) -> SheetOut:
-    return sheet_out(request, actions.put_sheet(actor=person(request), id=id, **body.dict()))
+    return sheet_out(request, sheets.put_sheet(actor=person(request), id=id, **body.dict()))
 
 
 @router.get("/sheets/{id}/readings", response=list[ReadingOut])
@@ -329,27 +329,27 @@ def advice(request: HttpRequest, id: UUID) -> dict[str, Any]:
 @router.post("/sheets/{id}/turn", response=SheetOut)
 def turn(request: HttpRequest, id: UUID, body: UnitIn) -> SheetOut:
     """Read every bare number of the sheet in the other unit."""
-    return sheet_out(request, actions.turn_sheet(actor=person(request), id=id, unit=body.unit))
+    return sheet_out(request, sheets.turn_sheet(actor=person(request), id=id, unit=body.unit))
 
 
 @router.post("/sheets/{id}/close", response=SheetOut)
 def close_sheet(request: HttpRequest, id: UUID) -> SheetOut:
-    return sheet_out(request, actions.close_sheet(actor=person(request), id=id))
+    return sheet_out(request, sheets.close_sheet(actor=person(request), id=id))
 
 
 @router.put("/corrections/{id}", response=SheetOut)
 def correct(request: HttpRequest, id: UUID, body: SheetRef) -> SheetOut:
     """Open a new sheet that corrects a closed one; `id` is the new sheet's."""
-    return sheet_out(request, actions.correct_sheet(actor=person(request), id=id, sheet=body.sheet))
+    return sheet_out(request, sheets.correct_sheet(actor=person(request), id=id, sheet=body.sheet))
 
 
 @router.put("/overrulings/{id}", response=KeyIn)
 def overrule(request: HttpRequest, id: UUID, body: SheetRef) -> KeyIn:
     """The doubted value was measured twice and is right."""
-    return KeyIn(key=actions.overrule(actor=person(request), id=id, sheet=body.sheet, key=body.key).key)
+    return KeyIn(key=sheets.overrule(actor=person(request), id=id, sheet=body.sheet, key=body.key).key)
 
 
 @router.put("/readings/{id}", response=ReadingOut)
 def put_reading(request: HttpRequest, id: UUID, body: ReadingIn) -> ReadingOut:
     """Append a reading; an empty text takes the point off the sheet, with a note it is skipped."""
-    return _reading(actions.add_reading(actor=person(request), id=id, **body.dict()))
+    return _reading(sheets.add_reading(actor=person(request), id=id, **body.dict()))

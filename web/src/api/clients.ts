@@ -1,6 +1,7 @@
 /** The client book: what its pages ask of the server. */
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { server, told } from "./client";
+import { useRowWrite } from "./rows";
 import type { components } from "./schema.gen";
 
 type Schemas = components["schemas"];
@@ -41,10 +42,15 @@ export function useClientWrites(id: string) {
     for (const key of [["client", id], ["clients"], ["sheets"], ["bench"], ["order"]])
       void memory.invalidateQueries({ queryKey: key });
   };
-  const put = useMutation({
-    mutationFn: ({ id: own, ...body }: Client) => told(server.PUT("/api/clients/{id}", { ...path(own), body })),
-    onSuccess,
-  });
+  const put = useRowWrite<Client>(
+    `client:${id}`,
+    () => memory.getQueryData<Client>(["client", id])!,
+    (row) => {
+      memory.setQueryData(["client", id], row);
+      onSuccess();
+    },
+    ({ id: own, ...body }) => told(server.PUT("/api/clients/{id}", { ...path(own), body })),
+  );
   const merge = useMutation({
     mutationFn: (other: string) => told(server.POST("/api/clients/{id}/merge", { ...path(id), body: { other } })),
     onSuccess,

@@ -2,6 +2,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { server, told } from "./client";
 import type { components } from "./schema.gen";
+import { useOrderRow } from "./shop";
 
 type Schemas = components["schemas"];
 export type Point = Schemas["PointOut"];
@@ -65,14 +66,18 @@ export function useSheetWrites(order: string, sheet: string) {
     mutationFn: () => told(server.POST("/api/sheets/{id}/close", path(sheet))),
     onSuccess,
   });
-  const put = useMutation({
-    mutationFn: (row: Sheet) => {
+  const put = useOrderRow<Sheet>(
+    order,
+    (whole) => whole.sheet,
+    (whole, row) => ({ ...whole, sheet: row }),
+    async (row) => {
       const { id, client, taken_on, version, corrects } = row;
       const body = { version, client, taken_on, corrects, unit: row.unit as "in" | "cm", waist: row.waist as Waist };
-      return told(server.PUT("/api/sheets/{id}", { ...path(id), body }));
+      const done = await told(server.PUT("/api/sheets/{id}", { ...path(id), body }));
+      await onSuccess();
+      return done;
     },
-    onSuccess,
-  });
+  );
   const flat = useMutation({
     mutationFn: (body: Schemas["FlatIn"]) => told(server.POST("/api/flat", { body })),
   });

@@ -12,10 +12,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Book
+         * Whole Book
          * @description Every contact of the workshop as vCard 4.0.
          */
-        get: operations["shop_api_routers_clients_book"];
+        get: operations["shop_api_routers_clients_whole_book"];
         put?: never;
         /**
          * Take Contacts
@@ -117,8 +117,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Sheets */
-        get: operations["shop_api_routers_clients_sheets"];
+        /** Sheets Of Client */
+        get: operations["shop_api_routers_clients_sheets_of_client"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1856,7 +1856,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    shop_api_routers_clients_book: {
+    shop_api_routers_clients_whole_book: {
         parameters: {
             query?: never;
             header?: never;
@@ -2039,7 +2039,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_sheets: {
+    shop_api_routers_clients_sheets_of_client: {
         parameters: {
             query?: never;
             header?: never;

@@ -1,8 +1,8 @@
 /** What the pages ask of the server, each with its place in the query memory. */
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
-import { Refused, server, told } from "./client";
+import { server, told } from "./client";
 import { BLANK } from "./clients";
+import { useRowWrite } from "./rows";
 import type { components } from "./schema.gen";
 
 type Schemas = components["schemas"];
@@ -42,54 +42,25 @@ export const useWidths = (plan: string | undefined) =>
     staleTime: Infinity,
   });
 
-export type Stale<Row> = { mine: Row; theirs: Row };
-
-/**
- * Writing one row of an order: one write after the other, each on the newest version this browser knows.
- * A row that somebody else changed meanwhile is shown as `stale`, with both values, until one is chosen.
- */
-function useRowWrite<Row extends { id: string; version?: number }>(
+/** Writing one row of an order, on the newest version this browser knows. */
+export function useOrderRow<Row extends { version?: number }>(
   order: string,
   pick: (order: Order) => Row,
   place: (order: Order, row: Row) => Order,
   send: (row: Row) => Promise<Row>,
 ) {
   const memory = useQueryClient();
-  const [stale, setStale] = useState<Stale<Row> | null>(null);
   const known = () => pick(memory.getQueryData<Order>(["order", order])!);
   const remember = (row: Row) => {
     memory.setQueryData<Order>(["order", order], (was) => was && place(was, row));
     void memory.invalidateQueries({ queryKey: ["plan", order] });
     void memory.invalidateQueries({ queryKey: ["bench"] });
   };
-  const write = useMutation({
-    scope: { id: `write:${order}` },
-    mutationFn: async (change: (row: Row) => Row) => {
-      const mine = change(known());
-      try {
-        const done = await send(mine);
-        remember(done);
-        return done;
-      } catch (error) {
-        if (!(error instanceof Refused) || error.status !== 409) throw error;
-        const told = error.theirs as Record<string, unknown>;
-        const theirs = Object.fromEntries(Object.entries(mine).map(([key, value]) => [key, told[key] ?? value])) as Row;
-        setStale({ mine, theirs });
-        return mine;
-      }
-    },
-  });
-  const settle = (keepMine: boolean) => {
-    if (!stale) return;
-    remember(stale.theirs);
-    setStale(null);
-    if (keepMine) write.mutate(() => ({ ...stale.mine, version: stale.theirs.version }));
-  };
-  return { keep: write.mutateAsync, error: write.error, stale, settle };
+  return useRowWrite(`write:${order}`, known, remember, send);
 }
 
 export const usePutGarment = (order: string) =>
-  useRowWrite<Garment>(
+  useOrderRow<Garment>(
     order,
     (whole) => whole.garments[0]!,
     (whole, row) => ({ ...whole, garments: whole.garments.map((one) => (one.id === row.id ? row : one)) }),
@@ -97,7 +68,7 @@ export const usePutGarment = (order: string) =>
   );
 
 export const usePutCloth = (order: string) =>
-  useRowWrite<Cloth>(
+  useOrderRow<Cloth>(
     order,
     (whole) => whole.cloth,
     (whole, row) => ({ ...whole, cloth: row }),

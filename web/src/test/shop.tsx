@@ -27,11 +27,11 @@ export function standIn(answers: Record<string, (call: Call) => Answer | Promise
 }
 
 /** A page on a memory of its own, as the application stands it up. */
-export function show(page: ReactNode, seed: [unknown[], unknown][] = []) {
+export function show(page: ReactNode, seed: [unknown[], unknown][] = [], at = "/") {
   const memory = new QueryClient({ defaultOptions: { queries: { retry: false, networkMode: "always" } } });
   for (const [key, value] of seed) memory.setQueryData(key, value);
   const shown = render(
-    <MemoryRouter>
+    <MemoryRouter initialEntries={[at]}>
       <ChakraProvider value={system}>
         <QueryClientProvider client={memory}>{page}</QueryClientProvider>
       </ChakraProvider>

@@ -4,9 +4,10 @@ import { Says } from "./words";
 /** Somebody else was quicker: both values, and the choice between them. */
 export function StaleEdit<Row extends object>(props: {
   stale: { mine: Row; theirs: Row } | null;
-  settle: (mine: boolean) => void;
+  settle: (mine: boolean) => Promise<unknown>;
 }) {
-  const { stale, settle } = props;
+  const { stale } = props;
+  const settle = (mine: boolean) => void props.settle(mine).catch(() => undefined); // the writer's error says it
   if (!stale) return null;
   const differs = (Object.keys(stale.mine) as (keyof Row)[]).filter(
     (key) => key !== "version" && JSON.stringify(stale.mine[key]) !== JSON.stringify(stale.theirs[key]),

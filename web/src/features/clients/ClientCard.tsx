@@ -7,6 +7,7 @@ import { useMay, useMe } from "../../api/session";
 import type { Unit } from "../../lengths/units";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
+import { StaleEdit } from "../../ui/stale";
 import { Says } from "../../ui/words";
 import { History } from "./History";
 import { Merge } from "./Merge";
@@ -71,6 +72,7 @@ export function ClientCard() {
 function Card({ client }: { client: Client }) {
   const writes = useClientWrites(client.id);
   const may = useMay();
+  const [base, setBase] = useState(client);
   const [draft, setDraft] = useState(client);
   const [saved, setSaved] = useState(false);
   const change = (part: Partial<Client>) => {
@@ -78,15 +80,16 @@ function Card({ client }: { client: Client }) {
     setDraft({ ...draft, ...part });
   };
   const save = () =>
-    writes.put.mutate(
-      { ...draft, version: client.version },
-      {
-        onSuccess: (kept) => {
-          setDraft(kept);
-          setSaved(true);
-        },
-      },
-    );
+    void writes.put
+      .keep((now) => merged(now, base, draft))
+      .then((kept) => kept && settled(kept))
+      .catch(() => undefined); // said below
+  const settled = (row: Client) => {
+    setBase(row);
+    setDraft(row);
+    setSaved(true);
+  };
+  const settle = (mine: boolean) => writes.put.settle(mine).then((row) => row && settled(row));
   const line = (key: "name" | "phone" | "email", text: string, type = "text") => (
     <Label text={text}>
       <chakra.input
@@ -143,16 +146,40 @@ function Card({ client }: { client: Client }) {
         Agreed that the workshop keeps the measurements
       </chakra.label>
       {writes.put.error && <Says tone="wrong">{writes.put.error.message}</Says>}
-      {saved && <Says tone="good">Saved.</Says>}
+      <StaleEdit stale={writes.put.stale} settle={settle} />
+      {saved && !writes.put.error && <Says tone="good">Saved.</Says>}
       {may("clients") ? (
-        <Press kind="main" type="submit" disabled={writes.put.isPending}>
+        <Press kind="main" type="submit" disabled={writes.put.busy}>
           Save
         </Press>
       ) : (
         <Says tone="plain">You may read this card. Changing it is for an owner or a cutter.</Says>
       )}
+      {may("clients") && (
+        <chakra.a
+          color="dye"
+          textDecoration="underline"
+          paddingBlock="8"
+          justifySelf="start"
+          href={`/api/clients/${client.id}/export?kind=vcard`}
+          download={`${client.name}.vcf`}
+        >
+          Contact as a file (vCard)
+        </chakra.a>
+      )}
     </chakra.form>
   );
+}
+
+/**
+ * What was typed on the card since `base`, put on the row as it stands now. Where somebody else changed the very same
+ * field meanwhile, the old version is kept, so that the server asks whose is right.
+ */
+function merged(now: Client, base: Client, draft: Client): Client {
+  const typed = (Object.keys(draft) as (keyof Client)[]).filter((key) => draft[key] !== base[key]);
+  const clash = typed.some((key) => now[key] !== base[key]);
+  const own = Object.fromEntries(typed.map((key) => [key, draft[key]])) as Partial<Client>;
+  return { ...(clash ? draft : now), ...own, version: clash ? base.version : now.version };
 }
 
 /** Taking along, putting away, erasing. */
@@ -160,7 +187,7 @@ function Leaving({ client }: { client: Client }) {
   const writes = useClientWrites(client.id);
   const onward = useNavigate();
   const [sure, setSure] = useState(false);
-  const archive = () => writes.put.mutate({ ...client, archived: !client.archived });
+  const archive = () => void writes.put.keep((now) => ({ ...now, archived: !now.archived })).catch(() => undefined); // said below
   const erase = () => writes.erase.mutate(undefined, { onSuccess: () => void onward("/clients") });
   const file = `/api/clients/${client.id}/export`;
   return (
@@ -174,9 +201,6 @@ function Leaving({ client }: { client: Client }) {
         </chakra.a>
         <chakra.a color="dye" textDecoration="underline" href={file} download={`${client.name}.json`}>
           As a file (JSON)
-        </chakra.a>
-        <chakra.a color="dye" textDecoration="underline" href={`${file}?kind=vcard`} download={`${client.name}.vcf`}>
-          Contact (vCard)
         </chakra.a>
         <Press onClick={archive}>{client.archived ? "Back into the book" : "Archive"}</Press>
         {!sure && <Press onClick={() => setSure(true)}>Erase…</Press>}
@@ -192,6 +216,7 @@ function Leaving({ client }: { client: Client }) {
           </Box>
         </Says>
       )}
+      <StaleEdit stale={writes.put.stale} settle={writes.put.settle} />
       {(writes.erase.error ?? writes.put.error) && (
         <Says tone="wrong">{(writes.erase.error ?? writes.put.error)!.message}</Says>
       )}

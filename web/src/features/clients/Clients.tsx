@@ -21,7 +21,10 @@ export function Clients() {
   const onward = useNavigate();
   const { put } = useClientWrites(id);
   const add = () =>
-    put.mutate({ id, version: 0, name: find.trim(), ...BLANK }, { onSuccess: () => void onward(`/clients/${id}`) });
+    void put
+      .keep(() => ({ id, version: 0, name: find.trim(), ...BLANK }))
+      .then((kept) => kept && onward(`/clients/${id}`))
+      .catch(() => undefined); // said below
   const found = clients.data ?? [];
   return (
     <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%">

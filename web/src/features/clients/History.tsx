@@ -3,6 +3,7 @@ import { type Sheet, usePoints } from "../../api/measuring";
 import type { Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
 import { Length } from "../../ui/length";
+import { Reading } from "../../ui/reading";
 import { line } from "./history";
 
 /** Every point over all sheets: a small line, the last value, and what changed since the sheet before. */
@@ -54,8 +55,7 @@ export function History({ sheets, unit }: { sheets: Sheet[]; unit: Unit }) {
                   )}
                 </chakra.td>
                 <chakra.td {...cell} fontWeight={600}>
-                  {last.way !== "tape" && "≈ "}
-                  <Length mm={last.mm} unit={unit} />
+                  <Reading mm={last.mm} way={last.way} unit={unit} />
                 </chakra.td>
                 <chakra.td {...cell} color="ink2">
                   {before && Math.abs(last.mm - before.mm) > 0.5 ? (

@@ -4,8 +4,8 @@ import { type Point, type Session, usePoints } from "../../api/measuring";
 import { type Order, useOrder } from "../../api/shop";
 import type { Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
-import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
+import { Reading } from "../../ui/reading";
 
 const VIEW_NAMES: Record<string, string> = {
   front: "From the front",
@@ -71,12 +71,7 @@ function Sheet({ order, points, blank }: { order: Order; points: Point[]; blank:
                     </chakra.th>
                     <chakra.td fontSize="13px">{point.how}</chakra.td>
                     <chakra.td textAlign="right" width="110px" fontWeight={600}>
-                      {!blank && reading?.mm != null && (
-                        <>
-                          {reading.way !== "tape" && "≈ "}
-                          <Length mm={reading.mm} unit={unit} />
-                        </>
-                      )}
+                      {!blank && reading?.mm != null && <Reading mm={reading.mm} way={reading.way} unit={unit} />}
                       {!blank && skipped?.note}
                     </chakra.td>
                   </chakra.tr>

@@ -4,9 +4,9 @@ import { useCorrect, usePoints } from "../../api/measuring";
 import type { Order, Plan } from "../../api/shop";
 import type { Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
-import { Length } from "../../ui/length";
 import { Ledger, Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
+import { Reading } from "../../ui/reading";
 import { Says } from "../../ui/words";
 
 /** A closed sheet: read only; a correction is a new sheet that starts with these numbers. */
@@ -33,8 +33,7 @@ export function Closed({ order, plan }: { order: Order; plan: Plan | undefined }
             >
               <span>{points.data?.find((point) => point.key === reading.key)?.name ?? reading.key}</span>
               <b>
-                {reading.way !== "tape" && "≈ "}
-                <Length mm={reading.mm!} unit={unit} />
+                <Reading mm={reading.mm!} way={reading.way} unit={unit} />
               </b>
             </chakra.li>
           ))}

@@ -33,7 +33,7 @@ it("is silent where the device is absent, and the line lost where the server is"
     "POST /tape": () => ({ body: { code: "ABCD2345", seq: 0, typed: "", heard_at: null } }),
     "GET /tape": () =>
       away
-        ? { status: 404, body: { title: "gone" } }
+        ? Promise.reject(new TypeError("Failed to fetch"))
         : { body: { code: "ABCD2345", seq: 0, typed: "", heard_at: null } },
   });
   show(<DigitalTape fill={vi.fn()} />);

@@ -4,8 +4,9 @@ import type { Order } from "../../api/shop";
 import type { Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
 import { field, Label } from "../../ui/field";
-import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
+import { Reading } from "../../ui/reading";
+import { StaleEdit } from "../../ui/stale";
 import { TakeFile } from "../../ui/taking";
 import { Says } from "../../ui/words";
 
@@ -70,7 +71,10 @@ export function Sheet({ order, points, at, go, advice, writes, session, setSessi
           <chakra.select
             {...field}
             value={sheet.waist}
-            onChange={(event) => writes.put.mutate({ ...sheet, waist: event.target.value })}
+            onChange={(event) => {
+              const waist = event.target.value;
+              void writes.put.keep((row) => ({ ...row, waist })).catch(() => undefined); // said below
+            }}
           >
             {WAISTS.map(([value, name]) => (
               <option key={value} value={value}>
@@ -80,6 +84,8 @@ export function Sheet({ order, points, at, go, advice, writes, session, setSessi
           </chakra.select>
         </Label>
       </Box>
+      <StaleEdit stale={writes.put.stale} settle={writes.put.settle} />
+      {writes.put.error && <Says tone="wrong">{writes.put.error.message}</Says>}
       {sheet.waist === "low" && (
         <Says tone="plain">No rule runs from a low waist yet: trousers are drafted as they are worn.</Says>
       )}
@@ -102,6 +108,7 @@ export function Sheet({ order, points, at, go, advice, writes, session, setSessi
           Card to print
         </chakra.a>
       </Box>
+      {writes.close.error && <Says tone="wrong">{writes.close.error.message}</Says>}
       <chakra.details>
         <chakra.summary cursor="pointer" minHeight="40px">
           From a file
@@ -156,10 +163,7 @@ function Row({ point, order, advice, unit, now, go }: RowProps) {
       </span>
       <b>
         {reading?.mm != null ? (
-          <>
-            {reading.way !== "tape" && "≈ "}
-            <Length mm={reading.mm} unit={unit} />
-          </>
+          <Reading mm={reading.mm} way={reading.way} unit={unit} />
         ) : (
           <chakra.span fontWeight="400" color={now ? "onMarigold" : point.needed && !skipped ? "madder" : quiet}>
             {skipped ? "skipped" : point.needed ? "to take" : "open"}

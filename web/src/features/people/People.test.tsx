@@ -16,7 +16,11 @@ const invited = {
   link: "http://quay.test/join/x",
   expires_at: "2026-11-30T10:00:00Z",
 };
-const team = { people: [ebba], invitations: [invited], messages: [] };
+const team = {
+  people: [ebba],
+  invitations: [invited],
+  messages: [{ to: "signe@quay.test", text: "Come and sew with us.", written_at: "2026-11-20T09:00:00Z" }],
+};
 
 it("shows who works here, gives another role, and says why one cannot be given", async () => {
   const calls = standIn({
@@ -40,6 +44,8 @@ it("invites under a role, with the link to hand over, and takes an invitation ba
   });
   show(<People />);
   expect(await screen.findByText("http://quay.test/join/x")).toBeTruthy();
+  fireEvent.click(screen.getByText("Messages that would have been sent"));
+  expect(screen.getByText("signe@quay.test").closest("p")!.textContent).toContain("Come and sew with us.");
   fireEvent.click(screen.getByRole("button", { name: "Make the link" }));
   expect(screen.getByRole("alert").textContent).toContain("Type the name");
   fireEvent.change(screen.getByLabelText("Name"), { target: { value: " Signe " } });

@@ -1,8 +1,7 @@
-"""Writes about clients, their sheets and readings."""
+"""Writes about sheets and their readings."""
 
 from datetime import date
-from typing import Any
-from uuid import UUID, uuid5
+from uuid import UUID
 
 from django.db import IntegrityError, transaction
 from django.http import Http404
@@ -14,51 +13,10 @@ from shop.accounts.writing import own, put_row
 from shop.bridge.measuring import Unit, as_unit, check_key, is_bare, read_reading
 from shop.clients.models import Client, Overruling, Reading, Sheet
 from shop.clients.queries import readings
-from shop.clients.sound import digits, sounding
-from shop.clients.vcard import Contact, read_cards
 
 
 class SheetClosedError(Exception):
     """The sheet is closed: a correction is a new sheet."""
-
-
-def put_client(*, actor: User, id: UUID, version: int, name: str, **more: Any) -> Client:
-    """Make or change a client: name, and phone, email, note, leave_be, keeps_measures, archived where given."""
-    allow(actor, "clients")
-    phone = digits(more["phone"]) if "phone" in more else None
-    searched = {"sound": sounding(name)[:160]} | ({"phone_digits": phone} if phone is not None else {})
-    return put_row(Client, actor=actor, id=id, version=version, name=name.strip(), **more, **searched)
-
-
-def contact_of(client: Client) -> Contact:
-    """A client as a card."""
-    return Contact(client.name, client.phone, client.email, client.note, client.id)
-
-
-def import_contacts(*, actor: User, text: str, keep: bool) -> tuple[list[dict[str, Any]], int]:
-    """Check every card of a file; with `keep` the good ones come into the book, known ones stay as they are."""
-    allow(actor, "clients")
-    lines, kept = [], 0
-    with transaction.atomic():
-        for card in read_cards(text):
-            what = card.problems[0] if card.problems else ""
-            if len(card.name) > 120 or len(card.phone) > 40 or len(card.email) > 120:
-                what = "The name, the phone or the e-mail is too long."
-            mend = "Mend the card in the file, or add this client by hand." if what else ""
-            lines.append(
-                {"number": card.line, "point": card.name[:120], "typed": card.phone[:40], "what": what, "mend": mend}
-            )
-            if what or not keep:
-                continue
-            own = uuid5(actor.workshop_id, f"{card.uid or card.name} {'' if card.uid else card.phone}")
-            known = Client.of(actor.workshop).filter(pk__in=[one for one in (card.uid, own) if one]).exists()
-            if not known:
-                put_client(
-                    actor=actor, id=own, version=0, name=card.name, phone=card.phone, email=card.email,
-                    note=card.note[:2000],
-                )  # fmt: skip
-                kept += 1
-    return lines, kept
 
 
 def put_sheet(
