@@ -45,17 +45,23 @@ def ledger(garment: Garment) -> list[Row]:
         cut = times * sum(number.cut.mm for number in pair)
         return cut, cut - times * sum(number.net.mm for number in pair)
 
-    darts = 2 * sum(Line(d.near, d.far).length for name in ("front", "back") for d in garment.panels[name].darts)
+    darts = 2 * sum(Line(d.near, d.far).length for panel in garment.drafted.values() for d in panel.darts)
+    gathers = 2 * (sums.front_gathers + sums.back_gathers).mm
     cut, seams = both("waist_width", 2)
-    rows = [Row(garment.id, "waist", "driven", body.waist.mm, ask.waist_ease.mm, darts, 0.0, seams, cut)]
+    girth = sums.waist_girth.mm
+    rows = [Row(garment.id, "waist", "driven", girth, ask.waist_ease.mm, darts, gathers, seams, cut)]
     cut, seams = both("hip_width", 2)
-    rows.append(Row(garment.id, "hip", "driven", body.hip.mm, ask.hip_ease.mm, 0.0, 0.0, seams, cut))
+    hip = 2 * (sums.front_hip + sums.back_hip).mm
+    of_hip: Literal["driven", "resulting"] = "resulting" if sums.hip_results else "driven"
+    rows.append(Row(garment.id, "hip", of_hip, body.hip.mm, hip - body.hip.mm, 0.0, 0.0, seams, cut))
     cut, seams = both("crotch_width", 1)
     thigh = body.thigh.mm
     rows.append(Row(garment.id, "thigh", "resulting", thigh, cut - seams - thigh, 0.0, 0.0, seams, cut))
-    widened = garment.panels["back"].lengths["hem_widened"].mm
+    widened = garment.panels[garment.legs[-1]].lengths["hem_widened"].mm
     knee = body.knee.mm if body.has("knee") else None
     for level, whole, own in (("knee", sums.knee_round, knee), ("hem", sums.hem_round, None)):
+        if f"front.{level}_width" not in numbers:
+            continue
         cut, seams = both(f"{level}_width", 1)
         wanted = cut - seams if whole is None else whole.mm + widened
         kind: Literal["driven", "resulting"] = "resulting" if whole is None else "driven"

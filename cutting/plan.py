@@ -18,10 +18,11 @@ from cutting.job import Job
 from cutting.lay import Item, Lay, Lays, Placement, faults, items_for, rivals
 from cutting.ledger import Row, ledger
 from cutting.lengths import INCH_MM, Fixed, found
+from cutting.methods import said_of_cloth
 from cutting.pieces import Piece, Tape
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.2.0"
+CORE = "0.3.0"
 
 
 @dataclass(frozen=True)
@@ -119,7 +120,7 @@ def _draft(job: Job) -> tuple[Garment, ...]:
     problems: list[Problem] = []
     for asked in job.garments:
         try:
-            drafted.append(draft_lower(asked.id, asked.style, asked.method, job.body, asked.ask))
+            drafted.append(draft_lower(asked.id, asked.method, job.body, asked.ask))
         except CuttingError as refused:
             for problem in refused.problems:
                 where = problem.where.replace("garment.", f"garments.{asked.id}.", 1)
@@ -187,6 +188,8 @@ def _cloth_findings(
         if quick.mm < needed.mm:
             params = {"quick": quick, "needed": needed}
             found_.append(Finding("fold.quick_shallow", "note", f"{garment.id}.fold.quick_rule", params))
+    percent = f"{float(job.cloth.stretch_percent):g} %"
+    found_ += [Finding(code, "note", "cloth", {"percent": percent}) for code in said_of_cloth(job.cloth)]
     in_hand = job.cloth.length
     if bought is not None and in_hand is not None and bought.length > float(in_hand):
         params = {"needed": found(bought.length, ""), "length": Fixed(in_hand)}
@@ -202,7 +205,7 @@ def place_marks(garments: tuple[Garment, ...], lay: Lay | None) -> tuple[Mark, .
     marks: list[Mark] = []
     folded = lay is not None and lay.fold != "open"
     for garment in garments:
-        tapes = garment.tapes(band_on_fold=folded)
+        tapes = garment.tapes(on_fold=folded)
         for name in dict.fromkeys(step.panel for step, _ in tapes):
             of_panel = [pair for pair in tapes if pair[0].panel == name]
             places = _places(lay, f"{garment.id}.{name}")
@@ -213,7 +216,7 @@ def place_marks(garments: tuple[Garment, ...], lay: Lay | None) -> tuple[Mark, .
                     marks.append(Mark(garment.id, step, tape, None))
                     continue
                 number, placement = places[0]
-                shift = _band_shift(garment, step, folded)
+                shift = _fold_shift(garment, step, folded)
                 on_cloth = (placement.point(tape.start.plus(shift)), placement.point(tape.end.plus(shift)))
                 marks.append(Mark(garment.id, step, tape, on_cloth, number))
             for number, placement in places[1:]:
@@ -227,26 +230,20 @@ def _places(lay: Lay | None, piece: str) -> list[tuple[int, Placement]]:
     return sorted((pair for pair in placed if pair[1].piece == piece), key=lambda pair: (pair[1].mirrored, pair[0]))
 
 
-def _band_shift(garment: Garment, step: Step, folded: bool) -> Point:
-    """The band that lies on the fold is drawn as its half: across is counted from its middle."""
-    return Point(-garment.ask.band_depth.mm, 0) if step.panel == "band" and folded else Point(0, 0)
+def _fold_shift(garment: Garment, step: Step, folded: bool) -> Point:
+    """A part that lies on the fold is drawn as its half: across is counted from its middle."""
+    part = garment.part(step.panel)
+    return Point(-part.fold, 0) if part is not None and part.fold is not None and folded else Point(0, 0)
 
 
 def _anchors(
     garment: Garment, first: Step, tape: Tape, number: int, placement: Placement, folded: bool, twin: bool = False
 ) -> list[Mark]:
     """Where the panel's guide line and top line lie on the cloth: from the fold and from the cut end."""
-    on_cloth = garment.ask.marking == "on-cloth"
-    panel = garment.panels[first.panel]
-    if first.panel == "band":
-        corner = tape.start
-    else:
-        # The back is laid out from the front: its lines are the traced front's.
-        front = garment.panels["front"]
-        side = -front.edges["side"].allowance.mm if on_cloth else 0.0
-        top = front.edges["waist"].allowance.mm if on_cloth else 0.0
-        corner = Point(side, panel.lengths["seam_down"].mm - top)
-    x, y = placement.point(corner.plus(_band_shift(garment, first, folded)))
+    part = garment.part(first.panel)
+    corner = tape.start if part is not None else garment.anchor(first.panel)
+    on_guide = folded and (part.fold is not None if part is not None else garment.folds)
+    x, y = placement.point(corner.plus(_fold_shift(garment, first, folded)))
     t, m = (-1 if placement.turned else 1), (-1 if placement.mirrored else 1)
     edge = "fold" if folded else "selvedge"
     lines = [
@@ -255,7 +252,7 @@ def _anchors(
     ]
     marks = []
     for code, size, along, datum, start, away in lines:
-        if first.panel == "band" and folded and code == "guide":
+        if on_guide and code == "guide":
             continue  # the fold itself is its guide
         back = corner.plus(away, -1)
         length = found(size, "lay_place")

@@ -8,3 +8,8 @@ slow = [HealthCheck.too_slow, HealthCheck.data_too_large, HealthCheck.filter_too
 settings.register_profile("ci", derandomize=True, deadline=None, max_examples=60, suppress_health_check=slow)
 settings.register_profile("deep", derandomize=False, deadline=None, max_examples=2000, suppress_health_check=slow)
 settings.load_profile("deep" if os.environ.get("PLAVET_DEEP") else "ci")
+
+
+def many(examples: int) -> int:
+    """So many examples in CI; twenty times as many under --deep."""
+    return examples * 20 if os.environ.get("PLAVET_DEEP") else examples

@@ -2,11 +2,14 @@
 
 from fractions import Fraction
 
+from hypothesis import reject
 from hypothesis import strategies as st
 
 from cutting.body import Body
+from cutting.errors import CuttingError
+from cutting.garments import draft_lower
 from cutting.lengths import cm, inch
-from cutting.methods import Ask
+from cutting.methods import METHODS, STYLES, methods_for, resolve
 
 
 @st.composite
@@ -20,23 +23,68 @@ def bodies(draw, waist_to=1.02):
     rise = 0.155 * height + 0.02 * (hip - 95) + draw(st.floats(-1.5, 1.5))
     inseam = 0.45 * height + draw(st.floats(-3, 3))
     sizes = {"waist": hip * share, "hip": hip, "thigh": thigh, "knee": knee, "outseam": inseam + rise, "inseam": inseam}
+    sizes["ankle"] = 0.13 * hip + 0.05 * height + draw(st.floats(-1, 1))
+    sizes["body_rise"] = rise
     if draw(st.booleans()):
-        sizes |= {"body_rise": rise, "waist_to_knee": rise + 0.19 * height}
+        sizes |= {"waist_to_knee": rise + 0.19 * height}
     return Body({key: Fraction(round(value * 10)) for key, value in sizes.items()})
 
 
+MADE = [(style, method) for style in STYLES for method in methods_for(style)]
+
+
 @st.composite
-def asks(draw):
-    """Choices of the quarter-hip method in their usual ranges."""
-    style = draw(st.sampled_from(["straight-trousers", "palazzo"]))
-    return Ask(
-        style=style,
-        band=draw(st.sampled_from(["below", "inside"])),
-        crotch_extension=draw(st.sampled_from(["hip/16", "hip/20", "by-size", "thigh/2"])),
-        seat=draw(st.sampled_from(["flat", "usual", "full"])),
-        seat_height=draw(st.sampled_from(["drop-and-raise", "raise-only", "small-drop-and-raise", "none"])),
-        hip_ease=draw(st.sampled_from([inch(0), inch(1), inch(2), cm(4)])),
-        waist_ease=draw(st.sampled_from([inch(0), inch(1)])),
-        hem=draw(st.sampled_from([inch(1), inch(2), inch(3)])),
-        marking=draw(st.sampled_from(["on-cloth", "on-paper"])),
+def asks(draw, made=None):
+    """A method, and the choices of a style in their usual ranges; what is left out is the method's and the style's."""
+    style, method = made or draw(st.sampled_from(MADE))
+    finish = draw(
+        st.sampled_from([None, "straight-band", "shaped-band", "half-elastic", "elastic-band", "casing", "paper-bag"])
     )
+    banded = finish in ("straight-band", "elastic-band", "half-elastic")
+    chosen = {
+        "waist_finish": finish,
+        "band": draw(st.sampled_from(["below", "inside", "on-top"])) if banded else None,
+        "crotch_extension": draw(st.sampled_from([None, "hip/16", "hip/20", "by-size", "thigh/2"])),
+        "seat": draw(st.sampled_from(["flat", "usual", "full"])),
+        "seat_height": draw(st.sampled_from([None, "drop-and-raise", "raise-only", "small-drop-and-raise", "none"])),
+        "hip_ease": draw(st.sampled_from([None, inch(0), inch(1), inch(2), cm(4)])),
+        "ease_place": draw(st.sampled_from([None, "back", "panels"])),
+        "waist_ease": draw(st.sampled_from([inch(0), inch(1)])),
+        "hem": draw(
+            st.sampled_from(
+                [inch(1), inch(1.5)] if "short" in style or style == "boxers" else [inch(1), inch(2), inch(3)]
+            )
+        ),
+        "closure": draw(st.sampled_from(["fly", "side-zip", "back-zip"])),
+        "pockets": draw(st.sampled_from([(), ("in-seam",), ("front-curved",), ("back-patch", "outside-patch")])),
+        "yoke": draw(st.sampled_from([None, None, inch(2), inch(3)])),
+        "turn_up": draw(st.sampled_from([None, None, inch(1.5)]))
+        if style not in ("very-short-shorts", "boxers")
+        else None,
+        "waist_cleanup": draw(st.sampled_from(["back-to-front", "back-larger", "redraw-centre", "re-mark-side"])),
+        "band_join": draw(st.sampled_from(["none", "centre-back"])),
+        "marking": draw(st.sampled_from(["on-cloth", "on-paper"])),
+    }
+    how = METHODS[method]
+    if finish not in how.finishes:
+        chosen["waist_finish"] = chosen["band"] = None
+    kept = {key: value for key, value in chosen.items() if value is not None and key not in how.unused}
+    return method, resolve(method, style, kept)
+
+
+OUT_OF_REACH = {"strip.too_deep", "waist.too_large", "side.open", "turn.too_deep", "four_layer.hip"}
+
+
+def drafted(body, made):
+    """The garment of a body and what `asks` drew."""
+    method, ask = made
+    return draft_lower("t", method, body, ask)
+
+
+def served(body, made):
+    """The same, where the method can serve the body; another body is drawn where it refuses in words."""
+    try:
+        return drafted(body, made)
+    except CuttingError as refused:
+        assert {problem.code for problem in refused.problems} <= OUT_OF_REACH
+        reject()

@@ -1,5 +1,5 @@
 """The cloth and its folds."""
 
-from cutting.cloth.cloth import FOLDS, KINDS, Cloth, fold_depth
+from cutting.cloth.cloth import FOLDS, KINDS, THICKNESSES, Cloth, fold_depth
 
-__all__ = ["FOLDS", "KINDS", "Cloth", "fold_depth"]
+__all__ = ["FOLDS", "KINDS", "THICKNESSES", "Cloth", "fold_depth"]

@@ -7,13 +7,16 @@ from typing import Literal
 Fold = Literal["open", "lengthwise-centre"]
 FOLDS: tuple[Fold, ...] = ("lengthwise-centre", "open")
 KINDS = ("cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill")
+THICKNESSES = ("thin", "usual", "thick")
 STANDARD_WIDTHS = (36, 45, 50, 54, 58, 60, 70)
 """Widths cloth is commonly sold in, inches. Common practice, no source."""
 
 
 @dataclass(frozen=True)
 class Cloth:
-    """All lengths in mm. `width` is selvedge to selvedge; `selvedge` is left out at each edge."""
+    """All lengths in mm. `width` is selvedge to selvedge; `selvedge` is left out at each edge. `stretch_percent` is
+    how much it gives across; `pleated` that it lies in pleats already.
+    """
 
     kind: str = "cotton"
     width: Fraction = Fraction(1143)
@@ -21,6 +24,9 @@ class Cloth:
     fold: str = "auto"
     one_way: bool = False
     shrink_percent: Fraction = Fraction(0)
+    stretch_percent: Fraction = Fraction(0)
+    thickness: str = "usual"
+    pleated: bool = False
     selvedge: Fraction = Fraction(0)
     trim: Fraction = Fraction(0)
     spare: Fraction = Fraction(0)

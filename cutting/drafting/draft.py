@@ -12,12 +12,12 @@ from cutting.lengths import Length, mm
 
 @dataclass(frozen=True)
 class Edge:
-    """A net edge with its seam or hem allowance; `turned` for a hem that folds up along it."""
+    """A net edge with its seam or hem allowance; `turned` counts its folds: 1 a hem, 2 a turn-up."""
 
     name: str
     path: Path
     allowance: Length
-    turned: bool = False
+    turned: int = 0
 
 
 @dataclass(frozen=True)
@@ -77,7 +77,7 @@ class Draft:
         self.points[name] = point
         return Place(point, code)
 
-    def edge(self, name: str, segments: list[Segment], allowance: Length, turned: bool = False) -> None:
+    def edge(self, name: str, segments: list[Segment], allowance: Length, turned: int = 0) -> None:
         """The next edge of the outline; edges follow one another: waist, crotch, inner leg, hem, side."""
         self.edges[name] = Edge(name, Path(tuple(segments)), allowance, turned)
 

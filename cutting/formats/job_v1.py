@@ -11,16 +11,15 @@ from typing import Any, Literal
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from cutting.body import CATALOGUE, Body, nearest
-from cutting.cloth import FOLDS, Cloth
+from cutting.cloth import FOLDS, THICKNESSES, Cloth
 from cutting.errors import CuttingError, Problem, refuse
-from cutting.garments.lower import LATER as LATER_STYLES
-from cutting.garments.lower import STYLES
 from cutting.job import GarmentAsk, Job
 from cutting.lengths import Fixed, Unit, read
-from cutting.methods import METHODS, Allowances, Ask
+from cutting.methods import METHODS, STYLES, Allowances, Ask, resolve
 from cutting.methods.choices import LATER as LATER_CHOICES
 from cutting.methods.choices import LOWER, Choice
 from cutting.methods.registry import LATER as LATER_METHODS
+from cutting.methods.registry import STYLES_LATER
 from cutting.yardage import UNITS
 
 Size = int | Decimal | str
@@ -59,6 +58,8 @@ class ClothIn(Strict):
     selvedge: Size | None = None
     trim: Size | None = None
     spare: Size | None = None
+    thickness: str = "usual"
+    pleated: bool = False
     colour: str | None = None
     price: int | Decimal | str | None = None
     unit_of_sale: str | None = None
@@ -155,8 +156,8 @@ def read_job(raw: Any) -> Job:
         raise CuttingError(*_shape_problems(error, raw)) from None
     problems: list[Problem] = []
     body = _body(job, problems)
-    garments = _garments(job, problems)
     cloth = _cloth(job, problems)
+    garments = _garments(job, cloth, problems)
     lay = job.lay or LayIn(seconds=0)
     if not 0 <= lay.seconds <= 600:
         problems.append(Problem("lay.seconds", "lay.seconds"))
@@ -240,7 +241,7 @@ def _body(job: JobIn, problems: list[Problem]) -> Body:
     return Body(sizes)
 
 
-def _garments(job: JobIn, problems: list[Problem]) -> tuple[GarmentAsk, ...]:
+def _garments(job: JobIn, cloth: Cloth | None, problems: list[Problem]) -> tuple[GarmentAsk, ...]:
     if not job.garments:
         problems.append(Problem("job.missing", "garments", {"key": "a garment"}))
     if len(job.garments) > MOST_GARMENTS:
@@ -252,10 +253,17 @@ def _garments(job: JobIn, problems: list[Problem]) -> tuple[GarmentAsk, ...]:
         if not re.fullmatch(r"[a-z0-9-]{1,40}", garment.id) or garment.id in seen:
             problems.append(Problem("job.id", where, {"word": garment.id[:40]}))
         seen.add(garment.id)
-        _known(garment.style, STYLES, LATER_STYLES, f"{where}.style", problems)
-        _known(garment.method, tuple(METHODS), LATER_METHODS, f"{where}.method", problems)
-        ask = read_choices(garment.choices, garment.style, job.unit, f"{where}.choices", problems)
-        asked.append(GarmentAsk(garment.id, garment.style, garment.method, ask))
+        known = _known(garment.style, tuple(STYLES), STYLES_LATER, f"{where}.style", problems)
+        known &= _known(garment.method, tuple(METHODS), LATER_METHODS, f"{where}.method", problems)
+        chosen = read_choices(garment.choices, job.unit, f"{where}.choices", problems)
+        if not known:
+            continue
+        try:
+            ask = resolve(garment.method, garment.style, chosen, cloth)
+        except CuttingError as error:
+            problems += [replace(one, where=one.where.replace("garment", where, 1)) for one in error.problems]
+        else:
+            asked.append(GarmentAsk(garment.id, garment.style, garment.method, ask))
     return tuple(asked)
 
 
@@ -267,9 +275,9 @@ def _known(word: str, offered: tuple[str, ...], later: tuple[str, ...], where: s
     return False
 
 
-def read_choices(raw: dict[str, Any], style: str, unit: Unit, where: str, problems: list[Problem]) -> Ask:
-    """The choices of one lower garment, defaults filled in; what is wrong is added to `problems`."""
-    read_: dict[str, Any] = {"style": style}
+def read_choices(raw: dict[str, Any], unit: Unit, where: str, problems: list[Problem]) -> dict[str, Any]:
+    """The choices that were made for one lower garment, read; what is wrong is added to `problems`."""
+    read_: dict[str, Any] = {}
     for key, value in raw.items():
         at = f"{where}.{key}"
         choice = LOWER.get(key)
@@ -292,6 +300,10 @@ def read_choices(raw: dict[str, Any], style: str, unit: Unit, where: str, proble
         elif isinstance(value, str) and (choice.kind == "rule" or value in choice.offered):
             if _known(value, choice.offered, choice.known, at, problems):
                 read_[key] = value
+        elif choice.kind == "number":
+            number = _number(value, choice, at, problems)
+            if number is not None:
+                read_[key] = number
         elif choice.kind == "rule":
             problems.append(Problem("job.rule", at, {"word": str(value)[:60], "offered": ", ".join(choice.offered)}))
         else:
@@ -299,7 +311,21 @@ def read_choices(raw: dict[str, Any], style: str, unit: Unit, where: str, proble
             if size is not None:
                 read_[key] = size
     known = {one.name for one in fields(Ask)}
-    return Ask(**{key: value for key, value in read_.items() if key in known})
+    return {key: value for key, value in read_.items() if key in known}
+
+
+def _number(value: Any, choice: Choice, where: str, problems: list[Problem]) -> Fraction | None:
+    """A pure number, such as how many times a panel is multiplied."""
+    text = str(value).strip().replace(",", ".")
+    if isinstance(value, bool) or not re.fullmatch(r"[0-9]{1,3}(\.[0-9]{1,4})?", text):
+        problems.append(Problem("job.kind", where, {"wanted": "a number, such as 2.5"}))
+        return None
+    number = Fraction(text)
+    if not choice.least <= number <= choice.most:
+        params = {"shown": text, "least": f"{choice.least:g}", "most": f"{choice.most:g}"}
+        problems.append(Problem("choice.small" if number < choice.least else "choice.large", where, params))
+        return None
+    return number
 
 
 def _choice_length(value: Any, choice: Choice, unit: Unit, where: str, problems: list[Problem]) -> Fixed | None:
@@ -361,26 +387,28 @@ def _cloth(job: JobIn, problems: list[Problem]) -> Cloth | None:
     in_hand = length("length", 50, 200_000, "cloth.length")
     small = {key: length(key, 0, 1000, "cloth.length") for key in ("selvedge", "trim", "spare")}
     _known(raw.fold, ("auto", *FOLDS), LATER_FOLDS, "cloth.fold", problems)
-    shrink = _percent(raw.shrink_percent, problems)
+    shrink = _percent(raw.shrink_percent, 20, "cloth.shrink_percent", problems)
+    stretch = _percent(raw.stretch_percent, 200, "cloth.stretch_percent", problems)
+    _known(raw.thickness, THICKNESSES, (), "cloth.thickness", problems)
     if raw.unit_of_sale and raw.unit_of_sale not in UNITS:
         _known(raw.unit_of_sale, tuple(UNITS), (), "cloth.unit_of_sale", problems)
-    for key in ("repeat", "stretch_percent"):
-        if getattr(raw, key) not in (None, "", 0):
-            problems.append(Problem("job.later", f"cloth.{key}", {"word": key, "offered": "leave it out"}))
+    if raw.repeat not in (None, "", 0):
+        problems.append(Problem("job.later", "cloth.repeat", {"word": "repeat", "offered": "leave it out"}))
     if len(problems) > before or width is None:
         return None
     return Cloth(
         kind=raw.kind[:40], width=width, length=in_hand, fold=raw.fold,
-        one_way=raw.one_way, shrink_percent=shrink, unit_of_sale=raw.unit_of_sale or "",
+        one_way=raw.one_way, shrink_percent=shrink, stretch_percent=stretch,
+        thickness=raw.thickness, pleated=raw.pleated, unit_of_sale=raw.unit_of_sale or "",
         **{key: value for key, value in small.items() if value is not None},
     )  # fmt: skip
 
 
-def _percent(value: int | Decimal | str | None, problems: list[Problem]) -> Fraction:
+def _percent(value: int | Decimal | str | None, most: int, where: str, problems: list[Problem]) -> Fraction:
     if value in (None, ""):
         return Fraction(0)
     text = str(value).strip().removesuffix("%").strip().replace(",", ".")
-    if not re.fullmatch(r"[0-9]{1,3}(\.[0-9]{1,4})?", text) or Fraction(text) > 20:
-        problems.append(Problem("cloth.percent", "cloth.shrink_percent"))
+    if not re.fullmatch(r"[0-9]{1,3}(\.[0-9]{1,4})?", text) or Fraction(text) > most:
+        problems.append(Problem("cloth.percent", where, {"most": most}))
         return Fraction(0)
     return Fraction(text)

@@ -65,6 +65,7 @@ class PanelOut(BaseModel):
     segments: list[dict[str, Any]]
     edges: list[EdgeOut]
     darts: list[DartOut]
+    lines: dict[str, list[XY]] = {}
 
 
 class NotchOut(BaseModel):
@@ -87,6 +88,7 @@ class PieceOut(BaseModel):
     cut: list[XY]
     net: list[XY]
     interfacing: bool
+    lines: dict[str, list[XY]] = {}
 
 
 class MarkOut(Wire):
@@ -196,6 +198,7 @@ class NotionOut(BaseModel):
     name: str
     count: int
     length_mm: float | None
+    width_mm: float | None = None
 
 
 class PlanOut(BaseModel):
@@ -222,10 +225,29 @@ class PlanOut(BaseModel):
 
 
 SEWN_TO = {
-    "front": {"waist": "band.waist", "side": "back.side", "inner_leg": "back.inner_leg", "crotch": "front.crotch"},
-    "back": {"waist": "band.waist", "side": "front.side", "inner_leg": "front.inner_leg", "crotch": "back.crotch"},
-    "band": {"waist": "front.waist, back.waist", "end": "band.end", "other_end": "band.other_end"},
+    "front": {"side": "back.side", "inner_leg": "back.inner_leg", "crotch": "front.crotch"},
+    "back": {"side": "front.side", "inner_leg": "front.inner_leg", "crotch": "back.crotch"},
+    "leg": {
+        "crotch": "leg.crotch", "inner_leg": "leg.back_inner_leg", "back_inner_leg": "leg.inner_leg",
+        "back_crotch": "leg.back_crotch",
+    },
 }  # fmt: skip
+
+
+def _sewn_to(garment: Garment, panel: str, edge: str) -> str:
+    """What an edge is sewn to, empty where to nothing."""
+    part = garment.part(panel)
+    if part is not None:
+        return part.sewn_to if edge == "waist" else f"{panel}.other_end" if edge == "end" else ""
+    if edge != "waist":
+        return SEWN_TO[panel].get(edge, "")
+    bands = [one.panel.name for one in garment.parts if one.panel.name in ("band", f"{panel}-band")]
+    return f"{bands[0]}.waist" if bands else ""
+
+
+def _lines(panel: Panel) -> dict[str, list[XY]]:
+    """What is drawn inside a panel."""
+    return {name: [_xy(p) for p in path.flat(0.1)] for name, path in panel.lines.items()}
 
 
 def _xy(point: Point) -> XY:
@@ -249,7 +271,7 @@ def _number(number: Number, on_cloth: bool, unit: Unit) -> NumberOut:
     )  # fmt: skip
 
 
-def _panel(panel: Panel) -> PanelOut:
+def _panel(panel: Panel, garment: Garment) -> PanelOut:
     segments: list[dict[str, Any]] = []
     for edge in panel.edges.values():
         for part in edge.path.segments:
@@ -258,11 +280,11 @@ def _panel(panel: Panel) -> PanelOut:
             segments.append({"edge": edge.name, "kind": kind, "points": [_xy(p) for p in points]})
     return PanelOut(
         garment=panel.garment, name=panel.name, points={name: _xy(p) for name, p in panel.points.items()},
-        net=_closed(panel.net), cut=_closed(panel.cut), segments=segments,
+        net=_closed(panel.net), cut=_closed(panel.cut), segments=segments, lines=_lines(panel),
         edges=[
             EdgeOut(
                 name=e.name, length_mm=_mm(e.path.length), allowance_mm=_mm(e.allowance.mm),
-                sewn_to=SEWN_TO[panel.name].get(e.name, ""),
+                sewn_to=_sewn_to(garment, panel.name, e.name),
             )
             for e in panel.edges.values()
         ],
@@ -279,14 +301,16 @@ def _panel(panel: Panel) -> PanelOut:
 def _piece(piece: Piece, garment: Garment) -> PieceOut:
     low, high = min(p.down for p in piece.net), max(p.down for p in piece.net)
     left, right = min(p.across for p in piece.net), max(p.across for p in piece.net)
-    across = garment.numbers["front.crease"].net.mm if piece.pair else (left + right) / 2
+    leg = garment.part(piece.panel) is None
+    across = garment.numbers["front.crease"].net.mm if leg else (left + right) / 2
     inset = (high - low) * 0.12
     return PieceOut(
         id=piece.id, garment=piece.garment, panel=piece.panel, count=piece.count, pair=piece.pair,
-        on_fold=piece.folds is not None, layers=2 if piece.pair or piece.folds is not None else 1,
+        on_fold=piece.folds is not None, layers=2 if piece.pair or piece.folds is not None or piece.count > 1 else 1,
         grain=((round(across, 4), round(low + inset, 4)), (round(across, 4), round(high - inset, 4))),
         notches=[NotchOut(edge=n.edge, code=n.code, net=_xy(n.net), cut=_xy(n.cut)) for n in piece.notches],
         cut=_closed(piece.cut), net=_closed(piece.net), interfacing=piece.interfacing,
+        lines=_lines(garment.panels[piece.panel]),
     )  # fmt: skip
 
 
@@ -368,7 +392,7 @@ def to_model(plan: Plan) -> PlanOut:
         )  # fmt: skip
     return PlanOut(
         unit=unit, fold=plan.fold, numbers=numbers,
-        panels=[_panel(panel) for garment in plan.garments for panel in garment.panels.values()],
+        panels=[_panel(panel, garment) for garment in plan.garments for panel in garment.panels.values()],
         pieces=[_piece(piece, by_id[piece.garment]) for piece in plan.pieces],
         marks=[_mark(number, mark, unit) for number, mark in enumerate(plan.marks, 1)],
         ledger=[_row(row) for row in plan.rows],
@@ -382,12 +406,13 @@ def to_model(plan: Plan) -> PlanOut:
             for f in plan.findings
         ],
         notions=[
-            NotionOut(garment=garment.id, name=name, count=1, length_mm=length)
-            for garment in plan.garments
-            for name, length in (
-                ("zip", 228.6), ("interfacing for the band", _mm(garment.panels["band"].lengths["cut_length"].mm)),
-                ("hook and bar", None),
+            NotionOut(
+                garment=garment.id, name=notion.name, count=notion.count,
+                length_mm=None if notion.length is None else _mm(notion.length.mm),
+                width_mm=None if notion.width is None else _mm(notion.width.mm),
             )
+            for garment in plan.garments
+            for notion in garment.notions
         ],
     )  # fmt: skip
 

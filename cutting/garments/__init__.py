@@ -1,5 +1,8 @@
-"""Styles: what panels, waist, parts and numbers a garment has."""
+"""A garment drafted whole: panels, parts, numbers, what is bought."""
 
-from cutting.garments.lower import STYLES, Garment, Number, draft_lower
+from cutting.garments.lower import Garment, draft_lower
+from cutting.garments.numbers import Number
+from cutting.garments.part import Part
+from cutting.garments.waists import Notion
 
-__all__ = ["STYLES", "Garment", "Number", "draft_lower"]
+__all__ = ["Garment", "Notion", "Number", "Part", "draft_lower"]

@@ -72,3 +72,15 @@ def area(points: Sequence[Point]) -> float:
 def is_simple(points: Sequence[Point]) -> bool:
     """True where the outline does not cross or touch itself."""
     return bool(Polygon([(p.across, p.down) for p in points]).is_valid)
+
+
+def beyond(points: Sequence[Point], across: float) -> list[Point]:
+    """The part of a closed outline that lies on the far side of an upright line, moved so that the line is at 0."""
+    kept: list[Point] = []
+    for a, b in zip(points, [*points[1:], points[0]], strict=True):
+        one, other = a.across - across, b.across - across
+        if one >= 0:
+            kept.append(Point(one, a.down))
+        if (one < 0) != (other < 0) and one != 0 and other != 0:
+            kept.append(Point(0.0, a.down + (b.down - a.down) * one / (one - other)))
+    return kept

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from math import ceil, hypot, sqrt
 
@@ -150,6 +151,41 @@ class Path:
                 return _walk(segment, min(left, length), length)
             left -= length
         raise ValueError("a path without segments")
+
+    def split(self, size: float) -> tuple[Path, Path]:
+        """The path up to `size` mm along it, and the rest; raises ValueError where that is at or beyond an end."""
+        left, before = size, list[Segment]()
+        for k, segment in enumerate(self.segments):
+            length = segment.length
+            if left < length:
+                first, rest = _parted(segment, left, length)
+                return Path((*before, first)), Path((rest, *self.segments[k + 1 :]))
+            left -= length
+            before.append(segment)
+        raise ValueError("nothing is left beyond the split")
+
+    def mapped(self, move: Callable[[Point], Point]) -> Path:
+        """The path with every point moved by a motion that keeps shapes."""
+        return Path(
+            tuple(
+                Line(move(s.start), move(s.end))
+                if isinstance(s, Line)
+                else Cubic(move(s.start), move(s.one), move(s.two), move(s.end))
+                for s in self.segments
+            )
+        )
+
+
+def _parted(segment: Segment, size: float, length: float) -> tuple[Segment, Segment]:
+    """A segment in two, `size` mm along it."""
+    point, _ = _walk(segment, size, length)
+    if isinstance(segment, Line):
+        return Line(segment.start, point), Line(point, segment.end)
+    low, high = 0.0, 1.0
+    for _ in range(60):
+        t = (low + high) / 2
+        low, high = (t, high) if _first(segment, t).length < size else (low, t)
+    return _first(segment, low), _first(segment.back, 1 - low).back
 
 
 def _walk(segment: Segment, size: float, length: float) -> tuple[Point, Point]:

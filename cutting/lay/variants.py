@@ -80,8 +80,9 @@ def _variant(piece: Piece, turned: bool, mirrored: bool, on_fold: bool) -> Varia
 def items_for(pieces: list[Piece], fold: str, one_way: bool) -> list[Item]:
     """What is to be placed on cloth folded so; with one-way cloth nothing is turned.
 
-    Folded: a pair is placed once and cut through both layers, and may be flipped, since left and right only change
-    layers. Open: left and right are placed by themselves, the right one mirrored.
+    Folded: two of a kind are placed once and cut through both layers, and may be flipped, since left and right only
+    change layers; one alone is cut through the upper layer. Open: left and right are placed by themselves, the right
+    one mirrored.
     """
     turns = [False] if one_way else [False, True]
     items: list[Item] = []
@@ -89,12 +90,14 @@ def items_for(pieces: list[Piece], fold: str, one_way: bool) -> list[Item]:
         if fold == "lengthwise-centre":
             if piece.folds is not None:
                 ways = tuple(_variant(piece, turned, turned, True) for turned in turns)
-                items.append(Item(piece, 1, (1, 2), ways))
-            else:
-                ways = tuple(_variant(piece, turned, mirrored, False) for turned in turns for mirrored in (False, True))
-                items.append(Item(piece, 2, (1, 2), ways))
+                items += [Item(piece, 1, (1, 2), ways)] * piece.count
+                continue
+            ways = tuple(_variant(piece, turned, mirrored, False) for turned in turns for mirrored in (False, True))
+            items += [Item(piece, 2, (1, 2), ways)] * (piece.count // 2)
+            items += [Item(piece, 1, (1,), ways)] * (piece.count % 2)
             continue
-        for mirrored in [False, True][: piece.count]:
-            ways = tuple(_variant(piece, turned, mirrored and piece.pair, False) for turned in turns)
+        for number in range(piece.count):
+            mirrored = piece.pair and number % 2 == 1
+            ways = tuple(_variant(piece, turned, mirrored, False) for turned in turns)
             items.append(Item(piece, 1, (1,), ways))
     return items

@@ -1,6 +1,9 @@
 """How practitioners draft: each method a readable recipe that draws net lines on a board."""
 
 from cutting.methods.ask import Allowances, Ask
-from cutting.methods.registry import METHODS, Method
+from cutting.methods.method import Method
+from cutting.methods.of_cloth import said_of_cloth
+from cutting.methods.registry import METHODS, methods_for, resolve, usual
+from cutting.methods.styles import STYLES
 
-__all__ = ["METHODS", "Allowances", "Ask", "Method"]
+__all__ = ["METHODS", "STYLES", "Allowances", "Ask", "Method", "methods_for", "resolve", "said_of_cloth", "usual"]

@@ -1,6 +1,7 @@
 """What is asked of a method: the choices, read and with the defaults filled in."""
 
 from dataclasses import dataclass, field
+from fractions import Fraction
 
 from cutting.lengths import Fixed, inch
 
@@ -15,9 +16,17 @@ class Allowances:
     waist: Fixed = field(default_factory=lambda: inch(0.5))
 
 
+GATHERED = ("elastic-band", "casing", "paper-bag")
+"""Waists that lie flat as wide as the hip and are drawn in by elastic."""
+
+
 @dataclass(frozen=True)
 class Ask:
-    """The choices for one lower garment. A rule is its name, a length is a Fixed; None takes the rule's own figure."""
+    """The choices for one lower garment. A rule is its name, a length is a Fixed; None takes the rule's own figure.
+
+    These defaults are the quarter-hip method's; other methods and styles bring their own (`usual`). `stretch` is the
+    cloth's, in percent.
+    """
 
     style: str = "straight-trousers"
     waist_position: str = "worn"
@@ -25,22 +34,37 @@ class Ask:
     band_depth: Fixed = field(default_factory=lambda: inch(1.5))
     band_overlap: Fixed = field(default_factory=lambda: inch(1.5))
     waist_finish: str = "straight-band"
+    casing: Fixed = field(default_factory=lambda: inch(3))
+    heading: Fixed = field(default_factory=lambda: inch(2))
+    elastic: str | Fixed = "waist-4"
     crotch_depth: str | Fixed = "hip/4"
     crotch_ease: Fixed = field(default_factory=lambda: inch(0))
     hip_line: str = "measured"
     crotch_extension: str | Fixed = "hip/16"
     back_extension: str | Fixed = "tip"
     back_tip: str | Fixed = "by-seat"
+    front_diagonal: Fixed = field(default_factory=lambda: inch(1.25))
+    back_diagonal: Fixed = field(default_factory=lambda: inch(1.75))
+    curve_outside: Fixed = field(default_factory=lambda: inch(0))
     seat: str = "usual"
     seat_height: str = "raise-only"
     seat_raise: Fixed | None = None
     centre_drop: Fixed | None = None
     side_raise: Fixed = field(default_factory=lambda: inch(0))
     centre_slant: Fixed | None = None
+    centre_base: Fixed = field(default_factory=lambda: inch(0))
     hip_ease: Fixed = field(default_factory=lambda: inch(1))
+    ease_place: str = "back"
+    hip_split: Fixed = field(default_factory=lambda: inch(0))
+    waist_split: Fixed = field(default_factory=lambda: inch(0))
+    fullness: Fraction = Fraction(1)
     thigh_ease: Fixed = field(default_factory=lambda: inch(2))
     waist_ease: Fixed = field(default_factory=lambda: inch(0))
+    waist_in: Fixed = field(default_factory=lambda: inch(0))
+    back_waist_extra: Fixed = field(default_factory=lambda: inch(0))
     knee_ease: Fixed = field(default_factory=lambda: inch(4))
+    knee_floor: bool = True
+    back_wider: Fixed = field(default_factory=lambda: inch(1))
     darts: str | None = None
     dart_place: str = "half-panel"
     dart_intake: Fixed | None = None
@@ -50,7 +74,50 @@ class Ask:
     length: Fixed | None = None
     hem: Fixed = field(default_factory=lambda: inch(2))
     closure: str = "side-zip"
+    turn_up: Fixed | None = None
     pockets: tuple[str, ...] = ()
+    pocket_opening: Fixed = field(default_factory=lambda: inch(6.5))
+    pocket_wide: Fixed = field(default_factory=lambda: inch(3))
+    pocket_deep: Fixed = field(default_factory=lambda: inch(5))
+    patch: Fixed = field(default_factory=lambda: inch(5))
+    yoke: Fixed | None = None
+    belt_loops: str = "none"
+    band_join: str = "none"
     waist_cleanup: str = "back-to-front"
     marking: str = "on-cloth"
+    stretch: Fraction = Fraction(0)
     allowances: Allowances = field(default_factory=Allowances)
+
+    @property
+    def elastic_all_round(self) -> bool:
+        """The whole waist is drawn in by elastic: both panels lie flat as wide as the hip."""
+        return self.waist_finish in GATHERED
+
+    @property
+    def has_band(self) -> bool:
+        """A band of its own is sewn on."""
+        return self.waist_finish in ("straight-band", "shaped-band", "half-elastic", "elastic-band")
+
+    @property
+    def waist_folds(self) -> int:
+        """How often what is cut on above the waist is folded: a casing once, a heading up and down again."""
+        return {"casing": 1, "paper-bag": 2}.get(self.waist_finish, 0)
+
+    @property
+    def hem_turn(self) -> Fixed:
+        """What is cut below the hem line: the hem, or the turn-up twice."""
+        return self.hem if self.turn_up is None else Fixed(2 * self.turn_up.size)
+
+    @property
+    def hem_folds(self) -> int:
+        """How often it is folded: a hem once, a turn-up once up and once in."""
+        return 1 if self.turn_up is None else 2
+
+    @property
+    def waist_turn(self) -> Fixed | None:
+        """What is cut on above the waist line and turned down; None where a seam is sewn there."""
+        if self.waist_finish == "casing":
+            return self.casing
+        if self.waist_finish == "paper-bag":
+            return Fixed(2 * self.heading.size)
+        return None

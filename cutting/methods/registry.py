@@ -1,27 +1,93 @@
-"""The methods on offer, by the name they have in a job file."""
+"""The methods on offer, and the choices a garment takes where none is made."""
 
-from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import replace
+from typing import Any
 
-from cutting.body import Body
-from cutting.drafting import Draft
-from cutting.methods import quarter_hip
-from cutting.methods.ask import Ask
-from cutting.methods.quarter_hip import Sums
+from cutting.cloth import Cloth
+from cutting.errors import CuttingError, Problem, refuse
+from cutting.lengths import inch
+from cutting.methods.ask import Allowances, Ask
+from cutting.methods.lower.centre_crease import CENTRE_CREASE
+from cutting.methods.lower.four_layer import FOUR_LAYER
+from cutting.methods.lower.half_thigh import HALF_THIGH
+from cutting.methods.lower.multiplied_quarter import MULTIPLIED_QUARTER
+from cutting.methods.lower.one_piece_leg import ONE_PIECE_LEG
+from cutting.methods.lower.quarter_hip import QUARTER_HIP
+from cutting.methods.lower.quarter_plus_one import QUARTER_PLUS_ONE
+from cutting.methods.lower.sixteenth_eighth import SIXTEENTH_EIGHTH
+from cutting.methods.lower.third_hip import THIRD_HIP
+from cutting.methods.lower.twentieth_tenth import TWENTIETH_TENTH
+from cutting.methods.method import Method
+from cutting.methods.of_cloth import usual_of_cloth
+from cutting.methods.styles import STYLES
 
-
-@dataclass(frozen=True)
-class Method:
-    """How a lower garment is drafted: sums first, then the front, then the back from the front."""
-
-    work_out: Callable[[Body, Ask], Sums]
-    front: Callable[[Body, Ask, Sums, Draft], None]
-    back: Callable[[Body, Ask, Sums, Draft, Draft], None]
-
-
-METHODS: dict[str, Method] = {"quarter-hip": Method(quarter_hip.work_out, quarter_hip.front, quarter_hip.back)}
-LATER = (
-    "half-thigh", "twentieth-tenth", "sixteenth-eighth", "centre-crease", "third-hip", "one-piece-leg", "four-layer",
-    "quarter-plus-one", "multiplied-quarter", "quarter-bust",
-)  # fmt: skip
+METHODS: dict[str, Method] = {
+    method.name: method
+    for method in (
+        QUARTER_HIP, HALF_THIGH, TWENTIETH_TENTH, SIXTEENTH_EIGHTH, CENTRE_CREASE, THIRD_HIP, ONE_PIECE_LEG,
+        FOUR_LAYER, QUARTER_PLUS_ONE, MULTIPLIED_QUARTER,
+    )
+}  # fmt: skip
+LATER = ("quarter-bust",)
 """Methods the file format knows and that are not drafted yet."""
+STYLES_LATER = ("bodice", "straight-top", "loose-top", "cropped-top", "jumpsuit")
+OPENINGS = ("fly", "side-zip", "back-zip")
+
+
+def usual(method: str, style: str) -> dict[str, Any]:
+    """The choices a method and a style take where none is made.
+
+    The style's go first, but for the method's own knee, and for a waist the method cannot have.
+    """
+    how = METHODS[method]
+    left = {"knee_ease"} & set(how.usual)
+    of_style = STYLES[style].usual
+    if of_style.get("waist_finish", how.finishes[0]) not in how.finishes:
+        left |= {"waist_finish", "band", "closure"}
+    return {**how.usual, **{key: value for key, value in of_style.items() if key not in left}}
+
+
+def methods_for(style: str) -> list[str]:
+    """The methods that can make a style."""
+    return [name for name, method in METHODS.items() if style in method.styles]
+
+
+def resolve(method: str, style: str, chosen: dict[str, Any], cloth: Cloth | None = None) -> Ask:
+    """The whole of what is asked: chosen, else usual for method, style and cloth.
+
+    Raises CuttingError for choices that cannot go together.
+    """
+    cloth = cloth or Cloth()
+    if style not in METHODS[method].styles:
+        raise refuse("method.style", "garment.method", style=style, methods=", ".join(methods_for(style)))
+    unused = [key for key, value in chosen.items() if value and key in METHODS[method].unused]
+    if unused:
+        raise CuttingError(*(Problem("choice.unused", f"garment.choices.{key}", {"method": method}) for key in unused))
+    known = usual(method, style)
+    if chosen.get("waist_position") == "high" and known.get("crotch_depth", "hip/4") == "hip/4":
+        known["crotch_depth"] = "hip/4+2"
+    known |= {key: value for key, value in usual_of_cloth(cloth, known).items() if key not in METHODS[method].unused}
+    asked = {**known, **chosen}
+    finish = asked.get("waist_finish", Ask.waist_finish)
+    without = finish in ("casing", "paper-bag", "shaped-band")
+    if without and chosen.get("band") not in (None, "none", "inside" if finish == "shaped-band" else None):
+        raise refuse("choice.band", "garment.choices.band", finish=finish)
+    if without:
+        asked["band"] = "none"
+    elif asked.get("band") == "none":
+        if chosen.get("band") == "none":
+            raise refuse("choice.no_band", "garment.choices.band", finish=finish)
+        asked["band"] = Ask.band
+    if finish not in METHODS[method].finishes:
+        offered = ", ".join(METHODS[method].finishes)
+        raise refuse("method.finish", "garment.choices.waist_finish", finish=finish, offered=offered)
+    elastic = finish in ("elastic-band", "casing", "paper-bag", "half-elastic")
+    if "closure" not in chosen:
+        opens = asked.get("closure", Ask.closure)
+        asked["closure"] = "none" if elastic else "side-zip" if opens == "none" else opens
+    if asked.get("waist_cleanup") == "redraw-centre" and "allowances" not in chosen:
+        given = asked.get("allowances", Allowances())
+        asked["allowances"] = replace(given, centre=inch(1))
+    if "belt_loops" not in chosen and asked["closure"] == "fly":
+        asked["belt_loops"] = "four"
+    return Ask(style=style, stretch=cloth.stretch_percent, **asked)

@@ -4,7 +4,7 @@ from dataclasses import dataclass, field, replace
 from functools import cached_property
 
 from cutting.drafting import Dart, Draft, Edge, Step
-from cutting.geometry import Point, crossings, distance, offset_polyline, unit
+from cutting.geometry import Path, Point, crossings, distance, offset_polyline, unit
 from cutting.lengths import Length
 
 LONG = 300.0
@@ -25,7 +25,7 @@ class Notch:
 
 @dataclass(frozen=True)
 class Panel:
-    """One panel of a garment, in the draft frame."""
+    """One panel of a garment, in the draft frame. `lines` are drawn inside it, such as a pocket's opening."""
 
     garment: str
     name: str
@@ -35,6 +35,7 @@ class Panel:
     steps: tuple[Step, ...]
     lengths: dict[str, Length]
     notches: tuple[Notch, ...] = field(default=())
+    lines: dict[str, Path] = field(default_factory=dict)
 
     @cached_property
     def net(self) -> list[Point]:
@@ -127,30 +128,50 @@ def _cut_line(panel: Panel) -> list[Point]:
     corners: dict[str, list[Point]] = {name: [] for name in names}
     for name, after in zip(names, [*names[1:], names[0]], strict=True):
         if panel.edges[name].turned:
-            corners[name] = _mirrored_hem(panel, names[names.index(name) - 1], name, after)
+            before = names[names.index(name) - 1]
+            corners[name] = _mirrored_hem(panel, before, name, after)
             keep[name] = 0
+            keep[before], start[after] = _up_to_the_turn(panel, before, name, after)
         elif not panel.edges[after].turned:
             join = _join(panel.offsets[name], panel.offsets[after])
             keep[name], corners[name], start[after] = join.keep, join.corner, join.start
     return [point for name in names for point in (*panel.offsets[name][start[name] : keep[name]], *corners[name])]
 
 
+def _up_to_the_turn(panel: Panel, before: str, name: str, after: str) -> tuple[int, int]:
+    """How many points of the offset before a turned edge are kept, and from which on those after it."""
+    path = panel.edges[name].path
+    outward = unit(path.end.minus(path.start)).left
+
+    def inside(point: Point) -> bool:
+        return point.minus(path.start).dot(outward) < -1e-9
+
+    one, other = panel.offsets[before], panel.offsets[after]
+    keep = next((k for k in range(len(one) - 1, 0, -1) if inside(one[k - 1])), 1)
+    start = next((k for k in range(1, len(other)) if inside(other[k])), len(other) - 1)
+    return keep, start
+
+
 def _mirrored_hem(panel: Panel, before: str, name: str, after: str) -> list[Point]:
-    """The hem allowance's outline: the leg's own sides mirrored below the turn, so that it lies flat when folded up."""
+    """The hem allowance's outline: the leg's own sides mirrored below each fold, so that it lies flat folded up."""
     edge = panel.edges[name]
     start, direction = edge.path.start, unit(edge.path.end.minus(edge.path.start))
-    depth = edge.allowance.mm
+    step = edge.allowance.mm / edge.turned
     up = direction.left
 
-    def side(polyline: list[Point]) -> tuple[Point, Point]:
+    def side(polyline: list[Point]) -> tuple[float, float]:
+        """Where the leg's side is at the fold, and one fold's depth above it: along the hem line."""
         turn = crossings(polyline, start, direction, extend=True)
-        above = crossings(polyline, start.plus(up, -depth), direction, extend=True)
+        above = crossings(polyline, start.plus(up, -step), direction, extend=True)
         reference = polyline[0] if polyline is panel.offsets[after] else polyline[-1]
         wanted = reference.minus(start).dot(direction)
         at_turn = min(turn, key=lambda one: abs(one.at - wanted)).at
-        at_depth = min(above, key=lambda one: abs(one.at - at_turn)).at
-        return start.plus(direction, at_turn), start.plus(direction, at_depth).plus(up, depth)
+        return at_turn, min(above, key=lambda one: abs(one.at - at_turn)).at
 
-    first_turn, first_low = side(panel.offsets[before])
-    last_turn, last_low = side(panel.offsets[after])
-    return [first_turn, first_low, last_low, last_turn] if depth else [first_turn, last_turn]
+    first, last = side(panel.offsets[before]), side(panel.offsets[after])
+    folds = range(edge.turned + 1) if step else range(1)
+
+    def corner(ends: tuple[float, float], fold: int) -> Point:
+        return start.plus(direction, ends[fold % 2]).plus(up, fold * step)
+
+    return [corner(first, k) for k in folds] + [corner(last, k) for k in reversed(folds)]

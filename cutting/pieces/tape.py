@@ -36,8 +36,9 @@ def _end(ref: EdgeRef | None, panels: dict[str, Panel], panel: str, net: Point, 
     owner, _, name = ref.rpartition(".")
     home = panels[owner or panel]
     edge = home.edges[{"guide": "side", "centre": "crotch", "top": "waist"}.get(name, name)]
-    label = f"allowance.{'centre' if edge.name == 'crotch' else edge.name}"
-    allowance = named(edge.allowance, label)
+    kind = edge.name.removeprefix("back_")
+    label = f"allowance.{'centre' if kind == 'crotch' else kind}"
+    allowance = named(edge.allowance, "turn_up" if edge.turned == 2 else label)
     if name == "top":
         seam = home.lengths["seam_down"]
         shift = (seam.mm - allowance.mm - net.down) * away.down
@@ -74,7 +75,7 @@ def read_tape(step: Step, panels: dict[str, Panel]) -> Tape:
     if abs(lean) > 1e-9:
         terms.append(found(lean, "lean"))
     start = step.start.plus(out, -opening.shift)
-    if step.along == "guide_line":  # chalked on cloth at the cut side edge
+    if step.along == "guide_line" and "side" in panels[step.panel].edges:  # chalked on cloth at the cut side edge
         start = start.plus(Point(-panels[step.panel].edges["side"].allowance.mm, 0))
     size = distance(step.start, step.end) + opening.shift + closing.shift
     length = found(abs(size), step.length.label) if isinstance(step.length, Found) else total(step.length, *terms)

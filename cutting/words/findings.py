@@ -8,6 +8,18 @@ from cutting.words.problems import worded
 
 FINDINGS: dict[str, str] = {
     "extension.floor": "Half the thigh less a quarter of the hip is very little: the extension is kept at {used}.",
+    "waist.widened": "A quarter of the waist and 2 in would be {plain}: it is made {used}, so that the waist passes the hip.",
+    "pocket.opening": "The pocket's opening of {wanted} is made {used}: it ends above the crotch line.",
+    "pocket.bag": "The pocket bag of {wanted} is made {used} deep: it would hang out of the leg.",
+    "pocket.bag_dart": "The pocket bag of {wanted} is made {used} wide: it would pass the dart.",
+    "pocket.dart": "The pocket's opening of {wanted} is made {used} wide: it would run into the dart.",
+    "pocket.one_side": "With the zip in a side seam there is one pocket, in the other side. Choose another closure for two.",
+    "waist.back-larger": "The back's waist is 1 in larger all round: take it in at the centre back at the fitting.",
+    "waist.redraw-centre": "The centre back is cut with 1 in: redraw it on the half-sewn garment, then trim.",
+    "waist.re-mark-side": "Join the centres first, measure the waist again, and mark the side seams anew before they are trimmed.",
+    "cloth.stretch": "The cloth stretches {percent}: it needs no hip ease, a shorter elastic, and a smaller pocket opening.",
+    "cloth.thick": "The cloth is thick: 1/2 in more ease at hip and waist, and seams of 5/8 in; slash the darts open and press them.",
+    "cloth.pleated": "The cloth is pleated: no darts are sewn, and the band is cut along the pleats.",
     "slant.reduced": "The centre back leans in by {used}, not {wanted}: the side would lie outside the hip otherwise.",
     "dart.none": "No dart: a quarter of the waist is only {spare} under a quarter of the hip.",
     "waist.over_hip": "The waist of {waist} is over the hip of {hip}: the side runs out above the hip line. An elastic waist would sit better.",

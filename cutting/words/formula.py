@@ -16,7 +16,9 @@ LABELS = {
     "overlap": "overlap", "hem": "hem", "zip": "zip", "crotch_ease": "crotch ease", "hip_ease": "hip ease",
     "waist_ease": "waist ease", "thigh_ease": "thigh ease", "knee_ease": "knee ease", "side_raise": "side raise",
     "back_wider": "that the back is wider", "lift": "lift", "over_the_bust": "over the bust",
-    "seven_tenths_of_crotch_round": "which is 7/10 of the crotch line all round",
+    "low_waist": "that the waist is worn low", "hip_split": "that the back's hip is wider", "half_elastic": "to gather",
+    "two_seams": "the two seams", "leg": "of leg", "to_take_in": "to take in", "turn_up": "turn-up, twice", "below_the_band": "below the band", "loose": "to be loose", "casing": "casing", "heading": "heading and its turn", "channel": "channel",
+    "tie": "tie", "to_tie": "to tie", "seven_tenths_of_crotch_round": "which is 7/10 of the crotch line all round",
 }  # fmt: skip
 FOUND = {
     "lean": "lean of the seam", "tip_drop": "drop that makes the inner legs equal",
@@ -26,7 +28,10 @@ FOUND = {
     "dart_limit": "kept above the hip line", "centre_lean": "lean of the centre back",
     "on_the_draft": "measured on the draft", "moves_with_tip": "as far as the crotch point moved",
     "back_ease": "the back's ease", "widest_front": "widest line of the front, cut", "lay_place": "its place in the lay",
-    "widest_back": "widest line of the back, cut",
+    "to_the_yoke": "down to the yoke", "dart_to_the_edge": "prolonged to the strip's edge", "dart_left": "what the strip leaves of it",
+    "room_for_it": "as large as there is room for", "facing_wide": "width of the facing", "beyond_opening": "1 in beyond the opening",
+    "band_line": "down to the strip's lower edge", "inner_leg_equal": "where the inner legs come out equal", "to_the_bottom": "to the front's bottom", "widest_leg": "widest line of the leg, cut", "widest_part": "widest line of the small parts, cut",
+    "to_the_crease": "as far as the crease", "widest_back": "widest line of the back, cut",
 }  # fmt: skip
 UNSEEN_MM = 0.4
 """A lean under a quarter of a sixteenth of an inch is left out of the words; the number holds it."""

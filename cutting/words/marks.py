@@ -11,7 +11,11 @@ PLACES = {
     "centre_slant": "the point just marked", "seat_raise": "the centre back's top", "centre_line": "the centre back",
     "front_knee_inner": "the front's inner leg", "front_knee_side": "the front's side", "front_hem_inner": "the front's inner leg",
     "front_hem_side": "the front's side", "front_thigh_inner": "the front's inner leg", "strip_end": "the strip's end",
-    "fold": "the fold", "selvedge": "the selvedge", "cut_end": "the cut end of the cloth",
+    "centre_base": "the point just marked", "rise_line": "the guide line", "front_half": "the front's end of the rise line", "back_half": "the back's end of the rise line",
+    "front_out": "the point just marked", "back_out": "the point just marked", "corner": "the corner of centre and crotch line",
+    "fold_at_waist": "the fold, at the waist", "slanted_waist": "the centre's end of the waist", "crotch_point": "the crotch point",
+    "strip_top": "the waist's end at the centre", "bag_corner": "the bag's corner", "opening": "the opening",
+    "side_top": "the side's top", "patch_corner": "the patch's corner", "waist_middle": "the middle of the waist", "fold": "the fold", "selvedge": "the selvedge", "cut_end": "the cut end of the cloth",
 }  # fmt: skip
 LINES = {
     "fold": "along the fold",
@@ -20,7 +24,9 @@ LINES = {
     "diagonal": "at half a right angle, up and out", "dart": "square to the waist seam, down", "level": "level, out",
     "knee_line": "along the knee line", "hem_line": "along the hem line", "thigh_line": "along the thigh line",
     "side": "straight up", "down": "straight down", "up": "straight up", "upright": "square to the waist line", "grain": "along the grain",
-    "strip_end": "along the strip's end", "across_cloth": "straight across the cloth", "along_cloth": "along the selvedge",
+    "waist_slant": "slanting up to the casing line", "square_to_slant": "square to the slanted waist, down",
+    "parallel_to_slant": "parallel to the slanted waist, out", "swung": "swung down from the waist",
+    "bias": "at half a right angle to the grain", "strip_end": "along the strip's end", "across_cloth": "straight across the cloth", "along_cloth": "along the selvedge",
 }  # fmt: skip
 
 
@@ -59,10 +65,12 @@ _FRONT: dict[str, tuple[str, str]] = {
     "hem_side": ("Hem, side", "The same on the other side of the crease."),
     "thigh_width": ("Leg line", "Two inches below the crotch line; from here the leg falls straight."),
     "hem_width": ("Hem width", "Straight down from the leg line."),
+    "hem_in": ("Hem, side", "The side runs in a little towards the hem."),
 }  # fmt: skip
 _BACK: dict[str, tuple[str, str]] = {
     "guide": ("Front's guide line", "Lay the cut front here and trace it lightly: the back is the front and its additions."),
     "top_line": ("Front's top line", "The traced front's top edge lies on it."),
+    "centre_base": ("Centre back on the crotch line", "The centre back starts a little in: the seat is held closer."),
     "crotch_tip": ("Back crotch point, out", "The seat needs more room than the front: the point moves out."),
     "tip_drop": ("Back crotch point, down", "The drop makes the back's inner leg as long as the front's."),
     "centre_slant": ("Centre back, in", "The centre back leans in towards the waist over the seat."),
@@ -77,11 +85,61 @@ _BACK: dict[str, tuple[str, str]] = {
     "hem_inner": ("Back hem, inner leg", "The back is wider at the hem as well."),
     "hem_side": ("Back hem, side", "The same at the side."),
 }  # fmt: skip
-_BAND: dict[str, tuple[str, str]] = {
-    "guide": ("Band, edge", "The strip lies along the grain."),
-    "top_line": ("Band, end", "Square to the fold or the edge: the strip begins here."),
-    "band_length": ("Band, length", "The sewn waist, the overlap and a seam at each end. Cut it a little long; trim it after the waist is measured again."),
-    "band_depth": ("Band, depth", "Twice the finished band and a seam on each edge; on the fold, half of that."),
+_LEG: dict[str, tuple[str, str]] = {
+    "guide": ("Middle line", "The leg's middle runs along the grain: front to one side of it, back to the other."),
+    "rise_line": ("Rise line", "As deep as the rise measured seated; both ends of the top stand over it."),
+    "front_half": ("Front's half", "Half of the panel: half the hip and 10 cm, halved again."),
+    "back_half": ("Back's half", "The same to the other side."),
+    "front_out": ("Front, out", "The front's room between the legs."),
+    "back_out": ("Back, out", "The seat needs twice the front's room."),
+    "back_tip": ("Back crotch point", "Half of its drop below the rise line."),
+    "front_tip": ("Front crotch point", "The back's inner leg, measured up from the front's bottom, ends here."),
+    "front_bottom": ("Front's bottom", "The inner leg ends here."),
+    "back_bottom": ("Back's bottom", "A little lower and in: the back's inner leg leans."),
+    "hem_line": ("Hem", "The middle line's end: the hem runs from here to both bottoms."),
+    "casing_line": ("Casing line", "The waist slants up to this height at the centre."),
+    "slanted_waist": ("Waist", "A quarter of the waist and 2 in, never less than a quarter of the hip: it has to pass over it."),
+    "corner": ("Corner of the crotch", "As deep as one sits."),
+    "crotch_point": ("Crotch point", "Two inches out, parallel to the waist."),
+    "inner_length": ("Inner leg", "Square to the waist, as long as the leg is under the crotch."),
+    "swung_length": ("Hem, between", "The length swung from the waist's middle: the hem is a bow."),
+}  # fmt: skip
+PANELS = {
+    "leg": "leg",
+    "front": "front", "back": "back", "band": "band", "front-band": "front band", "back-band": "back band",
+    "channel": "channel", "tie": "tie", "yoke": "yoke", "pocket-bag": "pocket bag", "pocket-facing": "pocket facing",
+    "pocket-backing": "pocket backing", "patch": "patch pocket", "outside-patch": "outside pocket", "piping": "piping",
+    "fly-facing": "fly facing", "fly-guard": "fly guard", "belt-loops": "belt loops",
+}  # fmt: skip
+"""What each panel is called."""
+_STRIP: dict[str, tuple[str, str]] = {
+    "guide": ("{Panel}, edge", "The strip lies along the grain."),
+    "top_line": ("{Panel}, end", "Square to the fold or the edge: the strip begins here."),
+    "strip_length": ("{Panel}, length", "Its seams at both ends are in it."),
+    "strip_centre": ("{Panel}, at the centre", "It is cut off the top of the leg; the rest is traced from there, its darts closed."),
+    "bag_opening": ("{Panel}, opening", "This long is sewn into the side seam."),
+    "bag_depth": ("{Panel}, depth", "It ends by the hip line, or well above the knee."),
+    "bag_width": ("{Panel}, width", "Never past the dart."),
+    "facing_width": ("{Panel}, width", "It follows the opening's curve."),
+    "backing_width": ("{Panel}, along the waist", "Trace the front's corner before its opening is cut, and 1 in more."),
+    "backing_depth": ("{Panel}, down the side", "The same down the side."),
+    "patch_depth": ("{Panel}, depth", "The hem at its top and the seam at its foot are in it."),
+    "patch_width": ("{Panel}, width", "Both sides go in by 1 cm."),
+    "strip_depth": ("{Panel}, depth", "Its seams along both edges are in it; on the fold, half of that."),
+}  # fmt: skip
+_BAND: dict[str, str] = {
+    "strip_length": "The sewn waist, the overlap and a seam at each end. Cut it a little long; trim it after the waist is measured again.",
+    "strip_depth": "Twice the finished band and a seam on each edge; on the fold, half of that.",
+}  # fmt: skip
+_REASONS: dict[str, dict[str, str]] = {
+    "band": _BAND, "front-band": _BAND,
+    "back-band": _BAND | {"strip_length": "As long as the back's waist lies flat: the elastic gathers it."},
+    "channel": {"strip_length": "As long as the waist lies flat, sewn inside under the heading.", "strip_depth": "It holds the elastic."},
+    "fly-facing": {"strip_length": "As long as the zip and 1 in.", "strip_depth": "It is sewn to the left front's edge."},
+    "fly-guard": {"strip_length": "As long as the zip and 1 in.", "strip_depth": "Folded along its middle; it lies behind the zip."},
+    "belt-loops": {"strip_length": "Cut in four when it is sewn and turned.", "strip_depth": "Folded twice."},
+    "piping": {"strip_length": "As long as the pocket's edge and 1 in.", "strip_depth": "Cut on the bias, so that it goes round the corner."},
+    "tie": {"strip_length": "Half the tie: two are joined at the middle.", "strip_depth": "Folded along its middle and turned."},
 }  # fmt: skip
 
 
@@ -93,11 +151,17 @@ _SECOND: dict[str, tuple[str, str]] = {
 
 def mark_words(panel: str, code: str) -> Words:
     """The name of a mark and the reason for it."""
+    called = PANELS[panel]
     if code in _SECOND:
-        name, reason = (text.format(panel=panel) for text in _SECOND[code])
+        name, reason = (text.format(panel=called) for text in _SECOND[code])
         return Words(name, reason)
-    own = {"back": _BACK, "band": _BAND}.get(panel, {})
-    name, reason = own.get(code) or _FRONT[code]
+    if panel not in ("front", "back", "leg"):
+        name, reason = _STRIP[code]
+        return Words(name.format(Panel=called.capitalize()), _REASONS.get(panel, {}).get(code, reason))
+    if panel == "leg":
+        name, reason = _LEG.get(code) or _FRONT[code]
+        return Words(name, reason)
+    name, reason = (_BACK.get(code) if panel == "back" else None) or _FRONT[code]
     return Words(name, reason)
 
 

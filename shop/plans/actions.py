@@ -48,7 +48,7 @@ def job_of(actor: User, order: Order) -> dict[str, Any]:
 
 def _where_the_waist_is(order: Order) -> dict[str, str]:
     """The sheet's waist, for the rules that run from it; a garment's own choice goes before."""
-    return {"waist_position": order.sheet.waist} if order.sheet.waist in ("natural", "high") else {}
+    return {"waist_position": order.sheet.waist} if order.sheet.waist != "worn" else {}
 
 
 def plan_order(*, actor: User, order: Order) -> PlanRun:

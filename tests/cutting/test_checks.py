@@ -4,11 +4,10 @@ import pytest
 from hypothesis import given
 
 from cutting.checks import check_fold, check_garment
-from cutting.garments import draft_lower
 from cutting.words import check_labels, check_say
 from tests.faults import FAULTS, band_cut_to_the_body_without_ease
 from tests.jobs import planned
-from tests.strategies import asks, bodies
+from tests.strategies import asks, bodies, served
 
 
 def checks_of(garment):
@@ -36,7 +35,6 @@ def test_a_failed_check_shows_its_two_numbers():
 
 
 @given(bodies(), asks())
-def test_sound_garments_pass(body, ask):
-    garment = draft_lower("t", ask.style, "quarter-hip", body, ask)
-    failed = {check.code for check in checks_of(garment) if not check.ok}
+def test_sound_garments_pass(body, made):
+    failed = {check.code for check in checks_of(served(body, made)) if not check.ok}
     assert failed <= {"thigh.ease", "fold.shallow"}

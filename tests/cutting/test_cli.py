@@ -49,9 +49,11 @@ BAD = [
     ("an unknown measure", job({"hips": 40}), "measurements.hips", "not known", "'hip'"),
     ("an unknown choice", job(crotch_deth="hip/4"), "garments.trousers.choices.crotch_deth", "not known", "crotch_depth"),
     ("a rule that is none", job(seat="square"), "garments.trousers.choices.seat", "square", "flat, usual, full"),
-    ("a rule for later", job(closure="fly"), "garments.trousers.choices.closure", "not offered yet", "side-zip"),
-    ("a style for later", job(style="boxers"), "garments.trousers.style", "not offered yet", "palazzo"),
-    ("a method for later", changed(["garments", 0, "method"], "half-thigh"), "garments.trousers.method", "not offered", "quarter-hip"),
+    ("a rule for later", job(waist_finish="joined"), "garments.trousers.choices.waist_finish", "not offered yet", "straight-band"),
+    ("a style for later", job(style="bodice"), "garments.trousers.style", "not offered yet", "palazzo"),
+    ("a method for later", changed(["garments", 0, "method"], "quarter-bust"), "garments.trousers.method", "not offered", "quarter-hip"),
+    ("a method that cannot", changed(["garments", 0, "method"], "one-piece-leg"), "garments.trousers.method", "does not make palazzo", "quarter-hip"),
+    ("a band on a casing", job(waist_finish="casing", band="below"), "garments.trousers.choices.band", "no band", "band"),
     ("a choice out of range", job(hem=40), "garments.trousers.choices.hem", "too much", "to 5 in"),
     ("a waist far over the hip", job({"waist": 60}), "measurements.waist", "far over", "gathered waist"),
     ("cloth that cannot be", job(cloth={"width": 4}), "cloth.width", "cannot be", "selvedge to selvedge"),
@@ -137,5 +139,5 @@ def test_on_open_cloth_no_call_speaks_of_a_fold(capsys, tmp_path):
     assert marks[0]["from"] == "the selvedge"
     assert not [mark["say"] for mark in marks if "fold" in mark["say"] + mark["from"]]
     _, out = run(capsys, tmp_path, job(), "--json")
-    depth = next(mark for mark in json.loads(out.out)["marks"] if mark["code"] == "band_depth")
+    depth = next(mark for mark in json.loads(out.out)["marks"] if mark["code"] == "strip_depth")
     assert (depth["from"], depth["shown"]) == ("the fold", "2 in")

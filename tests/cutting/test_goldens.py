@@ -11,7 +11,8 @@ import pytest
 
 from cutting.formats.plan_v1 import to_model
 from cutting.geometry import area
-from tests.jobs import planned
+from cutting.methods import METHODS
+from tests.jobs import FIVE, of_body, planned
 
 FOLDER = Path(__file__).parents[1] / "goldens"
 CASES = {
@@ -36,13 +37,44 @@ def summary(made):
     }
 
 
+def kept(name, found):
+    """What was found right under that name; written anew where that is asked for."""
+    path = FOLDER / f"{name}.json"
+    if os.environ.get("PLAVET_REMAKE_GOLDENS"):
+        rows = ",\n".join(f"{json.dumps(key)}: {json.dumps(part)}" for key, part in found.items())
+        path.write_text(f"{{\n{rows}\n}}\n")
+    return json.loads(path.read_text())
+
+
+@pytest.mark.parametrize("method", METHODS)
+def test_every_method_draws_five_bodies_as_it_was_found_right(method):
+    style = "palazzo" if "palazzo" in METHODS[method].styles else METHODS[method].styles[-1]
+    style = "straight-trousers" if "straight-trousers" in METHODS[method].styles else style
+    found = {name: drawing(of_body(name, method, style)) for name in FIVE}
+    wanted = kept(f"method-{method}", json.loads(json.dumps(found)))
+    for name, points in wanted.items():
+        assert found[name].keys() == points.keys()
+        for key, value in points.items():
+            assert found[name][key] == pytest.approx(value, abs=0.05), f"{name} {key}"
+
+
+def drawing(made):
+    """Every named point, and the root of every piece's area."""
+    (garment,) = made.garments
+    points = {
+        f"{panel.name}.{key}": (round(p.across, 2), round(p.down, 2))
+        for panel in garment.panels.values()
+        for key, p in panel.points.items()
+    }
+    return points | {
+        piece.panel: [round(area(piece.net) ** 0.5, 2), round(area(piece.cut) ** 0.5, 2)] for piece in made.pieces
+    }
+
+
 @pytest.mark.parametrize("name", CASES)
 def test_draft_is_as_it_was_found_right(name):
     found = json.loads(json.dumps(summary(planned(cloth={"width": 60}, **CASES[name]))))
-    path = FOLDER / f"{name}.json"
-    if os.environ.get("PLAVET_REMAKE_GOLDENS"):
-        path.write_text(json.dumps(found, indent=0) + "\n")
-    wanted = json.loads(path.read_text())
+    wanted = kept(name, found)
     assert found["marks"] == wanted["marks"]
     for part in ("points", "numbers", "edges", "areas", "ledger"):
         assert found[part].keys() == wanted[part].keys()

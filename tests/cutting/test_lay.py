@@ -10,19 +10,18 @@ from hypothesis import strategies as st
 from shapely.geometry import Polygon, box
 
 from cutting.cloth import Cloth, fold_depth
-from cutting.garments import draft_lower
 from cutting.geometry import Point
 from cutting.lay import faults, items_for, rivals
 from cutting.lay.variants import CELL
 from cutting.pieces import Piece
 from cutting.yardage import yardage
 from tests.jobs import planned
-from tests.strategies import asks, bodies
+from tests.strategies import asks, bodies, served
 
 
 @given(bodies(), asks(), st.integers(36, 70), st.sampled_from(["lengthwise-centre", "open"]), st.booleans())
-def test_every_lay_is_valid_and_beats_the_habit(body, ask, inches, fold, one_way):
-    pieces = draft_lower("t", ask.style, "quarter-hip", body, ask).pieces(on_fold=fold != "open")
+def test_every_lay_is_valid_and_beats_the_habit(body, made, inches, fold, one_way):
+    pieces = served(body, made).pieces(on_fold=fold != "open")
     cloth = Cloth(width=inches * Fraction(254, 10), one_way=one_way)
     lays = rivals(items_for(pieces, fold, one_way), cloth, fold)
     if lays is None:
@@ -94,9 +93,9 @@ def test_cloth_to_buy_is_rounded_up_to_what_is_sold():
 
 
 @given(bodies(), asks(), st.booleans(), st.booleans())
-def test_the_profile_of_a_piece_is_its_reach_in_each_strip(body, ask, turned, mirrored):
+def test_the_profile_of_a_piece_is_its_reach_in_each_strip(body, made, turned, mirrored):
     """Against another library: the piece cut into strips 4 mm wide across the cloth."""
-    panel = draft_lower("t", ask.style, "quarter-hip", body, ask).pieces(on_fold=True)[1]
+    panel = served(body, made).pieces(on_fold=True)[1]
     items = items_for([panel], "lengthwise-centre", False)
     variant = next(v for v in items[0].variants if (v.turned, v.mirrored) == (turned, mirrored))
     whole = Polygon(variant.polygon)

@@ -1,9 +1,11 @@
 """A real Chromium against a live server; any breach of the content policy, error or foreign request fails."""
 
 import os
+import time
 from collections.abc import Iterator
 
 import pytest
+from django.db import connection
 from playwright.sync_api import Browser, Page, sync_playwright
 
 from demo import people
@@ -48,7 +50,22 @@ def page(browser: Browser, live_server, transactional_db, complaints: list[str])
     page.on("request", lambda r: complaints.append(r.url) if not r.url.startswith((live_server.url, "data:")) else None)
     yield page
     context.close()
+    wait_until_idle()
     assert complaints == []
+
+
+def wait_until_idle() -> None:
+    """The server goes on with what a closed page had asked for; its tables are emptied only when that has ended."""
+    busy = (
+        "SELECT count(*) FROM pg_stat_activity"
+        " WHERE datname = current_database() AND pid <> pg_backend_pid() AND state <> 'idle'"
+    )
+    for _ in range(200):
+        with connection.cursor() as cursor:
+            cursor.execute(busy)
+            if cursor.fetchone()[0] == 0:
+                return
+        time.sleep(0.05)
 
 
 @pytest.fixture

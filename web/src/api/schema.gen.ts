@@ -1262,6 +1262,8 @@ export interface components {
             length_mm: number | null;
             /** Name */
             name: string;
+            /** Width Mm */
+            width_mm?: number | null;
         };
         /** NumberOut */
         NumberOut: {
@@ -1351,6 +1353,16 @@ export interface components {
             edges: components["schemas"]["EdgeOut"][];
             /** Garment */
             garment: string;
+            /**
+             * Lines
+             * @default {}
+             */
+            lines: {
+                [key: string]: [
+                    number,
+                    number
+                ][];
+            };
             /** Name */
             name: string;
             /** Net */
@@ -1427,6 +1439,16 @@ export interface components {
             interfacing: boolean;
             /** Layers */
             layers: number;
+            /**
+             * Lines
+             * @default {}
+             */
+            lines: {
+                [key: string]: [
+                    number,
+                    number
+                ][];
+            };
             /** Net */
             net: [
                 number,
@@ -1481,7 +1503,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.2.0
+             * @default 0.3.0
              */
             core: string;
             /** Findings */

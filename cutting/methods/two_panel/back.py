@@ -1,4 +1,4 @@
-"""Quarter hip, back panel: laid out from the cut front by known additions.
+"""The back panel: laid out from the cut front by known additions.
 
 The centre line comes first, widths are laid from it towards the side, and two seams are closed: the side top is
 swung until the side seam equals the front's, the crotch point drops until the inner leg does.
@@ -10,14 +10,15 @@ from cutting.body import Body
 from cutting.drafting import Draft, Place
 from cutting.errors import refuse
 from cutting.geometry import Line, Path, Point, Segment, bisect, hermite, unit
-from cutting.lengths import Length, found, inch, mm
+from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods.ask import Ask
-from cutting.methods.quarter_hip.curves import crotch, inner_leg, side_above, side_below
-from cutting.methods.quarter_hip.front import mark_curve, mark_darts
-from cutting.methods.quarter_hip.sums import BACK_WIDER, Sums
+from cutting.methods.sums import Sums
+from cutting.methods.two_panel.curves import crotch, inner_leg, side_above, side_below
+from cutting.methods.two_panel.front import mark_curve, mark_darts, waist_edge
 
-DIAGONAL = inch(1.75)
 MOST_DROP = 25.4
+LOWEST_SIDE, FURTHEST_SIDE = 50.8, 76.2
+"""The back's side top lies no lower under the waist line, nor further out than the hip: nobody could wear it."""
 FRONT_TOP = ("front.waist", "front.crotch")
 
 
@@ -28,10 +29,13 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     crotch_down, hip_down = at["C"].down, at["H"].down
     d.lengths.update(seam_down=front.lengths["seam_down"])
     for name in ("O", "C", "H", "K", "L"):
-        d.points[name] = at[name]
+        if name in at:
+            d.points[name] = at[name]
 
     d.stage = "tip"
     corner = d.put("C1", at["C1"], "centre_on_crotch_line")
+    if ask.centre_base.size:
+        corner = d.mark("C1", corner.back(ask.centre_base), "centre_base", "crotch_line", "front.centre", "centre")
     front_tip = Place(at["X"], "front_crotch_point")
     leg = _Leg(ask, sums, front)
     drop, widen = _close_inner_leg(leg, at["X"].plus(Point(1, 0), sums.tip.mm), front.edges["inner_leg"].path.length, d)
@@ -55,8 +59,8 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     d.stage = "widths"
     line = unit(corner.point.minus(top.point))
     cb_hip = top.point.plus(line, (hip_down - top.point.down) / line.down)
-    hip = d.mark("H1", Place(cb_hip, "centre_line").back(sums.back_quarter), "hip_width", "hip_line", "centre", "side")
-    foot = d.mark("C2", corner.back(sums.back_quarter), "crotch_line_width", "crotch_line", "centre", "side")
+    hip = d.mark("H1", Place(cb_hip, "centre_line").back(sums.back_hip), "hip_width", "hip_line", "centre", "side")
+    foot = d.mark("C2", corner.back(sums.back_hip), "crotch_line_width", "crotch_line", "centre", "side")
 
     upwards = unit(hip.point.minus(foot.point))
     # The side turns at the crotch line by the mean of what comes before and after it.
@@ -64,9 +68,11 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     to_foot = hermite(hip.point, unit(foot.point.minus(hip.point)), foot.point, turn)
     below = [to_foot, *side_below(foot.point, turn, leg.side)]
     wanted = front.edges["side"].path.length - Path(tuple(below)).length
-    width = sums.waist_quarter + sums.back_darts.all
+    width = sums.back_waist
     side_top = _close_side(top.point, hip.point, upwards, width.mm, wanted)
     raised = seam - side_top.down
+    if raised < -LOWEST_SIDE or side_top.across < hip.point.across - FURTHEST_SIDE - ask.back_waist_extra.mm:
+        raise refuse("waist.too_large", "measurements.waist", waist=sums.waist_girth, hip=body.hip)
     d.stage = "waist"
     if abs(raised) > 0.2:
         height = Place(Point(side_top.across, seam), "waist_line")
@@ -77,39 +83,45 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     e = tip.point.across - corner.point.across
     gap = min(max(crotch_down - hip_down, 1.1 * e), 0.6 * (sums.crotch_depth - sums.top).mm)
     curve = crotch(
-        top.point, corner.point, corner.point, gap, tip.point, Point(leaving.down, -leaving.across), DIAGONAL.mm
+        top.point,
+        corner.point,
+        corner.point,
+        gap,
+        tip.point,
+        Point(leaving.down, -leaving.across),
+        ask.back_diagonal.mm,
     )
-    mark_curve(d, corner, curve, DIAGONAL)
+    mark_curve(d, corner, curve, ask.back_diagonal)
     mark_darts(d, ask, sums.back_darts, top, side, inch(5), body)
     _mark_leg(d, front, leg, widen)
 
-    d.edge("waist", [Line(side.point, top.point)], ask.allowances.waist)
+    waist_edge(d, ask, side.point, top.point)
     d.edge("crotch", curve.segments, ask.allowances.centre)
     hem_in = leg.hem_in(widen)
     lower: list[Segment] = [Line(leg.anchor(widen), hem_in)] if leg.anchor(widen) != hem_in else []
     d.edge("inner_leg", [*thigh_part, *lower], ask.allowances.inner_leg)
-    d.edge("hem", [Line(hem_in, leg.side[-1])], ask.hem, turned=True)
+    d.edge("hem", [Line(hem_in, leg.side[-1])], ask.hem_turn, turned=ask.hem_folds)
     above = side_above(hip.point, side.point, upwards)
     d.edge("side", [*(part.back for part in reversed(below)), above], ask.allowances.side)
     d.lengths.update(
-        diagonal=found(curve.diagonal, "diagonal") if curve.wanted_was_moved else DIAGONAL,
+        diagonal=found(curve.diagonal, "diagonal") if curve.wanted_was_moved else ask.back_diagonal,
         tip_drop=found(drop, "tip_drop"), side_raise=found(raised, "side_equal"),
         hem_widened=found(widen, "hem_widened"),
     )  # fmt: skip
 
 
 class _Leg:
-    """The back's leg: the front's, wider by BACK_WIDER shared about the crease; or the front's moved with the tip."""
+    """The back's leg: the front's, wider by `back_wider` shared about the crease; or the front's moved with the tip."""
 
     def __init__(self, ask: Ask, sums: Sums, front: Draft):
-        self.shared = sums.hem_round is not None
-        self.add = (BACK_WIDER / 2).mm if self.shared else sums.tip.mm
+        self.shared, self.wider = sums.hem_round is not None, named(ask.back_wider, "back_wider")
+        self.add = (ask.back_wider / 2).mm if self.shared else sums.tip.mm
         inner = front.edges["inner_leg"].path.segments
         self.front_in, self.front_hem_in = inner[1].end, inner[-1].end
         front_side = front.edges["side"].path.segments
         knee = [front_side[0].end] if sums.knee_round is not None else []
         hem = front_side[0].start
-        shift = -(BACK_WIDER / 2).mm if self.shared else sums.quarter.mm - sums.back_quarter.mm
+        shift = -(ask.back_wider / 2).mm if self.shared else sums.front_hip.mm - sums.back_hip.mm
         self.side = [Point(p.across + shift, p.down) for p in [*knee, hem]]
         self.onward = unit(self.front_hem_in.minus(self.front_in))
         if self.front_in == self.front_hem_in:
@@ -165,7 +177,7 @@ def _close_side(top: Point, hip: Point, upwards: Point, width: float, wanted: fl
 def _mark_leg(d: Draft, front: Draft, leg: _Leg, widen: float) -> None:
     """The leg by what it adds to the front's edges."""
     d.stage = "leg"
-    add: Length = BACK_WIDER / 2 if leg.shared else found(leg.add, "moves_with_tip")
+    add: Length = leg.wider / 2 if leg.shared else found(leg.add, "moves_with_tip")
     inner = add + found(widen, "hem_widened") if widen > 0.2 else add
     names = [name for name in ("T", "K", "L") if f"{name}1" in front.points]
     words = {"T": "thigh", "K": "knee", "L": "hem"}
@@ -175,10 +187,10 @@ def _mark_leg(d: Draft, front: Draft, leg: _Leg, widen: float) -> None:
         d.mark(f"{name}1", start.out(inner), f"{what}_inner", f"{what}_line", "front.inner_leg", "inner_leg")
         if f"{name}2" in front.points:
             side = Place(front.points[f"{name}2"], f"front_{what}_side")
-            d.mark(f"{name}2", side.back(BACK_WIDER / 2), f"{what}_side", f"{what}_line", "front.side", "side")
+            d.mark(f"{name}2", side.back(leg.wider / 2), f"{what}_side", f"{what}_line", "front.side", "side")
         elif what == "hem":
-            guide = Place(Point(0, front.points["L"].down), "guide_line")
-            size = found(-leg.side[-1].across, "back_ease")
+            side = Place(front.edges["side"].path.start, "front_hem_side")
+            size = found(side.point.across - leg.side[-1].across, "back_ease")
             if size.mm > 0.2:
-                d.mark("L2", guide.back(size), "hem_side", "hem_line", "front.side", "side")
+                d.mark("L2", side.back(size), "hem_side", "hem_line", "front.side", "side")
     d.lengths.setdefault("dart_place", mm(0))

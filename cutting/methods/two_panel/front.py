@@ -1,4 +1,4 @@
-"""Quarter hip, front panel: from the guide line (side) towards the crotch; one line, one chalk mark."""
+"""The front panel: from the guide line (side) towards the crotch; one line, one chalk mark."""
 
 from math import sqrt
 
@@ -7,55 +7,65 @@ from cutting.drafting import Dart, Draft, Place
 from cutting.geometry import Line, Point, Segment, unit
 from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods.ask import Ask
-from cutting.methods.quarter_hip.curves import Crotch, crotch, inner_leg, side_above, side_below
-from cutting.methods.quarter_hip.sums import BACK_WIDER, Darts, Sums, most
+from cutting.methods.darts import Darts
+from cutting.methods.share import most
+from cutting.methods.styles import STYLES
+from cutting.methods.sums import Sums
+from cutting.methods.two_panel.curves import Crotch, crotch, inner_leg, passing, side_above, side_below
 
 DOWN, UP = Point(0, 1), Point(0, -1)
-DIAGONAL = inch(1.25)
 STAGES = ("lines", "widths", "crotch", "waist", "darts", "side", "leg")
 """The order of the table."""
 
 
 def front(body: Body, ask: Ask, sums: Sums, d: Draft) -> None:
     """Draw the front. Lengths in mm, net; raises CuttingError where a sum cannot be laid out."""
-    d.lengths.update(seam_down=mm(0) if ask.band == "below" else ask.band_depth)
+    d.lengths.update(seam_down=ask.band_depth if ask.band == "inside" else mm(0))
     o = d.start("O", Point(0, 0), "top")
     crotch_line, hip_line, knee_line, hem_line = lines_across(sums, ask, d, o)
 
     d.stage = "widths"
-    d.mark("H1", hip_line.out(sums.quarter), "hip_width", "hip_line", "guide", "centre")
-    corner = d.mark("C1", crotch_line.out(sums.quarter), "centre_on_crotch_line", "crotch_line", "guide", "centre")
+    d.mark("H1", hip_line.out(sums.front_hip), "hip_width", "hip_line", "guide", "centre")
+    corner = d.mark("C1", crotch_line.out(sums.front_hip), "centre_on_crotch_line", "crotch_line", "guide", "centre")
     tip = d.mark("X", crotch_line.out(sums.crotch_width), "crotch_point", "crotch_line", "guide", "inner_leg")
 
     top, side_top = _waist(body, ask, sums, d, corner)
 
     crease = crotch_line.out(sums.crotch_width / 2)
+    d.put("M", crease.point)
     leg = _leg(body, ask, sums, tip.point, crease, knee_line, hem_line)
-    thigh_part, leaving = inner_leg(tip.point, leg.anchor, unit(leg.hem_in.minus(leg.anchor)))
-    gap = min(
-        max(sums.crotch_depth.mm - sums.hip_depth.mm, 1.5 * sums.extension.mm), 0.6 * (sums.crotch_depth - sums.top).mm
-    )
+    thigh_part, leaving = inner_leg(tip.point, leg.anchor, leg.onward)
+    arriving = Point(leaving.down, -leaving.across)
+    highest = 0.6 * (sums.crotch_depth - sums.top).mm
+    gap = min(max(sums.crotch_depth.mm - sums.hip_depth.mm, 1.5 * sums.extension.mm), highest)
     base = Point(corner.point.across, hip_line.point.down)
-    curve = crotch(top.point, base, corner.point, gap, tip.point, Point(leaving.down, -leaving.across), DIAGONAL.mm)
-    mark_curve(d, corner, curve, DIAGONAL)
+    wanted = ask.front_diagonal
+
+    def curve_from(height: float) -> Crotch:
+        return crotch(top.point, base, corner.point, height, tip.point, arriving, wanted.mm)
+
+    if ask.curve_outside.size:
+        gap = passing(curve_from, base, ask.curve_outside.mm, gap, highest)
+    curve = curve_from(gap)
+    mark_curve(d, corner, curve, wanted)
     mark_darts(d, ask, sums.front_darts, top, side_top, inch(4), body)
     _mark_side(d, hip_line, side_top)
     _mark_leg(d, leg, crease, knee_line, hem_line)
 
     hip, foot = hip_line.point, crotch_line.point
     below = [Line(hip, foot), *side_below(foot, DOWN, leg.side)]
-    d.edge("waist", [Line(side_top.point, top.point)], ask.allowances.waist)
+    waist_edge(d, ask, side_top.point, top.point)
     d.edge("crotch", curve.segments, ask.allowances.centre)
     lower: list[Segment] = [Line(leg.anchor, leg.hem_in)] if leg.anchor != leg.hem_in else []
     d.edge("inner_leg", [*thigh_part, *lower], ask.allowances.inner_leg)
-    d.edge("hem", [Line(leg.hem_in, leg.hem_side)], ask.hem, turned=True)
+    d.edge("hem", [Line(leg.hem_in, leg.hem_side)], ask.hem_turn, turned=ask.hem_folds)
     above = side_above(hip, side_top.point, UP)
     d.edge("side", [*(part.back for part in reversed(below)), above], ask.allowances.side)
     d.steps.sort(key=lambda step: STAGES.index(step.stage))
-    d.lengths.update(diagonal=found(curve.diagonal, "diagonal") if curve.wanted_was_moved else DIAGONAL)
+    d.lengths.update(diagonal=found(curve.diagonal, "diagonal") if curve.wanted_was_moved else wanted)
 
 
-def lines_across(sums: Sums, ask: Ask, d: Draft, o: Place) -> tuple[Place, Place, Place, Place]:
+def lines_across(sums: Sums, ask: Ask, d: Draft, o: Place) -> tuple[Place, Place, Place | None, Place]:
     """The level lines, each marked twice at the table so that they come out parallel."""
     d.stage = "lines"
 
@@ -64,7 +74,9 @@ def lines_across(sums: Sums, ask: Ask, d: Draft, o: Place) -> tuple[Place, Place
 
     crotch_line = d.mark("C", o.down(level(sums.crotch_depth)), "crotch_line", "guide_line", "top")
     hip_line = d.mark("H", o.down(level(sums.hip_depth)), "hip_line", "guide_line", "top")
-    knee_line = d.mark("K", o.down(level(sums.knee_depth)), "knee_line", "guide_line", "top")
+    knee_line = None
+    if STYLES[ask.style].leg != "short":
+        knee_line = d.mark("K", o.down(level(sums.knee_depth)), "knee_line", "guide_line", "top")
     hem_line = d.mark("L", o.down(level(sums.length)), "hem_line", "guide_line", "top", "hem")
     return crotch_line, hip_line, knee_line, hem_line
 
@@ -80,7 +92,7 @@ def _waist(body: Body, ask: Ask, sums: Sums, d: Draft, corner: Place) -> tuple[P
     if sums.drop.mm > 0:
         top = d.mark("F2", top.down(sums.drop), "centre_drop", "centre_line", waits="until_back_traced")
     d.put("CF", top.point, "centre_top")
-    width = sums.waist_quarter + sums.front_darts.all
+    width = sums.front_waist
     rise = sums.drop.mm + ask.side_raise.mm
     run = sqrt(max(0.0, width.mm**2 - rise**2))
     side_point = Point(top.point.across - run, seam - ask.side_raise.mm)
@@ -91,39 +103,63 @@ def _waist(body: Body, ask: Ask, sums: Sums, d: Draft, corner: Place) -> tuple[P
 
 
 class Leg:
-    """Where the leg's edges go: the point the inner leg aims for, then the hem's two ends, and the side's points."""
+    """Where the leg's edges go: the point the inner leg aims for, then the hem's two ends, and the side's points.
 
-    def __init__(self, anchor: Point, hem_in: Point, side: list[Point], marks: list[tuple[str, str, Length, str]]):
+    `onward` is the direction in which the inner leg passes its anchor.
+    """
+
+    def __init__(
+        self,
+        anchor: Point,
+        hem_in: Point,
+        side: list[Point],
+        marks: list[tuple[str, str, Length, str]],
+        onward: Point | None = None,
+    ):
         self.anchor, self.hem_in, self.side, self.marks = anchor, hem_in, side, marks
+        self.onward = onward or unit(hem_in.minus(anchor))
 
     @property
     def hem_side(self) -> Point:
         return self.side[-1]
 
 
-def _leg(body: Body, ask: Ask, sums: Sums, tip: Point, crease: Place, knee: Place, hem: Place) -> Leg:
-    """The front's leg: shared equally about the crease, or straight down from the thigh line."""
-    middle = crease.point.across
-    if sums.knee_round is not None and sums.hem_round is not None:
-        half_knee, half_hem = (sums.knee_round - BACK_WIDER) / 4, (sums.hem_round - BACK_WIDER) / 4
-        return Leg(
-            Point(middle + half_knee.mm, knee.point.down),
-            Point(middle + half_hem.mm, hem.point.down),
-            [Point(middle - half_knee.mm, knee.point.down), Point(middle - half_hem.mm, hem.point.down)],
-            [("knee", "crease", half_knee, "K"), ("hem", "crease", half_hem, "L")],
-        )
+def _leg(body: Body, ask: Ask, sums: Sums, tip: Point, crease: Place, knee: Place | None, hem: Place) -> Leg:
+    """The front's leg: shared equally about the crease, straight down from the thigh line, or from the crotch point."""
+    middle, low = crease.point.across, hem.point.down
+    kind = STYLES[ask.style].leg
     if sums.hem_round is not None:
-        half = (sums.hem_round - BACK_WIDER) / 4
-        hem_in, hem_side = Point(middle + half.mm, hem.point.down), Point(middle - half.mm, hem.point.down)
-        return Leg(hem_in, hem_in, [hem_side], [("hem", "crease", half, "L")])
+        half_hem = (sums.hem_round - named(ask.back_wider, "back_wider")) / 4
+        hem_in, hem_side = Point(middle + half_hem.mm, low), Point(middle - half_hem.mm, low)
+        hem_mark = ("hem", "crease", half_hem, "L")
+        if sums.knee_round is None or knee is None:
+            onward = unit(hem_in.minus(tip)) if kind == "short" else None
+            return Leg(hem_in, hem_in, [hem_side], [hem_mark], onward)
+        half_knee = (sums.knee_round - named(ask.back_wider, "back_wider")) / 4
+        anchor, outer = (Point(middle + sign * half_knee.mm, knee.point.down) for sign in (1, -1))
+        return Leg(anchor, hem_in, [outer, hem_side], [("knee", "crease", half_knee, "K"), hem_mark])
+    if kind in ("short", "wide"):
+        line = sums.crotch_width - inch(1)
+        side_in = inch(1) if kind == "wide" else mm(0)
+        hem_in = Point(line.mm, low)
+        marks = [("hem", "guide_line", line, "L")]
+        if kind == "wide":
+            marks.append(("hem_in", "guide_line", side_in, "N"))
+        return Leg(hem_in, hem_in, [Point(side_in.mm, low)], marks, unit(hem_in.minus(tip)))
     line = most((body.thigh + named(ask.thigh_ease, "thigh_ease")) / 2, sums.crotch_width - inch(1))
     if line.mm > tip.across:
         line = sums.crotch_width
     thigh_down = tip.down + inch(2).mm
     return Leg(
-        Point(line.mm, thigh_down), Point(line.mm, hem.point.down), [Point(0, hem.point.down)],
+        Point(line.mm, thigh_down), Point(line.mm, low), [Point(0, low)],
         [("thigh", "guide_line", line, "T"), ("hem", "guide_line", line, "L")],
     )  # fmt: skip
+
+
+def waist_edge(d: Draft, ask: Ask, side_top: Point, centre_top: Point) -> None:
+    """The waist seam; where a casing or heading is cut on, it is turned down along the waist line."""
+    turn = ask.waist_turn
+    d.edge("waist", [Line(side_top, centre_top)], turn or ask.allowances.waist, turned=ask.waist_folds)
 
 
 def mark_curve(d: Draft, corner: Place, curve: Crotch, wanted: Length) -> None:
@@ -149,6 +185,10 @@ def mark_darts(d: Draft, ask: Ask, darts: Darts, top: Place, side_top: Place, de
         places = [inch(4)]
     elif ask.dart_place == "bust-span":
         places = [body.bust_span / 2]
+    elif ask.dart_place == "crease":
+        line = unit(side_top.point.minus(top.point))
+        reach = (d.points["M"].across - top.point.across) / line.across if d.panel == "front" else width.mm / 2
+        places = [found(min(max(reach, 0.3 * width.mm), 0.7 * width.mm), "to_the_crease")]
     else:
         places = [width / 2]
     if darts.count == 2:
@@ -158,6 +198,9 @@ def mark_darts(d: Draft, ask: Ask, darts: Darts, top: Place, side_top: Place, de
     depth: Length = ask.dart_length if ask.dart_length is not None else deep
     if depth.mm > deepest.mm:
         depth = deepest
+    if ask.yoke is not None and d.panel == "back":  # the whole dart lies in the yoke's seam
+        share = places[0].mm / width.mm
+        depth = found(ask.yoke.mm * (1 - share / 2), "to_the_yoke")
     half = darts.intake / 2
     inward = Point(along.down, -along.across)
     for number, place in enumerate(places, 1):
@@ -179,15 +222,21 @@ def _mark_side(d: Draft, hip: Place, side_top: Place) -> None:
         d.mark("S", start.to(middle, "side_curve"), "side_middle", "level", "guide", "side")
 
 
-def _mark_leg(d: Draft, leg: Leg, crease: Place, knee: Place, hem: Place) -> None:
+def _mark_leg(d: Draft, leg: Leg, crease: Place, knee: Place | None, hem: Place) -> None:
     d.stage = "leg"
     d.mark("M", crease, "crease", "crotch_line", "guide")
     for what, datum, size, name in leg.marks:
-        down = {"knee": knee.point.down, "hem": hem.point.down, "thigh": leg.anchor.down}[what]
+        down = leg.anchor.down if what == "thigh" else hem.point.down
+        if what == "knee" and knee is not None:
+            down = knee.point.down
+        line = "hem_line" if what == "hem_in" else f"{what}_line"
         if datum == "crease":
             start = Place(Point(crease.point.across, down), "crease")
-            d.mark(f"{name}1", start.out(size), f"{what}_inner", f"{what}_line", closes="inner_leg")
-            d.mark(f"{name}2", start.back(size), f"{what}_side", f"{what}_line", closes="side")
+            d.mark(f"{name}1", start.out(size), f"{what}_inner", line, closes="inner_leg")
+            d.mark(f"{name}2", start.back(size), f"{what}_side", line, closes="side")
+        elif what == "hem_in":
+            d.mark(f"{name}1", Place(Point(0, down), "guide_line").out(size), what, line, "guide", "side")
         else:
-            start = Place(Point(0, down), "guide_line")
-            d.mark(f"{name}1", start.out(size), f"{what}_width", f"{what}_line", "guide", "inner_leg")
+            d.mark(
+                f"{name}1", Place(Point(0, down), "guide_line").out(size), f"{what}_width", line, "guide", "inner_leg"
+            )

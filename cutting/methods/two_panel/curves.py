@@ -1,5 +1,6 @@
 """The curves both panels are made of."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from math import atan2, cos, hypot, radians, sin, sqrt
 
@@ -80,6 +81,18 @@ def crotch(top: Point, base: Point, corner: Point, gap: float, tip: Point, arriv
         fill = 0.15 if abs(miss(0.15)) < abs(miss(0.95)) else 0.95
     shape = curve(fill)
     return Crotch([*segments, shape], leaves, diagonal(shape, corner), abs(used - wanted) > 0.05)
+
+
+def passing(curve_from: Callable[[float], Crotch], base: Point, by: float, low: float, high: float) -> float:
+    """How high the curve must start so that it lies `by` mm outside the centre line at the hip line, within limits."""
+
+    def miss(height: float) -> float:
+        curve = curve_from(height).segments[-1]
+        t = bisect(lambda share: curve.at(share).down - base.down, 0.0, 1.0)
+        return (curve.at(t).across - base.across if t is not None else 0.0) - by
+
+    found = bisect(miss, low, high) if high > low else None
+    return found if found is not None else max(low, high)
 
 
 def diagonal(curve: Cubic, corner: Point) -> float:

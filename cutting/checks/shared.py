@@ -1,0 +1,98 @@
+"""What every lower garment is held to: bands, the opening, the thigh, the allowances; and levels across an outline."""
+
+from cutting.checks.check import Check
+from cutting.garments import Garment
+from cutting.geometry import Line, Point, crossings
+from cutting.pieces import Panel
+
+GIRTH, SEAM, BAND = 1.0, 0.5, 1.0
+STRETCHED = 6.0
+"""The back's inner leg may be this much shorter than the front's, to be stretched on."""
+THIGH_LEAST = 25.4
+BAND_SEAM = 12.7
+
+
+def bands(garment: Garment, flat: float, waist: float) -> list[Check]:
+    """What is sewn to the legs' tops is as long as they are; each band folds to the depth asked for."""
+    panels, where, ask = garment.panels, garment.id, garment.ask
+    checks: list[Check] = []
+    for name, leg in (("front-band", "front"), ("back-band", "back"), ("yoke", "back")):
+        if name in panels and "lower" in panels[name].edges:
+            # The lower edge of what was cut off a leg; a yoke is the leg of a band above it.
+            under = panels["yoke"] if (name, "yoke" in panels) == ("back-band", True) else panels[leg]
+            one = closed(under)
+            other = panels[name].edges["lower"].path.length
+            checks.append(Check("seam.strip", f"{where}.{name}", one, other, SEAM, abs(one - other) <= SEAM))
+    strips = [part for part in garment.parts if part.panel.name.endswith("band") and "cut_depth" in part.panel.lengths]
+    if not strips:
+        return checks
+    wanted = waist if ask.waist_finish == "straight-band" else flat
+    lengths = [
+        part.count * (panels[part.panel.name].edges["waist"].path.length - part.panel.lengths["overlap"].mm)
+        for part in strips
+    ]
+    checks.append(Check("band.waist", where, wanted, sum(lengths), BAND, abs(wanted - sum(lengths)) <= BAND))
+    for part in strips:
+        xs = [point.across for point in panels[part.panel.name].cut]
+        folded = (max(xs) - min(xs) - 2 * BAND_SEAM) / 2
+        asked = ask.band_depth.mm
+        checks.append(Check("band.depth", where, asked, folded, SEAM, abs(asked - folded) <= SEAM))
+    return checks
+
+
+def closed(panel: Panel) -> float:
+    """A panel's waist seam with its darts closed, in mm."""
+    return panel.edges["waist"].path.length - sum(Line(d.near, d.far).length for d in panel.darts)
+
+
+def opening(garment: Garment, flat: float, waist: float) -> list[Check]:
+    """Where nothing opens, the waist with its elastic let out, and the cloth's own stretch, passes the hip."""
+    if garment.ask.closure != "none":
+        return []
+    round_ = waist if garment.ask.waist_finish == "straight-band" else flat
+    round_ *= 1 + float(garment.ask.stretch) / 100
+    hip = garment.body.hip.mm
+    return [Check("waist.opening", garment.id, hip, round_, GIRTH, round_ >= hip - GIRTH)]
+
+
+def level(polyline: list[Point], down: float) -> list[tuple[float, float]]:
+    """Where a level line meets a polyline: across, and what one mm of allowance measures along the level there."""
+    return [
+        (hit.at, 1 / max(0.2, abs(hit.direction.down)))
+        for hit in crossings(polyline, Point(0, down), Point(1, 0), extend=True)
+    ]
+
+
+def thigh(where: str, thigh: float, round_: float) -> Check:
+    ease = round_ - thigh
+    weight = "stop" if ease < 0 else "warn"
+    good = ease >= THIGH_LEAST
+    return Check("thigh.ease", where, thigh, round_, THIGH_LEAST, good, weight)  # type: ignore[arg-type]  # a Weight
+
+
+def grown(where: str, garment: Garment) -> Check:
+    """Every edge's cut line lies its allowance outside the sewing line; the edge that is furthest off."""
+    given = garment.ask.allowances
+    asked = {
+        "side": given.side.mm, "crotch": given.centre.mm, "inner_leg": given.inner_leg.mm,
+        "hem": garment.ask.hem_turn.mm, "back_crotch": given.centre.mm, "back_inner_leg": given.inner_leg.mm,
+    }  # fmt: skip
+    rows: list[tuple[float, float, str]] = []
+    for name in garment.legs:
+        panel = garment.panels[name]
+        turn = garment.ask.waist_turn if garment.top(name) is panel else None
+        for key in panel.edges:
+            shares = (0.25, 0.75) if key == "waist" else (0.3, 0.5, 0.7)  # a waist may bend in its middle
+            wanted = (turn or given.waist).mm if key == "waist" else asked[key]
+            rows += [(wanted, outside(panel, key, share), f"{where}.{name}.{key}") for share in shares]
+    wanted, got, at = max(rows, key=lambda row: abs(row[0] - row[1]))
+    return Check("allowance.held", at, wanted, got, SEAM, abs(wanted - got) <= SEAM)
+
+
+def outside(panel: Panel, edge: str, share: float) -> float:
+    """From a point of the sewing line square out to the cut line, in mm."""
+    path = panel.edges[edge].path
+    point, direction = path.along(share * path.length)
+    ring = [*panel.cut, panel.cut[0]]
+    hits = [hit.at for hit in crossings(ring, point, direction.left)]
+    return min((at for at in hits if at > -1e-6), default=0.0)

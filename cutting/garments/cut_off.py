@@ -1,0 +1,144 @@
+"""A strip cut off the top of a panel, its darts closed: a shaped band, or the yoke of a back.
+
+What is left of a dart below the strip stays in the panel; where the dart ends inside the strip its legs are prolonged
+to the strip's lower edge, so that the whole dart lies in the seam.
+"""
+
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from math import atan2, cos, sin
+
+from cutting.drafting import Dart, Draft, Edge
+from cutting.errors import refuse
+from cutting.geometry import Line, Path, Point, Segment, distance, unit
+from cutting.lengths import Length, found, mm
+from cutting.methods import Ask
+from cutting.pieces import Panel, finish
+
+Motion = Callable[[Point], Point]
+
+
+@dataclass(frozen=True)
+class Cut:
+    """The panel that is left, and the strip with its darts closed."""
+
+    panel: Panel
+    strip: Panel
+
+
+def cut_off(
+    panel: Panel, name: str, at_side: float, at_centre: float, ask: Ask, depth: Length, whole_darts: bool = False
+) -> Cut:
+    """Cut a panel along the line from `at_side` mm down its side to `at_centre` mm down its centre, from the waist.
+
+    With `whole_darts` every dart ends on the line, so that none is left below. Raises CuttingError where the strip
+    reaches past the straight centre line.
+    """
+    side, centre = panel.edges["side"].path, panel.edges["crotch"].path
+    if at_centre > centre.segments[0].length - 6.0 or at_side > side.length - 25.4:
+        raise refuse("strip.too_deep", f"garment.choices.{'yoke' if name == 'yoke' else 'band_depth'}", depth=depth)
+    below, beside = side.split(side.length - at_side)
+    upper, lower = centre.split(at_centre)
+    start, end = beside.start, upper.end
+    darts = [_reaching(dart, start, end, whole_darts) for dart in panel.darts]
+    rests = [rest for dart in darts if (rest := _below(dart, start, end)) is not None]
+    bends = sorted((p for rest in rests for p in (rest.near, rest.far)), key=lambda p: distance(start, p))
+    left = replace(
+        panel,
+        edges={
+            "waist": Edge("waist", Path(tuple(_lines([start, *bends, end]))), ask.allowances.waist),
+            "crotch": replace(panel.edges["crotch"], path=lower),
+            "inner_leg": panel.edges["inner_leg"], "hem": panel.edges["hem"],
+            "side": replace(panel.edges["side"], path=below),
+        },
+        darts=tuple(rests),
+        notches=tuple(n for n in panel.notches if n.code != "dart"),
+    )  # fmt: skip
+    return Cut(left, _strip(panel, name, (beside, upper), darts, ask, depth))
+
+
+def _reaching(dart: Dart, start: Point, end: Point, whole: bool) -> Dart:
+    """The dart, its point moved down on to the line where it ends above it."""
+    middle = dart.near.towards(dart.far, 0.5)
+    axis = unit(dart.tip.minus(middle))
+    out = unit(end.minus(start)).left
+    reach = start.minus(middle).dot(out) / axis.dot(out)
+    if not whole and reach <= distance(middle, dart.tip):
+        return dart
+    return replace(dart, tip=middle.plus(axis, reach), length=found(reach, "dart_to_the_edge"))
+
+
+def _legs_at(dart: Dart, start: Point, end: Point) -> tuple[Point, Point]:
+    """Where the line crosses the dart: as far from its point on both legs, so that they meet when sewn."""
+    out = unit(end.minus(start)).left
+    under = dart.tip.minus(start).dot(out)
+    reach = [distance(leg, dart.tip) * -under / (leg.minus(start).dot(out) - under) for leg in (dart.near, dart.far)]
+    middle = max(0.0, sum(reach) / 2)
+    near, far = (dart.tip.plus(unit(leg.minus(dart.tip)), middle) for leg in (dart.near, dart.far))
+    return near, far
+
+
+def _below(dart: Dart, start: Point, end: Point) -> Dart | None:
+    near, far = _legs_at(dart, start, end)
+    if distance(near, far) < 0.5:
+        return None
+    middle = near.towards(far, 0.5)
+    return Dart(
+        near, far, dart.tip, found(distance(near, far), "dart_left"), found(distance(middle, dart.tip), "dart_left")
+    )
+
+
+def _strip(panel: Panel, name: str, ends: tuple[Path, Path], darts: list[Dart], ask: Ask, depth: Length) -> Panel:
+    beside, upper = ends
+    start, end = beside.start, upper.end
+    top, low = [upper.start], [end]
+    move: Motion = _still
+    for dart in sorted(darts, key=lambda one: distance(one.near, upper.start)):
+        tops = [dart.near, dart.far]
+        lows = _legs_at(dart, start, end)
+        top.append(move(tops[0]))
+        low.append(move(lows[0]))
+        move = _then(move, _closing(dart))
+        for points, joined in ((top, move(tops[1])), (low, move(lows[1]))):
+            if distance(points[-1], joined) > 1e-6:
+                points.append(joined)
+    side = beside.mapped(move)
+    top.append(side.end)
+    low.append(side.start)
+    given = ask.allowances
+    d = Draft(name)
+    d.stage = name
+    trace = d.start("O", upper.start, "strip_top")
+    d.mark("B1", trace.to(end, "band_line"), "strip_centre", "centre_line")
+    whole = panel.edges["waist"]
+    d.edge("waist", _lines(top[::-1]), whole.allowance, whole.turned if len(top) == 2 else 0)
+    d.edge("centre", list(upper.segments), given.centre)
+    d.edge("lower", _lines(low), given.waist)
+    d.edge("side", list(side.segments), given.side)
+    d.lengths.update(seam_down=mm(0), round=found(Path(tuple(_lines(top))).length, ""), overlap=mm(0), depth=depth)
+    return finish(panel.garment, d)
+
+
+def _lines(points: list[Point]) -> list[Segment]:
+    return [Line(a, b) for a, b in zip(points, points[1:], strict=False)]
+
+
+def _still(point: Point) -> Point:
+    return point
+
+
+def _closing(dart: Dart) -> Motion:
+    """Turns what lies beyond a dart about its point until the far leg lies on the near one."""
+    near, far = dart.near.minus(dart.tip), dart.far.minus(dart.tip)
+    angle = atan2(far.cross(near), far.dot(near))
+    c, s = cos(angle), sin(angle)
+
+    def move(point: Point) -> Point:
+        away = point.minus(dart.tip)
+        return dart.tip.plus(Point(c * away.across - s * away.down, s * away.across + c * away.down))
+
+    return move
+
+
+def _then(after: Motion, first: Motion) -> Motion:
+    return lambda point: after(first(point))

@@ -1,0 +1,268 @@
+"""Pockets: their openings on the panels, and every piece they are made of.
+
+All sizes are common practice, no source: a bag 12 deep and 7 wide, an opening of 6 1/2 in the side seam, a curved one 3
+wide and 5 deep, a patch 5 by 5.
+"""
+
+from dataclasses import dataclass
+
+from cutting.drafting import Draft
+from cutting.finding import Finding
+from cutting.garments.part import Part, Seams, strip
+from cutting.geometry import Cubic, Line, Path, Point, Segment, distance, offset_polyline, unit
+from cutting.lengths import Fixed, Length, cm, found, inch, mm
+from cutting.methods import Ask
+from cutting.methods.sums import Sums
+from cutting.pieces import Notch, Panel, finish
+
+BAG_DEEP, BAG_WIDE = inch(12), inch(7)
+START = inch(1, "below_the_band")
+FACING = inch(1.5)
+BEYOND = inch(1)
+PATCH_SEAM, PATCH_TOP = cm(1), inch(1)
+SEAM = inch(0.5)
+PIPING = inch(1.25)
+OUTSIDE_WIDE, OUTSIDE_DEEP = inch(6), inch(7)
+
+
+@dataclass(frozen=True)
+class Pockets:
+    """What pockets add: pieces, lines marked inside the panels, notches by panel, and what had to be made smaller."""
+
+    parts: tuple[Part, ...] = ()
+    lines: tuple[tuple[str, str, Path], ...] = ()
+    notches: tuple[tuple[str, Notch], ...] = ()
+    findings: tuple[Finding, ...] = ()
+
+    def and_(self, other: "Pockets") -> "Pockets":
+        """Both together."""
+        return Pockets(
+            self.parts + other.parts, self.lines + other.lines, self.notches + other.notches,
+            self.findings + other.findings,
+        )  # fmt: skip
+
+
+def pockets(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Pockets:
+    """Every pocket asked for, on front and back."""
+    made = Pockets()
+    for kind in ask.pockets:
+        made = made.and_(MAKERS[kind](garment, panels, ask, sums))
+    return made
+
+
+def _in_seam(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Pockets:
+    """An opening in the side seam; the bag's two halves are sewn to front and back."""
+    to_crotch = (sums.crotch_depth - sums.top).mm
+    start = START.mm
+    opening = _smaller(ask.pocket_opening, to_crotch - start - 12.7, "pocket.opening")
+    leg = (sums.length - sums.top).mm
+    deep = _smaller(BAG_DEEP, leg - start - 38.1, "pocket.bag")
+    notes = [one.finding for one in (opening, deep) if one.finding]
+    count = 4
+    if ask.closure == "side-zip":
+        count = 2
+        notes.append(Finding("pocket.one_side", "note", "front", {}))
+    marks: list[tuple[str, Notch]] = []
+    for name in ("front", "back"):
+        whole = panels[name].edges["side"].path.length
+        for code, down in (("pocket_top", start), ("pocket_end", start + opening.length.mm)):
+            marks.append((name, panels[name].notch("side", code, whole - down)))
+    bag = _hand_bag(garment, opening.length, deep.length, ask)
+    part = Part(bag, count, pair=True, sewn_to="front.side, back.side")
+    return Pockets((part,), (), tuple(marks), tuple(notes))
+
+
+@dataclass(frozen=True)
+class _Fitted:
+    length: Length
+    finding: Finding | None = None
+
+
+def _smaller(wanted: Length, most: float, code: str) -> _Fitted:
+    """A size as it is wanted, or as large as there is room for, and the finding that says so."""
+    if wanted.mm <= most:
+        return _Fitted(wanted)
+    used = found(max(25.4, most), "room_for_it")
+    return _Fitted(used, Finding(code, "note", "front", {"wanted": wanted, "used": used}))
+
+
+def _hand_bag(garment: str, opening: Length, deep: Length, ask: Ask) -> Panel:
+    """The shape of a hand: the opening straight along the seam, the bag hanging below and inwards."""
+    d = Draft("pocket-bag")
+    d.stage = "pocket-bag"
+    o, h, w, g = opening.mm, deep.mm, BAG_WIDE.mm, min(opening.mm + 38.1, deep.mm - 12.7)
+    start = d.start("O", Point(0, 0), "bag_corner")
+    d.mark("B1", start.down(opening), "bag_opening", "grain")
+    d.mark("B2", start.down(deep), "bag_depth", "grain")
+    d.mark("B3", start.out(BAG_WIDE), "bag_width", "level")
+    upper = Cubic(Point(0, 0), Point(0.4 * w, 0), Point(w, 0.1 * h), Point(w, 0.55 * h))
+    lower = Cubic(Point(w, 0.55 * h), Point(w, h), Point(0.35 * w, h * 1.05), Point(0, max(g, o)))
+    d.edge("bag", [upper, lower], SEAM)
+    d.edge("opening", [Line(Point(0, max(g, o)), Point(0, 0))], ask.allowances.side)
+    d.lengths.update(cut_length=deep, cut_depth=BAG_WIDE, seam_down=mm(0))
+    return finish(garment, d)
+
+
+def _curved(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Pockets:
+    """A curved opening from the waist to the side: the backing is traced first, then the opening is cut."""
+    front = panels["front"]
+    waist, side = front.edges["waist"].path, front.edges["side"].path
+    far = [distance(waist.start, dart.far) for dart in front.darts]
+    wide = _smaller(ask.pocket_wide, min([*far, waist.length / 2]) - 12.7, "pocket.dart")
+    hip = (sums.hip_depth - sums.top).mm
+    deep = _smaller(ask.pocket_deep, max(hip, 76.2), "pocket.opening")
+    bag_wide = _smaller(BAG_WIDE, min(far, default=1e6) - 6.35, "pocket.bag_dart")
+    bag_deep = _smaller(BAG_DEEP, (sums.length - sums.top).mm - 38.1, "pocket.bag")
+    top, low = waist.along(wide.length.mm)[0], side.back.along(deep.length.mm)[0]
+    mouth = _mouth(waist, side, top, low)
+    parts = [
+        Part(_facing(garment, mouth), 2, pair=True, sewn_to="front: the opening"),
+        Part(
+            _backing(garment, waist, side, wide.length.mm, deep.length.mm, ask), 2, pair=True,
+            sewn_to="front.waist, front.side",
+        ),
+        Part(_bag(garment, bag_wide.length, bag_deep.length, ask), 4, pair=True, sewn_to="front: facing and backing"),
+    ]  # fmt: skip
+    notches = [
+        ("front", front.notch("waist", "pocket_top", wide.length.mm)),
+        *[("front", front.notch("side", "pocket_end", side.length - deep.length.mm - gap)) for gap in (0.0, 6.0)],
+    ]
+    notes = [one.finding for one in (wide, deep, bag_wide, bag_deep) if one.finding]
+    return Pockets(tuple(parts), (("front", "pocket", Path((mouth,))),), tuple(notches), tuple(notes))
+
+
+def _mouth(waist: Path, side: Path, top: Point, low: Point) -> Cubic:
+    """The opening: leaves the waist square to it, runs into the side slanting."""
+    inward = unit(waist.end.minus(waist.start))
+    down = Point(-inward.down, inward.across)
+    reach = distance(top, low)
+    return Cubic(top, top.plus(down, 0.5 * reach), low.plus(inward, 0.3 * reach), low)
+
+
+def _facing(garment: str, mouth: Cubic) -> Panel:
+    """A strip 1 1/2 wide that follows the opening."""
+    line = [mouth.start, *mouth.flat(0.5)]
+    inner = offset_polyline(line, FACING.mm)
+    d = Draft("pocket-facing")
+    d.stage = "pocket-facing"
+    trace = d.start("O", line[0], "opening")
+    d.mark("B1", trace.to(inner[0], "facing_wide"), "facing_width", "level")
+    d.edge("inner", [Line(a, b) for a, b in zip(inner, inner[1:], strict=False)], mm(0))
+    d.edge("end", [Line(inner[-1], line[-1])], SEAM)
+    back = line[::-1]
+    d.edge("mouth", [Line(a, b) for a, b in zip(back, back[1:], strict=False)], SEAM)
+    d.edge("other_end", [Line(line[0], inner[0])], SEAM)
+    d.lengths.update(seam_down=mm(0))
+    return finish(garment, d)
+
+
+def _backing(garment: str, waist: Path, side: Path, wide: float, deep: float, ask: Ask) -> Panel:
+    """The corner that the opening takes off the front, and 1 in more."""
+    reach = min(wide + BEYOND.mm, 0.95 * waist.length)
+    top, low = waist.along(reach)[0], side.back.along(deep + BEYOND.mm)[0]
+    d = Draft("pocket-backing")
+    d.stage = "pocket-backing"
+    corner = d.start("O", waist.start, "side_top")
+    d.mark("B1", corner.to(top, "beyond_opening"), "backing_width", "waist_seam")
+    d.mark("B2", corner.to(low, "beyond_opening"), "backing_depth", "level")
+    _, upper = side.split(side.length - deep - BEYOND.mm)
+    d.edge("waist", [Line(waist.start, top)], ask.allowances.waist)
+    d.edge("inner", [_mouth(waist, side, top, low)], mm(0))
+    d.edge("side", list(upper.segments), ask.allowances.side)
+    d.lengths.update(seam_down=mm(0))
+    return finish(garment, d)
+
+
+def _bag(garment: str, wide: Length, deep: Length, ask: Ask) -> Panel:
+    """Half a bag: straight at the top and along the side, its lower corners round."""
+    d = Draft("pocket-bag")
+    d.stage = "pocket-bag"
+    w, h = wide.mm, deep.mm
+    r = min(50.0, w / 3)
+    start = d.start("O", Point(0, 0), "bag_corner")
+    d.mark("B2", start.down(deep), "bag_depth", "grain")
+    d.mark("B3", start.out(wide), "bag_width", "level")
+    k = 0.55 * r
+    round_: list[Segment] = [
+        Line(Point(w, 0), Point(w, h - r)),
+        Cubic(Point(w, h - r), Point(w, h - r + k), Point(w - r + k, h), Point(w - r, h)),
+        Line(Point(w - r, h), Point(r, h)),
+        Cubic(Point(r, h), Point(r - k, h), Point(0, h - r + k), Point(0, h - r)),
+    ]
+    d.edge("waist", [Line(Point(0, 0), Point(w, 0))], ask.allowances.waist)
+    d.edge("bag", round_, SEAM)
+    d.edge("side", [Line(Point(0, h - r), Point(0, 0))], SEAM)
+    d.lengths.update(cut_length=deep, cut_depth=wide, seam_down=mm(0))
+    return finish(garment, d)
+
+
+def _back_patch(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Pockets:
+    """A patch on each back, 2 under the yoke (or 3 under the waist seam)."""
+    back = panels["back"]
+    down = (ask.yoke + inch(2)) if ask.yoke is not None else inch(3)
+    patch = _patch(garment, "patch", ask.patch, ask.patch)
+    line = _square_on(back, down.mm, patch)
+    return Pockets((Part(patch, 2, pair=True, sewn_to="back"),), (("back", "patch", line),))
+
+
+def _outside_patch(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Pockets:
+    """A patch on each front leg, its edges piped with a strip cut on the bias."""
+    patch = _patch(garment, "outside-patch", OUTSIDE_WIDE, OUTSIDE_DEEP)
+    long = OUTSIDE_WIDE + OUTSIDE_DEEP * 2 + inch(1)
+    line = _square_on(panels["front"], (sums.crotch_depth - sums.top).mm * 0.75, patch)
+    parts = (
+        Part(patch, 2, pair=True, sewn_to="front"),
+        Part(_bias(garment, long), 2, sewn_to="outside-patch"),
+    )
+    return Pockets(parts, (("front", "outside-patch", line),))
+
+
+def _patch(garment: str, name: str, wide: Length, deep: Length) -> Panel:
+    """Cut `wide` by `deep`; its sides and foot go in by 1 cm, its top is hemmed."""
+    d = Draft(name)
+    d.stage = name
+    start = d.start("O", Point(-PATCH_SEAM.mm, -PATCH_TOP.mm), "patch_corner")
+    d.mark("B1", start.down(deep), "patch_depth", "grain")
+    d.mark("B2", start.out(wide), "patch_width", "level")
+    w, h = wide.mm - 2 * PATCH_SEAM.mm, deep.mm - PATCH_TOP.mm - PATCH_SEAM.mm
+    corners = [Point(0, 0), Point(w, 0), Point(w, h), Point(0, h)]
+    seams = (PATCH_TOP, PATCH_SEAM, PATCH_SEAM, PATCH_SEAM)
+    for edge, a, b, seam in zip(
+        ("top", "side", "foot", "other_side"), corners, [*corners[1:], corners[0]], seams, strict=True
+    ):
+        d.edge(edge, [Line(a, b)], seam)
+    d.lengths.update(cut_length=deep, cut_depth=wide, finished_width=wide - PATCH_SEAM * 2, seam_down=mm(0))
+    return finish(garment, d)
+
+
+def _bias(garment: str, long: Length) -> Panel:
+    """Piping: a strip 1 1/4 wide, drawn at half a right angle to the grain."""
+    half = strip(garment, "piping", long, PIPING, Seams(Fixed(SEAM.size), Fixed(SEAM.size)))
+    turn = 0.5**0.5
+
+    def move(p: Point) -> Point:
+        return Point(turn * (p.across + p.down), turn * (p.down - p.across))
+
+    d = Draft("piping")
+    d.stage = "piping"
+    start = d.start("O", move(Point(-SEAM.mm, -SEAM.mm)), "strip_end")
+    d.mark("B1", start.along(Point(1, 1), long), "strip_length", "bias")
+    d.mark("B2", start.along(Point(1, -1), PIPING), "strip_depth", "strip_end")
+    for edge in half.edges.values():
+        d.edge(edge.name, list(edge.path.mapped(move).segments), edge.allowance)
+    d.lengths.update(half.lengths)
+    return finish(garment, d)
+
+
+def _square_on(panel: Panel, down: float, patch: Panel) -> Path:
+    """Where a patch lies on a panel: in the middle of the waist seam, `down` under it, along it."""
+    waist = panel.edges["waist"].path
+    along = unit(waist.end.minus(waist.start))
+    under = Point(-along.down, along.across)
+    w, h = patch.edges["foot"].path.length, patch.edges["side"].path.length
+    start = waist.along(waist.length / 2)[0].plus(under, down).plus(along, -w / 2)
+    corners = [start, start.plus(along, w), start.plus(along, w).plus(under, h), start.plus(under, h), start]
+    return Path(tuple(Line(a, b) for a, b in zip(corners, corners[1:], strict=False)))
+
+
+MAKERS = {"in-seam": _in_seam, "front-curved": _curved, "back-patch": _back_patch, "outside-patch": _outside_patch}

@@ -1,0 +1,1 @@
+"""The methods for lower garments, one file each."""

@@ -1,0 +1,32 @@
+"""What a method is: its name, the choices it takes where none is made, what it can make, and how it draws."""
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field
+from typing import Any
+
+from cutting.body import Body
+from cutting.drafting import Draft
+from cutting.methods.ask import Ask
+from cutting.methods.styles import TROUSERS
+from cutting.methods.sums import Sums
+from cutting.methods.two_panel import SEATS, Seats, draw
+
+FINISHES = ("straight-band", "shaped-band", "half-elastic", "elastic-band", "casing", "paper-bag")
+Draw = Callable[[Body, Ask, Seats], tuple[Sums, list[Draft]]]
+
+
+@dataclass(frozen=True)
+class Method:
+    """A way to draft trousers: from a front and a back (two_panel draws and closes them), or a leg in one piece.
+
+    `usual` are its choices, `seats` the back's tip, raise and slant by the seat, `styles` what it is offered for,
+    `finishes` the waists it can have and `unused` the choices it does not read.
+    """
+
+    name: str
+    usual: Mapping[str, Any]
+    seats: Seats = field(default_factory=lambda: SEATS)
+    styles: tuple[str, ...] = TROUSERS
+    finishes: tuple[str, ...] = FINISHES
+    unused: tuple[str, ...] = ()
+    draw: Draw = draw

@@ -1,0 +1,53 @@
+"""The outline of a leg in one piece: waist, front crotch and inner leg, hem, the back's inner leg and crotch."""
+
+from cutting.drafting import Draft, Place
+from cutting.geometry import Cubic, Line, Point, Segment
+from cutting.lengths import Length, found
+from cutting.methods.ask import Ask
+from cutting.methods.two_panel.curves import Crotch, crotch
+
+
+def mirrored(point: Point) -> Point:
+    """The same place on the back's half: the guide line is the mirror."""
+    return Point(-point.across, point.down)
+
+
+def flipped(segments: list[Segment]) -> list[Segment]:
+    """Segments of the front's half, drawn on the back's and run the other way round."""
+    turned: list[Segment] = []
+    for part in reversed(segments):
+        if isinstance(part, Cubic):
+            turned.append(Cubic(*(mirrored(p) for p in (part.end, part.two, part.one, part.start))))
+        else:
+            turned.append(Line(mirrored(part.end), mirrored(part.start)))
+    return turned
+
+
+def half_curve(top: Point, starts: Point, tip: Point, corner: Point, hem: Point, wanted: float) -> Crotch:
+    """The centre line and the crotch curve of one half, drawn as a front: square to its inner leg."""
+    leg = hem.minus(tip)
+    size = (leg.across**2 + leg.down**2) ** 0.5
+    arriving = Point(leg.down / size, -leg.across / size)
+    return crotch(top, starts, corner, corner.down - starts.down, tip, arriving, wanted)
+
+
+def mark_curve(d: Draft, corner: Place, curve: Crotch, wanted: Length, edge: str, sign: int) -> None:
+    """How far the curve stays from the corner, on the front's half (1) or the back's (-1)."""
+    d.stage = "crotch"
+    size = found(curve.diagonal, "diagonal_moved") if curve.wanted_was_moved else wanted
+    d.mark(f"D{edge}", corner.along(Point(sign, -1), size), "curve_diagonal", "diagonal", closes=edge)
+
+
+def close_leg(
+    d: Draft, ask: Ask, waist: list[Segment], front: list[Segment], hem: list[Segment], back: list[Segment]
+) -> None:
+    """The edges in order. `front` and `back` run from the waist to the crotch point, drawn as fronts."""
+    turn = ask.waist_turn
+    straight = len(waist) == 1
+    d.edge("waist", waist, turn or ask.allowances.waist, turned=ask.waist_folds if straight else 0)
+    d.edge("crotch", front, ask.allowances.centre)
+    d.edge("inner_leg", [Line(front[-1].end, hem[0].start)], ask.allowances.inner_leg)
+    d.edge("hem", hem, ask.hem)
+    tip = mirrored(back[-1].end)
+    d.edge("back_inner_leg", [Line(hem[-1].end, tip)], ask.allowances.inner_leg)
+    d.edge("back_crotch", flipped(back), ask.allowances.centre)

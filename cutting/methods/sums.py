@@ -1,0 +1,56 @@
+"""What every method works out before the chalk, as lengths that keep their sums."""
+
+from dataclasses import dataclass
+
+from cutting.finding import Finding
+from cutting.lengths import Length, named
+from cutting.methods.ask import Ask
+from cutting.methods.darts import Darts
+
+
+@dataclass(frozen=True)
+class Sums:
+    """All of it, as lengths. Depths are from where the client's figure was taken; `top` is the waist seam's.
+
+    `front_waist` and `back_waist` are laid along the waist seam: darts open, gathers flat. `hip_results` where the
+    method does not set the hip: its width is what comes out.
+    """
+
+    hip: Length
+    front_hip: Length
+    back_hip: Length
+    waist_girth: Length
+    waist_round: Length
+    front_waist: Length
+    back_waist: Length
+    front_gathers: Length
+    back_gathers: Length
+    top: Length
+    crotch_depth: Length
+    hip_depth: Length
+    thigh_depth: Length
+    knee_depth: Length
+    ankle_depth: Length
+    length: Length
+    extension: Length
+    back_extension: Length
+    crotch_width: Length
+    tip: Length
+    drop: Length
+    raise_: Length
+    slant: Length
+    front_darts: Darts
+    back_darts: Darts
+    knee_round: Length | None
+    hem_round: Length | None
+    findings: tuple[Finding, ...]
+    hip_results: bool = False
+
+    def level(self, depth: Length, ask: Ask) -> Length:
+        """A depth on the draft: the tape starts above the waist line where the band lies below it."""
+        return depth - named(ask.band_depth, "band") if ask.band == "below" else depth
+
+    @property
+    def opening(self) -> Length:
+        """Round the waist seam with darts closed and gathers flat: what has to pass the hip where nothing opens."""
+        return (self.front_waist - self.front_darts.all + self.back_waist - self.back_darts.all) * 2
