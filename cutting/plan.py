@@ -73,7 +73,7 @@ def plan(job: Job, by_width: bool = True) -> Plan:
 
     The table of widths takes longer than all the rest: without `by_width` it is left empty.
     """
-    garments = _draft(job)
+    garments = draft(job)
     items = _items(job, garments)
     fold, lays = _lay(items, job.cloth)
     pieces = tuple(_pieces(garments, fold))
@@ -98,7 +98,7 @@ def plan(job: Job, by_width: bool = True) -> Plan:
 
 def widths(job: Job) -> tuple[WidthRow, ...]:
     """What the job's pieces need on cloth of each standard width, folded and open. Raises CuttingError as `plan`."""
-    return _by_width(_items(job, _draft(job)), job)
+    return _by_width(_items(job, draft(job)), job)
 
 
 def with_lay(made: Plan, lay: Lay) -> Plan:
@@ -114,7 +114,7 @@ def with_lay(made: Plan, lay: Lay) -> Plan:
     )  # fmt: skip
 
 
-def _draft(job: Job) -> tuple[Garment, ...]:
+def draft(job: Job) -> tuple[Garment, ...]:
     """Every garment; all problems of all of them at once."""
     drafted: list[Garment] = []
     problems: list[Problem] = []

@@ -18,6 +18,7 @@ from cutting.words import (
     formula,
     from_along,
     mark_words,
+    number_name,
     say_finding,
     with_numbers,
     yardage_formula,
@@ -39,6 +40,7 @@ class NumberOut(Wire):
     cut_formula: str
     with_: str = Field(alias="with")
     shown: str
+    name: str = ""
 
 
 class EdgeOut(BaseModel):
@@ -263,11 +265,12 @@ def _mm(value: float) -> float:
     return round(value, 6)
 
 
-def _number(number: Number, on_cloth: bool, unit: Unit) -> NumberOut:
+def _number(key: str, number: Number, on_cloth: bool, unit: Unit) -> NumberOut:
     spoken = number.cut if on_cloth else number.net
     return NumberOut(
         net_mm=_mm(number.net.mm), cut_mm=_mm(number.cut.mm), formula=formula(number.net, unit),
         cut_formula=formula(number.cut, unit), with_=with_numbers(spoken, unit), shown=show(spoken.value, unit).text,
+        name=number_name(key),
     )  # fmt: skip
 
 
@@ -381,7 +384,7 @@ def to_model(plan: Plan) -> PlanOut:
     for garment in plan.garments:
         on_cloth = garment.ask.marking == "on-cloth"
         for key, number in garment.numbers.items():
-            numbers[f"{garment.id}.{key}"] = _number(number, on_cloth, unit)
+            numbers[f"{garment.id}.{key}"] = _number(key, number, on_cloth, unit)
     by_id = {garment.id: garment for garment in plan.garments}
     bought = plan.yardage
     out = None

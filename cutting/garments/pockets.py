@@ -197,11 +197,12 @@ def _bag(garment: str, wide: Length, deep: Length, ask: Ask) -> Panel:
 
 
 def _back_patch(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Pockets:
-    """A patch on each back, 2 under the yoke (or 3 under the waist seam)."""
+    """A patch on each back, 2 under the yoke's seam; without a yoke 3 under the waist, and under the darts' points."""
     back = panels["back"]
-    down = (ask.yoke + inch(2)) if ask.yoke is not None else inch(3)
+    waist = back.edges["waist"].path
+    depths = [distance(waist.start.towards(waist.end, 0.5), dart.tip) + 12.7 for dart in back.darts]
     patch = _patch(garment, "patch", ask.patch, ask.patch)
-    line = _square_on(back, down.mm, patch)
+    line = _square_on(back, inch(2).mm if ask.yoke is not None else max([inch(3).mm, *depths]), patch)
     return Pockets((Part(patch, 2, pair=True, sewn_to="back"),), (("back", "patch", line),))
 
 

@@ -1,14 +1,16 @@
 """Every sentence of the core: one file a subject, keyed by code."""
 
 from cutting.words.checks import check_labels, check_say
+from cutting.words.effects import say_effect
 from cutting.words.findings import say_finding
 from cutting.words.formula import formula, number_text, with_numbers
 from cutting.words.marks import from_along, mark_words
 from cutting.words.measures import MEASURES, measure_name
+from cutting.words.numbers import number_name
 from cutting.words.problems import say_problem
 from cutting.words.yardage import yardage_formula
 
 __all__ = [
-    "MEASURES", "check_labels", "check_say", "formula", "from_along", "mark_words", "measure_name", "number_text", "say_finding",
+    "MEASURES", "check_labels", "check_say", "formula", "from_along", "mark_words", "measure_name", "number_name", "number_text", "say_effect", "say_finding",
     "say_problem", "with_numbers", "yardage_formula",
 ]  # fmt: skip

@@ -82,3 +82,9 @@ def sheet_advice(actor: User, sheet: Sheet) -> dict[str, Any]:
     upheld = {(one.key, one.mm) for one in Overruling.of(actor.workshop).filter(sheet=sheet)}
     told = advice(now, last, "cm" if sheet.unit == "cm" else "in", upheld)
     return {**told, "last_on": before.taken_on if before else None}
+
+
+def measures_of(actor: User, sheet: UUID) -> tuple[str, dict[str, str]]:
+    """A sheet's unit, and its readings as a job file has them. Raises Http404 for anybody else's."""
+    row = own(Sheet, actor, sheet)
+    return row.unit, {reading.key: f"{reading.mm} mm" for reading in readings(actor, row.id)}

@@ -15,3 +15,6 @@ class Cloth(WorkshopRow):
     fold = models.CharField(max_length=24)
     one_way = models.BooleanField(default=False)
     shrink_percent = models.CharField(max_length=8, blank=True)
+    stretch_percent = models.CharField(max_length=8, blank=True)
+    thickness = models.CharField(max_length=8, default="usual")
+    pleated = models.BooleanField(default=False)

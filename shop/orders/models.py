@@ -17,6 +17,15 @@ class Order(WorkshopRow):
     promised_on = models.DateField()
 
 
+class HouseRule(WorkshopRow):
+    """Choices that the workshop has given a name, to be used again for any client."""
+
+    name = models.CharField(max_length=60)
+    method = models.CharField(max_length=40)
+    choices = models.JSONField(default=dict)
+    removed = models.BooleanField(default=False)
+
+
 class Garment(WorkshopRow):
     """One garment of an order: style, method, and the choices that differ from the method's own."""
 

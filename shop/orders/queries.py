@@ -6,7 +6,7 @@ from django.db.models import QuerySet
 from django.http import Http404
 
 from shop.accounts.models import User
-from shop.orders.models import Garment, Order
+from shop.orders.models import Garment, HouseRule, Order
 
 
 def bench(actor: User) -> QuerySet[Order]:
@@ -25,3 +25,8 @@ def order(actor: User, id: UUID) -> Order:
 def garments(actor: User, order: UUID) -> QuerySet[Garment]:
     """The garments of an order as they were added."""
     return Garment.of(actor.workshop).filter(order_id=order).order_by("created_at", "id")
+
+
+def house_rules(actor: User) -> QuerySet[HouseRule]:
+    """The workshop's own named choices."""
+    return HouseRule.of(actor.workshop).filter(removed=False).order_by("name", "id")

@@ -13,7 +13,7 @@ from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import own
 from shop.bridge.drafting import CORE_VERSION, make_plan, make_widths
-from shop.clients.queries import readings
+from shop.clients.queries import measures_of
 from shop.cloths.actions import FIELDS, job_part
 from shop.orders.models import Order
 from shop.orders.queries import garments
@@ -32,7 +32,7 @@ def job_of(actor: User, order: Order) -> dict[str, Any]:
         "format": "plavet-job",
         "version": 1,
         "unit": actor.workshop.unit,
-        "measurements": {reading.key: f"{reading.mm} mm" for reading in readings(actor, order.sheet_id)},
+        "measurements": measures_of(actor, order.sheet_id)[1],
         "garments": [
             {
                 "id": garment.name,

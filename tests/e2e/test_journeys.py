@@ -44,6 +44,7 @@ def test_the_whole_job_by_mouse_with_a_wrong_number_mended(inside: Page):
     page.get_by_role("navigation", name="Stations").get_by_role("link", name="Design").click()
     page.get_by_text("Palazzo", exact=True).click()
     expect(page.get_by_role("img", name="The draft as it stands")).to_be_visible()
+    page.get_by_text("How it sits").click()
     page.get_by_label("Ease at the hip").fill("2")
     page.get_by_label("Ease at the hip").press("Tab")
     expect(page.get_by_role("row", name=re.compile("^Hip"))).to_contain_text("41")

@@ -36,6 +36,7 @@ def test_a_sewer_comes_in_by_a_link_and_may_look_but_not_change(inside: Page, co
     page.get_by_text("Call 1 of").wait_for()
     page.get_by_role("navigation", name="Stations").get_by_role("link", name="Design").click()
     expect(page.get_by_text("Changing it is for a cutter or the owner")).to_be_visible()
+    page.get_by_text("How it sits").click()
     page.get_by_label("Ease at the hip").fill("3")
     page.get_by_label("Ease at the hip").press("Tab")
     expect(page.get_by_text("This is for an owner or a cutter")).to_be_visible()

@@ -20,7 +20,7 @@ def test_a_stale_edit_shows_both_values_and_takes_the_chosen_one(inside: Page):
     page = inside
     page.get_by_role("link", name="Mark").first.click()
     station(page, "Design")
-    page.get_by_text("How it sits").wait_for()
+    page.get_by_text("How it sits").click()
     garment = Garment._base_manager.get(order_id=re.search(r"orders/([^/]+)", page.url)[1])
     garment.choices, garment.version = {"seat": "full"}, garment.version + 1
     garment.save()
@@ -31,7 +31,7 @@ def test_a_stale_edit_shows_both_values_and_takes_the_chosen_one(inside: Page):
     expect(said).to_contain_text("full")
     page.get_by_role("button", name="Keep mine").click()
     expect(said).to_have_count(0)
-    expect(page.get_by_role("radio", name="Flat")).to_be_checked()
+    expect(page.get_by_role("radio", name="Flat", exact=True)).to_be_checked()
     garment.refresh_from_db()
     assert garment.choices["seat"] == "flat"
 
@@ -39,7 +39,7 @@ def test_a_stale_edit_shows_both_values_and_takes_the_chosen_one(inside: Page):
     garment.save()
     page.get_by_text("Full", exact=True).click()
     page.get_by_role("button", name="Take theirs").click()
-    expect(page.get_by_role("radio", name="Usual")).to_be_checked()
+    expect(page.get_by_role("radio", name="Usual", exact=True).first).to_be_checked()
     garment.refresh_from_db()
     assert garment.choices == {"seat": "usual"}
 

@@ -208,8 +208,9 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     run = new_id()
     owner("PUT", f"/lay-runs/{run}", {"plan": made["id"]})
     invited = owner("PUT", f"/invitations/{new_id()}", {"name": "Ivo", "role": "sewer"})[1]
+    rule = owner("PUT", f"/house-rules/{new_id()}", {"name": "Ours", "method": "quarter-hip", "choices": {}})[1]
     rows = {
-        "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run,
+        "house-rules": rule["id"], "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run,
         "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"], "plans": made["id"],
         "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
         "people": str(User.objects.get(username="ebba").id), "invitations": invited["id"],
@@ -224,7 +225,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "readings": {"sheet": rows["sheets"], "key": "hip", "typed": "100"}, "lay-runs": {"plan": made["id"]},
         "corrections": {"sheet": rows["sheets"]}, "overrulings": {"sheet": rows["sheets"], "key": "hip"},
         "flat": {"key": "hip", "typed": "20", "unit": "in"}, "book": {"text": ""}, "people": {"role": "sewer"},
-        "invitations": {"name": "Ivo", "role": "owner"},
+        "invitations": {"name": "Ivo", "role": "owner"}, "house-rules": {"name": "x", "method": "half-thigh", "choices": {}},
     }  # fmt: skip
     secret = ids_in([rows, made["id"]], set())
     walked = 0
@@ -233,14 +234,18 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
             if path.startswith(("/session", "/tape/")):  # a device has its code and nothing else: test_tape.py
                 continue
             kind = path.split("/")[1]
-            status, told = stranger(method.upper(), path.replace("{id}", rows.get(kind, "")), bodies.get(kind, {}))
+            status, told = stranger(
+                method.upper(),
+                path.replace("{id}", rows.get(kind, "")).format(method="half-thigh"),
+                bodies.get(kind, {}),
+            )
             walked += 1
             if "{id}" in path:
                 assert status == 404, (method, path, status, told)
             else:
                 assert status in (200, 204), (method, path)
             assert not ids_in(told, set()) & secret
-            nobody = Http().generic(method.upper(), f"/api{path.replace('{id}', new_id())}")
+            nobody = Http().generic(method.upper(), f"/api{path.replace('{id}', new_id()).format(method='half-thigh')}")
             assert nobody.status_code in (401, 403), (method, path)
     assert walked >= 18
     assert owner("GET", f"/orders/{order['id']}")[1] == order

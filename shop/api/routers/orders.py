@@ -57,6 +57,9 @@ class ClothIn(Schema):
     fold: str = Field(max_length=24)
     one_way: bool = False
     shrink_percent: str = Field("", max_length=8)
+    stretch_percent: str = Field("", max_length=8)
+    thickness: str = Field("usual", max_length=8)
+    pleated: bool = False
 
 
 class ClothOut(ClothIn):
@@ -105,6 +108,7 @@ def _cloth(row: Cloth) -> ClothOut:
     return ClothOut(
         id=row.id, version=row.version, kind=row.kind, colour=row.colour, width=row.width, length=row.length,
         fold=row.fold, one_way=row.one_way, shrink_percent=row.shrink_percent,
+        stretch_percent=row.stretch_percent, thickness=row.thickness, pleated=row.pleated,
     )  # fmt: skip
 
 

@@ -16,6 +16,12 @@ export class Refused extends Error {
   }
 }
 
+/** A refusal in full: every problem and its cure, or what the server said. */
+export function inWords(error: Error): string {
+  const problems = error instanceof Refused ? error.problems : [];
+  return problems.length ? problems.map((one) => `${one.what}. ${one.mend}`).join(" ") : error.message;
+}
+
 function cookie(name: string): string {
   return (
     document.cookie

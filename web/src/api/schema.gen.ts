@@ -4,6 +4,26 @@
  */
 
 export interface paths {
+    "/api/bodies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Bodies
+         * @description Whom methods can be tried on: the client of every order on the bench, once.
+         */
+        get: operations["shop_api_routers_design_bodies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/book": {
         parameters: {
             query?: never;
@@ -164,6 +184,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drafts/{method}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Draft By
+         * @description One style by one method, with its usual choices and net, on a sheet's measures or on an invented body.
+         */
+        get: operations["shop_api_routers_design_draft_by"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/flat": {
         parameters: {
             query?: never;
@@ -194,6 +234,40 @@ export interface paths {
         get?: never;
         /** Put Garment */
         put: operations["shop_api_routers_orders_put_garment"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** House Rules */
+        get: operations["shop_api_routers_design_house_rules"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-rules/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put House Rule */
+        put: operations["shop_api_routers_design_put_house_rule"];
         post?: never;
         delete?: never;
         options?: never;
@@ -300,6 +374,26 @@ export interface paths {
         get: operations["shop_api_routers_orders_order"];
         /** Put Order */
         put: operations["shop_api_routers_orders_put_order"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/design": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Order Design
+         * @description The choices of the order's first garment, and what each would change on this client.
+         */
+        get: operations["shop_api_routers_design_order_design"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -594,6 +688,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{id}/silhouettes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sheet Silhouettes
+         * @description Half of every style's front as it is drafted for a sheet, an invented body standing in for what is missing.
+         */
+        get: operations["shop_api_routers_design_sheet_silhouettes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sheets/{id}/turn": {
         parameters: {
             query?: never;
@@ -680,6 +794,19 @@ export interface components {
             other_unit: ("in" | "cm") | null;
             /** Ways */
             ways: components["schemas"]["WayOut"][];
+        };
+        /**
+         * BodyOut
+         * @description A body methods can be tried on: a client's newest sheet.
+         */
+        BodyOut: {
+            /** Name */
+            name: string;
+            /**
+             * Sheet
+             * Format: uuid
+             */
+            sheet: string;
         };
         /** CheckOut */
         CheckOut: {
@@ -800,10 +927,25 @@ export interface components {
              */
             one_way: boolean;
             /**
+             * Pleated
+             * @default false
+             */
+            pleated: boolean;
+            /**
              * Shrink Percent
              * @default
              */
             shrink_percent: string;
+            /**
+             * Stretch Percent
+             * @default
+             */
+            stretch_percent: string;
+            /**
+             * Thickness
+             * @default usual
+             */
+            thickness: string;
             /**
              * Version
              * @default 0
@@ -836,10 +978,25 @@ export interface components {
              */
             one_way: boolean;
             /**
+             * Pleated
+             * @default false
+             */
+            pleated: boolean;
+            /**
              * Shrink Percent
              * @default
              */
             shrink_percent: string;
+            /**
+             * Stretch Percent
+             * @default
+             */
+            stretch_percent: string;
+            /**
+             * Thickness
+             * @default usual
+             */
+            thickness: string;
             /**
              * Version
              * @default 0
@@ -870,6 +1027,31 @@ export interface components {
                 number
             ];
         };
+        /**
+         * DesignOut
+         * @description The choices of a garment: which methods make each style and by which it is drafted where none is chosen, what is
+         *     usual, what each method does not read, what each choice changes.
+         */
+        DesignOut: {
+            /** Effects */
+            effects: components["schemas"]["EffectOut"][];
+            /** First */
+            first: {
+                [key: string]: string;
+            };
+            /** Makes */
+            makes: {
+                [key: string]: string[];
+            };
+            /** Unused */
+            unused: {
+                [key: string]: string[];
+            };
+            /** Usual */
+            usual: {
+                [key: string]: string;
+            };
+        };
         /** DoubtOut */
         DoubtOut: {
             /** Again */
@@ -893,6 +1075,23 @@ export interface components {
             name: string;
             /** Sewn To */
             sewn_to: string;
+        };
+        /**
+         * EffectOut
+         * @description What one rule would change, as the draft stands; `refused` says why it cannot be chosen.
+         */
+        EffectOut: {
+            /** Choice */
+            choice: string;
+            /**
+             * Refused
+             * @default
+             */
+            refused: string;
+            /** Rule */
+            rule: string;
+            /** Says */
+            says: string;
         };
         /** ErasedOut */
         ErasedOut: {
@@ -1002,6 +1201,53 @@ export interface components {
             /** Style */
             style: string;
             /** Version */
+            version: number;
+        };
+        /** HouseRuleIn */
+        HouseRuleIn: {
+            /** Choices */
+            choices: {
+                [key: string]: unknown;
+            };
+            /** Method */
+            method: string;
+            /** Name */
+            name: string;
+            /**
+             * Removed
+             * @default false
+             */
+            removed: boolean;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /** HouseRuleOut */
+        HouseRuleOut: {
+            /** Choices */
+            choices: {
+                [key: string]: unknown;
+            };
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Method */
+            method: string;
+            /** Name */
+            name: string;
+            /**
+             * Removed
+             * @default false
+             */
+            removed: boolean;
+            /**
+             * Version
+             * @default 0
+             */
             version: number;
         };
         /** InvitationIn */
@@ -1273,6 +1519,11 @@ export interface components {
             cut_mm: number;
             /** Formula */
             formula: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
             /** Net Mm */
             net_mm: number;
             /** Shown */
@@ -1878,6 +2129,26 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    shop_api_routers_design_bodies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BodyOut"][];
+                };
+            };
+        };
+    };
     shop_api_routers_clients_whole_book: {
         parameters: {
             query?: never;
@@ -2135,6 +2406,31 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_design_draft_by: {
+        parameters: {
+            query?: {
+                style?: string;
+                sheet?: string | null;
+            };
+            header?: never;
+            path: {
+                method: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+        };
+    };
     shop_api_routers_clients_flat: {
         parameters: {
             query?: never;
@@ -2181,6 +2477,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GarmentOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_design_house_rules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseRuleOut"][];
+                };
+            };
+        };
+    };
+    shop_api_routers_design_put_house_rule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HouseRuleIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseRuleOut"];
                 };
             };
         };
@@ -2365,6 +2707,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_design_order_design: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignOut"];
                 };
             };
         };
@@ -2779,6 +3143,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadingOut"][];
+                };
+            };
+        };
+    };
+    shop_api_routers_design_sheet_silhouettes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: [
+                            number,
+                            number
+                        ][];
+                    };
                 };
             };
         };

@@ -109,6 +109,9 @@ export function useMakeOrder() {
         fold: "auto",
         one_way: false,
         shrink_percent: "",
+        stretch_percent: "",
+        thickness: "usual",
+        pleated: false,
       };
       await told(server.PUT("/api/cloths/{id}", { ...path(ids.cloth), body: cloth }));
       const order = {
@@ -125,7 +128,7 @@ export function useMakeOrder() {
         order: ids.order,
         name: "trousers",
         style: made.style,
-        method: "quarter-hip",
+        method: "", // the style's own
         choices: {},
       };
       await told(server.PUT("/api/garments/{id}", { ...path(ids.garment), body: garment }));

@@ -14,6 +14,7 @@ const ClientCard = lazy(() => import("../features/clients/ClientCard").then((m) 
 const Card = lazy(() => import("../features/measuring/Card").then((m) => ({ default: m.Card })));
 const People = lazy(() => import("../features/people/People").then((m) => ({ default: m.People })));
 const Join = lazy(() => import("../features/login/Join").then((m) => ({ default: m.Join })));
+const Methods = lazy(() => import("../features/methods/Methods").then((m) => ({ default: m.Methods })));
 const Clients = lazy(() => import("../features/clients/Clients").then((m) => ({ default: m.Clients })));
 
 function ToMeasure() {
@@ -77,6 +78,14 @@ function Inside() {
         element={
           <Frame>
             <ClientCard />
+          </Frame>
+        }
+      />
+      <Route
+        path="/methods"
+        element={
+          <Frame>
+            <Methods />
           </Frame>
         }
       />

@@ -1,8 +1,6 @@
 import type { Piece, Plan } from "../api/shop";
+import { panelName } from "./names";
 import { boxOf, type Frame, onCloth, pathOf, type Placing } from "./frame";
-
-const PANELS: Record<string, string> = { front: "Front", back: "Back", band: "Band" };
-export const panelName = (panel: string) => PANELS[panel] ?? panel;
 
 /** The darts of the panel a piece is cut as. */
 export const dartsOf = (plan: Plan, piece: Piece) =>
@@ -25,8 +23,8 @@ export function PieceOn({ piece, placing, draw, line, px, state, label, darts = 
   const put = (points: readonly (readonly number[])[]) => points.map((point) => onCloth(placing, point));
   const cut = put(piece.cut);
   const [x, y, width, height] = boxOf(cut);
+  const name = lettering(label ?? panelName(piece.panel), draw.upright ? [height, width] : [width, height], px);
   const [tx, ty] = draw.at([x + width * 0.56, y + height / 2]);
-  const thin = Math.min(width, height) < 64 * px;
   const faint = { done: 1, now: 0.62, later: 0.3 }[state];
   return (
     <g stroke={line} fill="none" strokeOpacity={faint}>
@@ -42,23 +40,52 @@ export function PieceOn({ piece, placing, draw, line, px, state, label, darts = 
           {darts.map((dart, k) => (
             <path key={`d${k}`} d={pathOf(put([dart.near, dart.tip, dart.far]), draw.at)} strokeWidth={px} />
           ))}
+          {Object.entries(piece.lines ?? {}).map(([inside, points]) => (
+            <path
+              key={inside}
+              d={pathOf(put(points), draw.at)}
+              strokeWidth={1.5 * px}
+              strokeDasharray={`${px} ${4 * px}`}
+              strokeLinecap="round"
+            />
+          ))}
           {piece.notches.map((notch, k) => (
             <path key={k} d={pathOf(put([notch.net, notch.cut]), draw.at)} strokeWidth={1.5 * px} />
           ))}
         </>
       )}
-      <text
-        x={tx}
-        y={thin ? ty + 5 * px : ty - 12 * px}
-        fontSize={(thin ? 13 : 15) * px}
-        fontWeight="600"
-        fill={line}
-        fillOpacity={Math.max(faint, 0.8)}
-        stroke="none"
-        textAnchor="middle"
-      >
-        {label ?? panelName(piece.panel)}
-      </text>
+      {name && (
+        <text
+          x={tx}
+          y={name.thin ? ty + 5 * px : ty - 12 * px}
+          fontSize={name.size * px}
+          fontWeight="600"
+          fill={line}
+          fillOpacity={Math.max(faint, 0.8)}
+          stroke="none"
+          textAnchor="middle"
+          transform={name.stands ? `rotate(-90 ${tx} ${ty})` : undefined}
+        >
+          {name.text}
+        </text>
+      )}
     </g>
   );
+}
+
+/** How a piece's name is written so that it stays on the piece: whole or without its count, along or across; or not. */
+export function lettering(label: string, [wide, high]: [number, number], px: number) {
+  for (const text of [label, label.split(",")[0]!]) {
+    for (const [long, short, stands] of [
+      [wide, high, false],
+      [high, wide, true],
+    ] as const) {
+      for (const size of [15, 13, 11]) {
+        if (text.length * size * 0.56 * px <= long && size * 1.2 * px <= short) {
+          return { text, size, stands, thin: short < 64 * px };
+        }
+      }
+    }
+  }
+  return null;
 }

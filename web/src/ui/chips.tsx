@@ -1,17 +1,23 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useId } from "react";
 
-export type Option = { value: string; label: string; hint?: string };
+/** `says` is what it would change, `dead` why it cannot be chosen now. */
+export type Option = { value: string; label: string; says?: string; dead?: string };
 
-/** One of a few: cards of paper in a row, the chosen one dyed. Arrow keys move as in any set of radio buttons. */
-export function Chips(props: {
+type ChipsProps = {
   legend: string;
   hint?: string;
-  value: string;
+  /** The chosen one, or all that are chosen where several may be. */
+  value: string | string[];
   options: Option[];
   onChoose: (value: string) => void;
-}) {
+};
+
+/** One of a few, or some of them: cards of paper in a row, the chosen one dyed. Arrow keys move among radio buttons. */
+export function Chips(props: ChipsProps) {
   const name = useId();
+  const several = Array.isArray(props.value);
+  const chosen = (value: string) => (several ? props.value.includes(value) : value === props.value);
   return (
     <chakra.fieldset border="0" minWidth="0">
       <chakra.legend fontWeight={600} padding="0">
@@ -28,29 +34,44 @@ export function Chips(props: {
           <chakra.label
             key={option.value}
             display="inline-flex"
-            alignItems="center"
+            flexDirection="column"
+            justifyContent="center"
+            maxWidth="100%"
+            position="relative"
             minHeight="touch"
             paddingInline="12"
             cursor="pointer"
             borderRadius="cut"
             border="1.5px solid {colors.edge}"
-            background={option.value === props.value ? "dyeSoft" : "sheet"}
-            borderColor={option.value === props.value ? "dye" : "edge"}
-            fontWeight={option.value === props.value ? 600 : 400}
-            title={option.hint}
+            background={chosen(option.value) ? "dyeSoft" : "sheet"}
+            borderColor={chosen(option.value) ? "dye" : "edge"}
+            fontWeight={chosen(option.value) ? 600 : 400}
             _focusWithin={{ outline: "3px solid {colors.dye}", outlineOffset: "2px" }}
           >
             <chakra.input
-              type="radio"
+              type={several ? "checkbox" : "radio"}
               name={name}
               position="absolute"
               opacity="0"
               width="1px"
               height="1px"
-              checked={option.value === props.value}
+              checked={chosen(option.value)}
+              aria-label={option.label}
+              aria-describedby={option.dead || option.says ? `${name}-${option.value}` : undefined}
               onChange={() => props.onChoose(option.value)}
             />
-            {option.label}
+            <span>{option.label}</span>
+            {(option.dead ?? option.says) && (
+              <chakra.span
+                id={`${name}-${option.value}`}
+                fontSize="14px"
+                fontWeight="400"
+                color={option.dead ? "madder" : "ink2"}
+                lineHeight="1.25"
+              >
+                {option.dead ?? option.says}
+              </chakra.span>
+            )}
           </chakra.label>
         ))}
       </Box>

@@ -43,6 +43,12 @@ export const LampIcon = () => (
     <path d="M12 3v5M6 14c0-4 3-6 6-6s6 2 6 6zM10 17c1 1 3 1 4 0" />
   </Icon>
 );
+/** Two drafts over each other. */
+export const MethodsIcon = () => (
+  <Icon>
+    <path d="M5 4h7c0 4 1 5 3 6l-1 10H5zM9 6h7c0 4 1 4 4 5l-2 9" />
+  </Icon>
+);
 /** Two at one table. */
 export const PeopleIcon = () => (
   <Icon>

@@ -3,9 +3,9 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { type Ticket, useBench } from "../../api/shop";
 import { useMay, useMe } from "../../api/session";
+import { STYLES } from "../../ui/trade";
 import { Says } from "../../ui/words";
 
-const STYLES: Record<string, string> = { palazzo: "Palazzo", "straight-trousers": "Straight trousers" };
 const NEEDED = 4;
 
 /** Orders by promised day, each a ticket that hangs from a line. */

@@ -2,20 +2,25 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import type { Plan } from "../../api/shop";
 import { boxOf, pathOf, sideBySide } from "../../drawing/frame";
+import { LEGS } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Findings, Ledger, Margin, WithMargin } from "../../ui/margin";
 
 const flat = ([x = 0, y = 0]: readonly number[]): [number, number] => [x, y];
 /** The edges a check speaks of, or the level it is taken at. */
-const SHOWS: Record<string, { edges?: string[]; level?: string }> = {
+const SHOWS: Record<string, { edges?: string[]; level?: string; strips?: boolean }> = {
+  "seam.strip": { edges: ["waist", "lower"], strips: true },
+  "hip.room": { level: "H" },
+  "hem.turn": { edges: ["hem"] },
+  "waist.opening": { edges: ["waist"] },
   "girth.waist": { edges: ["waist"] },
   "band.waist": { edges: ["waist"] },
   "girth.hip": { level: "H" },
   "seam.side": { edges: ["side"] },
-  "seam.inner_leg": { edges: ["inner_leg"] },
+  "seam.inner_leg": { edges: ["inner_leg", "back_inner_leg"] },
   "thigh.ease": { level: "C" },
-  "extension.order": { edges: ["crotch"] },
+  "extension.order": { edges: ["crotch", "back_crotch"] },
   "leg.width": { level: "C" },
   "girth.hem": { edges: ["hem"] },
 };
@@ -24,7 +29,7 @@ const SHOWS: Record<string, { edges?: string[]; level?: string }> = {
 export function Check({ plan }: { plan: Plan }) {
   const unit = plan.unit as Unit;
   const checks = [...plan.checks].sort((a, b) => Number(a.ok) - Number(b.ok));
-  const [open, setOpen] = useState(checks[0]?.code ?? "");
+  const [open, setOpen] = useState(0);
   const wrong = checks.filter((check) => !check.ok).length;
   return (
     <WithMargin>
@@ -45,18 +50,18 @@ export function Check({ plan }: { plan: Plan }) {
               : `All ${checks.length} hold: it goes round and goes together`}
           </chakra.h1>
           <chakra.ul listStyleType="none" marginTop="12">
-            {checks.map((check) => (
-              <chakra.li key={check.code} borderBottom="1px solid {colors.hairline}">
+            {checks.map((check, k) => (
+              <chakra.li key={k} borderBottom="1px solid {colors.hairline}">
                 <chakra.button
                   width="100%"
                   textAlign="left"
                   padding="8"
                   cursor="pointer"
-                  background={open === check.code ? "dyeSoft" : "transparent"}
-                  aria-pressed={open === check.code}
-                  onClick={() => setOpen(check.code)}
-                  onFocus={() => setOpen(check.code)}
-                  onMouseEnter={() => setOpen(check.code)}
+                  background={open === k ? "dyeSoft" : "transparent"}
+                  aria-pressed={open === k}
+                  onClick={() => setOpen(k)}
+                  onFocus={() => setOpen(k)}
+                  onMouseEnter={() => setOpen(k)}
                 >
                   <chakra.span display="block" fontWeight={600} color={check.ok ? "moss" : "madder"}>
                     <Sign ok={check.ok} /> {check.says}
@@ -80,7 +85,7 @@ export function Check({ plan }: { plan: Plan }) {
             ))}
           </chakra.ul>
         </Box>
-        <Where plan={plan} code={open} />
+        <Where plan={plan} code={checks[open]?.code ?? ""} />
       </Box>
       <Margin>
         <Ledger plan={plan} unit={unit} />
@@ -109,8 +114,9 @@ function Sign({ ok }: { ok: boolean }) {
 
 /** Both panels, with the edges or the level of the check drawn heavy. */
 function Where({ plan, code }: { plan: Plan; code: string }) {
-  const panels = plan.panels.filter((panel) => panel.name !== "band");
   const shows = SHOWS[code] ?? {};
+  const strip = (panel: Plan["panels"][number]) => panel.edges.some((edge) => edge.name === "lower");
+  const panels = plan.panels.filter((panel) => LEGS.includes(panel.name) || (shows.strips && strip(panel)));
   const { shifts, width } = sideBySide(
     panels.map((panel) => panel.net),
     60,

@@ -71,6 +71,37 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
             also={(typed) => /^[0-9.,% ]+$/.test(typed)}
             keep={(shrink_percent) => keep({ shrink_percent })}
           />
+          <Entry
+            label="Stretches across by"
+            plain="%"
+            name="stretch_percent"
+            unit={unit}
+            saved={cloth.stretch_percent ?? ""}
+            place={`cloth:${cloth.id}:stretch`}
+            also={(typed) => /^[0-9.,% ]+$/.test(typed)}
+            keep={(stretch_percent) => keep({ stretch_percent })}
+          />
+          <Chips
+            legend="Thickness"
+            hint="thick cloth needs room and wider seams"
+            value={cloth.thickness ?? "usual"}
+            options={[
+              { value: "thin", label: "Thin" },
+              { value: "usual", label: "Usual" },
+              { value: "thick", label: "Thick" },
+            ]}
+            onChoose={(thickness) => void keep({ thickness })}
+          />
+          <Chips
+            legend="Pleats"
+            hint="pleated cloth is not darted"
+            value={cloth.pleated ? "pleated" : "plain"}
+            options={[
+              { value: "plain", label: "Lies plain" },
+              { value: "pleated", label: "Lies in pleats" },
+            ]}
+            onChoose={(lies) => void keep({ pleated: lies === "pleated" })}
+          />
           <Chips legend="Fold" value={cloth.fold} options={FOLDS} onChoose={(fold) => void keep({ fold })} />
           <Chips
             legend="Print or nap"

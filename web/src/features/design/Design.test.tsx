@@ -1,8 +1,9 @@
 import { act, cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import type { Garment } from "../../api/shop";
+import type { Choices } from "../../api/design";
 import { order, plan, show, standIn } from "../../test/shop";
-import { Design } from "./Design";
+import { Design, restyled } from "./Design";
 import { GROUPS } from "./words";
 
 beforeEach(() => localStorage.clear());
@@ -14,9 +15,10 @@ afterEach(() => {
 /** A server that keeps the garment as it is told to, its version growing. */
 function workshop() {
   let version = order.garments[0]!.version!;
-  return standIn({
+  const calls = standIn({
     "PUT /garments/g-1": ({ body }) => ({ body: { ...body, id: "g-1", version: ++version } }),
   });
+  return () => calls.filter((call) => call.method === "PUT");
 }
 const stand = () => show(<Design order={order} plan={plan} error={null} />, [[["order", order.id], order]]);
 const kept = (memory: ReturnType<typeof show>["memory"]) =>
@@ -27,7 +29,7 @@ it("sends a rule when it is chosen, and takes it back when the usual one is", as
   const { memory } = stand();
   fireEvent.click(screen.getByRole("radio", { name: "Full" }));
   await waitFor(() => expect(kept(memory)).toEqual({ seat: "full" }));
-  expect(calls[0]).toMatchObject({ method: "PUT", body: { version: 3, choices: { seat: "full" } } });
+  expect(calls()[0]).toMatchObject({ method: "PUT", body: { version: 3, choices: { seat: "full" } } });
 });
 
 it("writes two quick choices one after the other, the second on the version of the first", async () => {
@@ -38,7 +40,7 @@ it("writes two quick choices one after the other, the second on the version of t
     fireEvent.click(screen.getByRole("radio", { name: "Level" }));
   });
   await waitFor(() => expect(kept(memory)).toEqual({ seat: "flat", seat_height: "none" }));
-  expect(calls.map((call) => (call.body as unknown as Garment).version)).toEqual([3, 4]);
+  expect(calls().map((call) => (call.body as unknown as Garment).version)).toEqual([3, 4]);
 });
 
 it("puts an allowance into its own set and keeps the others", async () => {
@@ -67,11 +69,71 @@ it("says the server's refusal beside its field and leaves the text there", async
   expect(field.getAttribute("aria-invalid")).toBe("true");
 });
 
-it("asks each thing once, in words, and offers the usual as one of the rules", () => {
+it("asks each thing once, in words", () => {
   const rows = GROUPS.flatMap((group) => group.rows);
   expect(new Set(rows.map((row) => row.key)).size).toBe(rows.length);
   for (const row of rows) {
     expect(row.legend).toMatch(/^[A-Z]/);
-    if (row.kind === "rule") expect(row.options.map((option) => option.value)).toContain(row.usual);
+    if (row.kind !== "length") expect(row.options.length).toBeGreaterThan(1);
   }
+});
+
+const told = {
+  makes: { palazzo: ["quarter-hip", "half-thigh"], boxers: ["one-piece-leg"] },
+  first: { palazzo: "quarter-hip", boxers: "one-piece-leg" },
+  usual: { seat: "usual", waist_finish: "straight-band", closure: "side-zip", hem: "2 in", pockets: "none" },
+  unused: { "one-piece-leg": ["seat"], "quarter-hip": [], "half-thigh": [] },
+  effects: [
+    { choice: "seat", rule: "full", says: "back tip + 1 in", refused: "" },
+    { choice: "crotch_depth", rule: "seated", says: "", refused: "Rise, seated is missing" },
+    { choice: "method", rule: "half-thigh", says: "crotch depth + 1 in", refused: "" },
+  ],
+} as unknown as Choices;
+
+it("says beside each rule what it would change, or why it cannot be", async () => {
+  standIn({ "GET /orders/order-1/design": () => ({ body: told }) });
+  stand();
+  await screen.findByText("back tip + 1 in");
+  screen.getByText("Rise, seated is missing");
+  screen.getByText("crotch depth + 1 in");
+  expect(document.querySelector<HTMLInputElement>('input[name="hem"]')!.placeholder).toBe("2 in");
+});
+
+it("leaves out what another method does not read, and takes one that makes the style", () => {
+  const garment = { ...order.garments[0]!, choices: { seat: "full", hem: "3" } };
+  const boxers = restyled(garment, "boxers", "quarter-hip", told);
+  expect([boxers.method, boxers.choices]).toEqual(["one-piece-leg", { hem: "3" }]);
+  expect(restyled(garment, "palazzo", "half-thigh", told)).toMatchObject({
+    method: "half-thigh",
+    choices: garment.choices,
+  });
+});
+
+it("adds and takes off pockets one by one", async () => {
+  workshop();
+  const { memory } = stand();
+  fireEvent.click(screen.getByRole("checkbox", { name: /side seam/ }));
+  await waitFor(() => expect(kept(memory)).toEqual({ pockets: ["in-seam"] }));
+  fireEvent.click(screen.getByRole("checkbox", { name: /Patch behind/ }));
+  await waitFor(() => expect(kept(memory)).toEqual({ pockets: ["in-seam", "back-patch"] }));
+  fireEvent.click(screen.getByRole("checkbox", { name: /side seam/ }));
+  await waitFor(() => expect(kept(memory)).toEqual({ pockets: ["back-patch"] }));
+});
+
+it("keeps the choices as a house rule, and uses one of another day", async () => {
+  const ours = { id: "r-1", version: 2, name: "Ours", method: "half-thigh", choices: { seat: "flat" }, removed: false };
+  let version = 3;
+  const calls = standIn({
+    "GET /house-rules": () => ({ body: [ours] }),
+    "PUT /house-rules/.*": ({ body }) => ({ body }),
+    "PUT /garments/g-1": ({ body }) => ({ body: { ...body, id: "g-1", version: ++version } }),
+  });
+  const { memory } = stand();
+  fireEvent.click(await screen.findByRole("button", { name: "Use" }));
+  await waitFor(() => expect(kept(memory)).toEqual({ seat: "flat" }));
+  fireEvent.change(screen.getByLabelText("These choices as"), { target: { value: "Ours" } });
+  fireEvent.click(screen.getByRole("button", { name: "Keep" }));
+  await waitFor(() => expect(calls.map((call) => call.path)).toContain("/house-rules/r-1"));
+  const put = calls.find((call) => call.path === "/house-rules/r-1")!;
+  expect(put.body).toMatchObject({ version: 2, name: "Ours", method: order.garments[0]!.method });
 });

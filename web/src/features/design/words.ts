@@ -1,240 +1,262 @@
-/** Each choice in a tailor's words, with what it changes. */
+/** Each choice in a tailor's words: what it is, and where it is asked. */
 import type { Option } from "../../ui/chips";
 
+/** The garment as it stands: a choice's own value, else the usual one. */
+export type Now = { style: string; method: string; value: (key: string) => string };
+type Base = { key: string; legend: string; hint: string; when?: (now: Now) => boolean };
 export type Row =
-  | { kind: "rule"; key: string; legend: string; hint: string; usual: string; options: Option[]; only?: string }
-  | { kind: "length"; key: string; legend: string; hint: string; usual: string; only?: string; of?: "allowances" };
+  | (Base & { kind: "rule"; options: Option[] })
+  | (Base & { kind: "some"; options: Option[] })
+  | (Base & { kind: "length"; unset?: string; of?: "allowances" });
 
-export const STYLES: Option[] = [
-  { value: "straight-trousers", label: "Straight trousers" },
-  { value: "palazzo", label: "Palazzo" },
-];
+const rule = (key: string, legend: string, hint: string, options: [string, string][], when?: Base["when"]): Row => ({
+  kind: "rule",
+  key,
+  legend,
+  hint,
+  options: options.map(([value, label]) => ({ value, label })),
+  when,
+});
+const length = (key: string, legend: string, hint: string, unset?: string, when?: Base["when"]): Row => ({
+  kind: "length",
+  key,
+  legend,
+  hint,
+  unset,
+  when,
+});
+const seam = (key: string, legend: string, hint: string, when?: Base["when"]): Row => ({
+  kind: "length",
+  of: "allowances",
+  key,
+  legend,
+  hint,
+  when,
+});
+
+const KNEED = ["straight-trousers", "close-trousers", "boot-cut", "paper-bag", "loose-trousers"];
+const kneed = (now: Now) => KNEED.includes(now.style);
+const has =
+  (key: string, ...values: string[]) =>
+  (now: Now) =>
+    values.includes(now.value(key));
+const pocket = (kind: string) => (now: Now) => now.value("pockets").split(", ").includes(kind);
+const ELASTIC = ["half-elastic", "elastic-band", "casing", "paper-bag"];
 
 export const GROUPS: { name: string; rows: Row[] }[] = [
   {
+    name: "Waist",
+    rows: [
+      rule("waist_finish", "Finished with", "", [
+        ["straight-band", "Straight band"],
+        ["shaped-band", "Shaped band"],
+        ["half-elastic", "Band, elastic behind"],
+        ["elastic-band", "Elastic in a band"],
+        ["casing", "Casing, cut on"],
+        ["paper-bag", "Paper-bag, channel and tie"],
+      ]),
+      rule("closure", "Opens with", "", [
+        ["fly", "Fly"],
+        ["side-zip", "Side zip"],
+        ["back-zip", "Invisible zip behind"],
+        ["none", "Nothing"],
+      ]),
+      rule(
+        "band",
+        "The band lies",
+        "verticals start from its top",
+        [
+          ["below", "Below: taken off the verticals"],
+          ["inside", "Inside: cut off the draft's top"],
+          ["on-top", "On top: added above"],
+        ],
+        has("waist_finish", "straight-band", "half-elastic", "elastic-band"),
+      ),
+      length("band_depth", "Band, finished", "a strip is twice this and two seams", undefined, (now) =>
+        ["straight-band", "shaped-band", "half-elastic", "elastic-band"].includes(now.value("waist_finish")),
+      ),
+      length("band_overlap", "Overlap", "for hook and bar", undefined, has("waist_finish", "straight-band")),
+      rule(
+        "band_join",
+        "The band is",
+        "",
+        [
+          ["none", "One strip"],
+          ["centre-back", "Joined behind"],
+        ],
+        has("waist_finish", "straight-band"),
+      ),
+      length("casing", "Casing", "cut on and turned twice", undefined, has("waist_finish", "casing")),
+      length("heading", "Heading", "what stands up over the tie", undefined, has("waist_finish", "paper-bag")),
+      rule(
+        "elastic",
+        "Elastic",
+        "without its overlap",
+        [
+          ["waist-4", "The waist less 4 in"],
+          ["nine-tenths", "Nine tenths of the waist"],
+        ],
+        (now) => ELASTIC.includes(now.value("waist_finish")),
+      ),
+      rule("waist_position", "The waist lies", "where the figure was taken", [
+        ["worn", "Where it is worn"],
+        ["natural", "Natural"],
+        ["high", "High"],
+        ["low", "Low"],
+      ]),
+      rule("belt_loops", "Belt loops", "", [
+        ["none", "None"],
+        ["four", "A strip cut in four"],
+      ]),
+    ],
+  },
+  {
     name: "How it sits",
     rows: [
-      {
-        kind: "rule",
-        key: "seat",
-        legend: "Seat",
-        hint: "sets the back's tip, raise and slant",
-        usual: "usual",
-        options: [
-          { value: "flat", label: "Flat" },
-          { value: "usual", label: "Usual" },
-          { value: "full", label: "Full" },
-        ],
-      },
-      {
-        kind: "rule",
-        key: "seat_height",
-        legend: "Centre front and back",
-        hint: "what the front loses, the back gains",
-        usual: "raise-only",
-        options: [
-          { value: "raise-only", label: "Raise the back" },
-          { value: "small-drop-and-raise", label: "Front 1/2 down, back up" },
-          { value: "drop-and-raise", label: "Front down as the back goes up" },
-          { value: "none", label: "Level" },
-        ],
-      },
-      { kind: "length", key: "hip_ease", legend: "Ease at the hip", hint: "all round, all in the back", usual: "1 in" },
-      { kind: "length", key: "waist_ease", legend: "Ease at the waist", hint: "all round", usual: "none" },
-      { kind: "length", key: "seat_raise", legend: "Centre back, up", hint: "for sitting down", usual: "by the seat" },
-      { kind: "length", key: "centre_slant", legend: "Centre back, in", hint: "at the waist", usual: "by the seat" },
-      { kind: "length", key: "centre_drop", legend: "Centre front, down", hint: "", usual: "by the rule above" },
-      { kind: "length", key: "side_raise", legend: "Side, up", hint: "the waist rises to the side", usual: "none" },
+      rule("seat", "Seat", "sets the back's tip, raise and slant", [
+        ["flat", "Flat"],
+        ["usual", "Usual"],
+        ["full", "Full"],
+      ]),
+      rule("seat_height", "Centre front and back", "what the front loses, the back gains", [
+        ["raise-only", "Raise the back"],
+        ["small-drop-and-raise", "Front 1/2 down, back up"],
+        ["drop-and-raise", "Front down as the back goes up"],
+        ["none", "Level"],
+      ]),
+      length("hip_ease", "Ease at the hip", "all round"),
+      rule("ease_place", "That ease lies", "", [
+        ["back", "All in the back"],
+        ["panels", "In every panel"],
+        ["measure", "In the measure, so the rules grow with it"],
+      ]),
+      length("hip_split", "The back's hip wider by", "what the front gives up"),
+      length("waist_ease", "Ease at the waist", "all round"),
+      length("seat_raise", "Centre back, up", "for sitting down", "by the seat"),
+      length("centre_slant", "Centre back, in", "at the waist", "by the seat"),
+      length("centre_base", "Centre back, in on the crotch line", "holds the seat closer"),
+      length("centre_drop", "Centre front, down", "", "by the rule above"),
+      length("side_raise", "Side, up", "the waist rises to the side"),
+      rule("waist_cleanup", "When it is joined, the waist is", "", [
+        ["back-to-front", "Right as it is: the back cut to the front"],
+        ["back-larger", "Taken in behind, cut 1 in larger"],
+        ["redraw-centre", "Redrawn at the centre back"],
+        ["re-mark-side", "Marked anew at the side"],
+      ]),
     ],
   },
   {
     name: "Crotch",
     rows: [
-      {
-        kind: "rule",
-        key: "crotch_depth",
-        legend: "Depth to the crotch line",
-        hint: "from the top of the figure",
-        usual: "hip/4",
-        options: [
-          { value: "hip/4", label: "hip / 4" },
-          { value: "hip/4+1", label: "hip / 4 + 1" },
-          { value: "hip/4+2", label: "hip / 4 + 2, high waist" },
-          { value: "hip/4+3", label: "hip / 4 + 3, very loose" },
-          { value: "hip/3", label: "hip / 3" },
-          { value: "hip/3-1", label: "hip / 3 - 1" },
-          { value: "seated", label: "Measured seated" },
-          { value: "outseam-inseam", label: "Outseam less inseam" },
-        ],
-      },
-      { kind: "length", key: "crotch_ease", legend: "Ease in the depth", hint: "room to sit", usual: "none" },
-      {
-        kind: "rule",
-        key: "crotch_extension",
-        legend: "Front extension",
-        hint: "room between the legs",
-        usual: "hip/16",
-        options: [
-          { value: "hip/16", label: "hip / 16" },
-          { value: "hip/20", label: "hip / 20" },
-          { value: "by-size", label: "By size, 2 to 3 in" },
-          { value: "thigh/2", label: "From half the thigh" },
-          { value: "panel/4", label: "A quarter of the panel" },
-        ],
-      },
-      {
-        kind: "rule",
-        key: "back_extension",
-        legend: "Back extension",
-        hint: "more than the front's",
-        usual: "tip",
-        options: [
-          { value: "tip", label: "Front's and the tip" },
-          { value: "hip/8", label: "hip / 8" },
-          { value: "hip/10", label: "hip / 10" },
-          { value: "panel/2", label: "Half the panel" },
-        ],
-      },
-      { kind: "length", key: "back_tip", legend: "Back's tip", hint: "beyond the front's point", usual: "by the seat" },
-      {
-        kind: "rule",
-        key: "hip_line",
-        legend: "Hip line",
-        hint: "where the width is laid",
-        usual: "measured",
-        options: [
-          { value: "measured", label: "As measured from the waist" },
-          { value: "two-above", label: "2 in above the crotch line" },
-          { value: "hip/16-above", label: "hip / 16 above it" },
-        ],
-      },
+      rule("crotch_depth", "Depth to the crotch line", "from the top of the figure", [
+        ["hip/4", "hip / 4"],
+        ["hip/4+1", "hip / 4 + 1"],
+        ["hip/4+2", "hip / 4 + 2, high waist"],
+        ["hip/4+3", "hip / 4 + 3, very loose"],
+        ["hip/3", "hip / 3"],
+        ["hip/3-1", "hip / 3 - 1"],
+        ["seated", "Measured seated"],
+        ["outseam-inseam", "Outseam less inseam"],
+      ]),
+      length("crotch_ease", "Ease in the depth", "room to sit"),
+      rule("crotch_extension", "Front extension", "room between the legs", [
+        ["hip/16", "hip / 16"],
+        ["hip/20", "hip / 20"],
+        ["by-size", "By size, 2 to 3 in"],
+        ["thigh/2", "From half the thigh"],
+        ["thigh-eased", "From the thigh and its ease"],
+        ["thigh-cut", "From half the thigh, cut"],
+        ["panel/4", "A quarter of the panel"],
+      ]),
+      rule("back_extension", "Back extension", "more than the front's", [
+        ["tip", "Front's and the tip"],
+        ["hip/8", "hip / 8"],
+        ["hip/10", "hip / 10"],
+        ["panel/2", "Half the panel"],
+      ]),
+      length("back_tip", "Back's tip", "beyond the front's point", "by the seat"),
+      rule("hip_line", "Hip line", "where the width is laid", [
+        ["measured", "As measured from the waist"],
+        ["two-above", "2 in above the crotch line"],
+        ["hip/16-above", "hip / 16 above it"],
+      ]),
+      length("front_diagonal", "Front curve, from its corner", ""),
+      length("back_diagonal", "Back curve, from its corner", ""),
+      length("curve_outside", "Curve outside the centre line", "at the hip line"),
     ],
   },
   {
     name: "Leg",
     rows: [
+      length("length", "Finished length", "from the top of the figure to the hem", "by the style"),
+      length("knee_ease", "Ease at the knee", "all round", undefined, kneed),
+      length("knee_width", "Knee, all round", "sewn; instead of the ease", "knee and its ease", kneed),
+      length("thigh_ease", "Ease at the thigh", "sets the leg line", undefined, has("crotch_extension", "thigh-eased")),
+      length("back_wider", "The back's leg wider by", "shared about the crease"),
+      length("hem_width", "Hem, all round one leg", "sewn", "by the style"),
       {
         kind: "length",
-        key: "length",
-        legend: "Finished length",
-        hint: "top of the band to the hem",
-        usual: "the outseam",
+        key: "fullness",
+        legend: "Times a quarter of the hip",
+        hint: "a number from 1 to 4",
+        when: (now) => now.method === "multiplied-quarter",
       },
-      {
-        kind: "length",
-        key: "knee_ease",
-        legend: "Ease at the knee",
-        hint: "all round",
-        usual: "4 in",
-        only: "straight-trousers",
-      },
-      {
-        kind: "length",
-        key: "thigh_ease",
-        legend: "Ease at the thigh",
-        hint: "sets the leg line",
-        usual: "2 in",
-        only: "palazzo",
-      },
-      {
-        kind: "length",
-        key: "knee_width",
-        legend: "Knee, all round",
-        hint: "sewn; instead of the ease",
-        usual: "knee and its ease",
-        only: "straight-trousers",
-      },
-      { kind: "length", key: "hem_width", legend: "Hem, all round one leg", hint: "sewn", usual: "straight down" },
-      { kind: "length", key: "hem", legend: "Hem to turn up", hint: "cut", usual: "2 in" },
+      length("hem", "Hem to turn up", "cut", undefined, (now) => now.value("turn_up") === ""),
+      length("turn_up", "Turn-up, finished", "cut twice as deep", "none"),
     ],
   },
   {
-    name: "Waist and darts",
+    name: "Darts",
+    rows: [
+      rule("darts", "Darts in each back and front", "they take the waist in", [
+        ["", "As the waist needs"],
+        ["none", "None"],
+        ["one", "One"],
+        ["two", "Two"],
+      ]),
+      rule("dart_place", "The dart stands", "", [
+        ["half-panel", "In the panel's middle"],
+        ["from-centre", "4 in from the centre"],
+        ["crease", "On the crease"],
+        ["bust-span", "Under the bust point"],
+      ]),
+      length("dart_intake", "Dart, takes in", "each of them", "what is left over"),
+      length("dart_length", "Dart, long", "from the seam down", "by the panel"),
+      length("yoke", "Back yoke, deep at the centre", "the dart lies in its seam", "none"),
+    ],
+  },
+  {
+    name: "Pockets",
     rows: [
       {
-        kind: "rule",
-        key: "waist_position",
-        legend: "The waist lies",
-        hint: "where the figure was taken",
-        usual: "worn",
+        kind: "some",
+        key: "pockets",
+        legend: "Pockets",
+        hint: "each brings all its pieces",
         options: [
-          { value: "worn", label: "Where it is worn" },
-          { value: "natural", label: "Natural" },
-          { value: "high", label: "High" },
+          { value: "in-seam", label: "In the side seam" },
+          { value: "front-curved", label: "Curved, in front" },
+          { value: "back-patch", label: "Patch behind" },
+          { value: "outside-patch", label: "Outside patch, piped" },
         ],
       },
-      {
-        kind: "rule",
-        key: "darts",
-        legend: "Darts in each back and front",
-        hint: "they take the waist in",
-        usual: "",
-        options: [
-          { value: "", label: "As the waist needs" },
-          { value: "none", label: "None" },
-          { value: "one", label: "One" },
-          { value: "two", label: "Two" },
-        ],
-      },
-      {
-        kind: "rule",
-        key: "dart_place",
-        legend: "The dart stands",
-        hint: "",
-        usual: "half-panel",
-        options: [
-          { value: "half-panel", label: "In the panel's middle" },
-          { value: "from-centre", label: "From the centre" },
-          { value: "bust-span", label: "Under the bust point" },
-        ],
-      },
-      {
-        kind: "length",
-        key: "dart_intake",
-        legend: "Dart, takes in",
-        hint: "each of them",
-        usual: "what is left over",
-      },
-      { kind: "length", key: "dart_length", legend: "Dart, long", hint: "from the seam down", usual: "by the panel" },
-      {
-        kind: "rule",
-        key: "band",
-        legend: "The band lies",
-        hint: "verticals start from its top",
-        usual: "below",
-        options: [
-          { value: "below", label: "Below: taken off the verticals" },
-          { value: "inside", label: "Inside: cut off the draft's top" },
-        ],
-      },
-      {
-        kind: "length",
-        key: "band_depth",
-        legend: "Band, finished",
-        hint: "the strip is twice this and two seams",
-        usual: "1 1/2 in",
-      },
-      { kind: "length", key: "band_overlap", legend: "Overlap", hint: "for hook and bar", usual: "1 1/2 in" },
+      length("pocket_opening", "Opening in the seam", "", undefined, pocket("in-seam")),
+      length("pocket_wide", "Curved opening, along the waist", "", undefined, pocket("front-curved")),
+      length("pocket_deep", "Curved opening, down the side", "", undefined, pocket("front-curved")),
+      length("patch", "Patch, cut square", "", undefined, pocket("back-patch")),
     ],
   },
   {
     name: "Seams and chalk",
     rows: [
-      { kind: "length", of: "allowances", key: "side", legend: "Side", hint: "to let out", usual: "1 in" },
-      { kind: "length", of: "allowances", key: "centre", legend: "Centre and crotch", hint: "", usual: "1/2 in" },
-      { kind: "length", of: "allowances", key: "inner_leg", legend: "Inner leg", hint: "", usual: "1/2 in" },
-      { kind: "length", of: "allowances", key: "waist", legend: "Waist", hint: "", usual: "1/2 in" },
-      {
-        kind: "rule",
-        key: "marking",
-        legend: "The calls speak",
-        hint: "of cut lines on cloth, of sewing lines on paper",
-        usual: "on-cloth",
-        options: [
-          { value: "on-cloth", label: "On cloth, seams inside" },
-          { value: "on-paper", label: "On paper, net" },
-        ],
-      },
+      seam("side", "Side", "to let out"),
+      seam("centre", "Centre and crotch", ""),
+      seam("inner_leg", "Inner leg", ""),
+      seam("waist", "Waist", ""),
+      rule("marking", "The calls speak", "of cut lines on cloth, of sewing lines on paper", [
+        ["on-cloth", "On cloth, seams inside"],
+        ["on-paper", "On paper, net"],
+      ]),
     ],
   },
 ];

@@ -2,7 +2,8 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { type Order, type Plan, useLayRun, useStartLay, useStopLay } from "../../api/shop";
 import { Cloth } from "../../drawing/Cloth";
-import { dartsOf, PieceOn, panelName } from "../../drawing/PieceOn";
+import { panelName } from "../../drawing/names";
+import { dartsOf, PieceOn } from "../../drawing/PieceOn";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Findings, Margin, ToBuy, WithMargin } from "../../ui/margin";
@@ -128,6 +129,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
       <Margin>
         <ToBuy plan={plan} unit={unit} />
         <Rivals lay={lay} unit={unit} used={plan.yardage?.utilisation ?? 0} />
+        <CutList plan={plan} unit={unit} />
         <Findings plan={plan} />
       </Margin>
     </WithMargin>
@@ -174,6 +176,47 @@ function Rivals({ lay, unit, used }: { lay: NonNullable<Plan["lay"]>; unit: Unit
         </tbody>
       </chakra.table>
       <chakra.p marginTop="8">{Math.round(used * 100)} % of the cloth is used.</chakra.p>
+    </Box>
+  );
+}
+
+/** Every piece and how many of it are cut; what is bought besides the cloth. */
+function CutList({ plan, unit }: { plan: Plan; unit: Unit }) {
+  return (
+    <Box fontSize="16px">
+      <chakra.h2 fontSize="20px" fontWeight={600}>
+        To cut
+      </chakra.h2>
+      <chakra.ul listStyleType="none">
+        {plan.pieces.map((piece) => (
+          <li key={piece.id}>
+            {panelName(piece.panel)}, cut {piece.count}
+            {piece.on_fold ? " on the fold" : piece.pair ? ", left and right" : ""}
+          </li>
+        ))}
+      </chakra.ul>
+      <chakra.h2 fontSize="20px" fontWeight={600} marginTop="12">
+        To have at hand
+      </chakra.h2>
+      <chakra.ul listStyleType="none">
+        {plan.notions.map((notion) => (
+          <li key={notion.garment + notion.name}>
+            {notion.count > 1 && `${notion.count} x `}
+            {notion.name}
+            {notion.length_mm != null && (
+              <>
+                , <Length mm={notion.length_mm} unit={unit} />
+              </>
+            )}
+            {notion.width_mm != null && (
+              <>
+                {" "}
+                by <Length mm={notion.width_mm} unit={unit} />
+              </>
+            )}
+          </li>
+        ))}
+      </chakra.ul>
     </Box>
   );
 }

@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import type { Mark as Call, Order, Plan } from "../../api/shop";
-import { panelName } from "../../drawing/PieceOn";
+import { panelName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { useKeys } from "../../ui/keys";
 import { Length } from "../../ui/length";

@@ -87,7 +87,7 @@ export function Sheet({ order, points, at, go, advice, writes, session, setSessi
       <StaleEdit stale={writes.put.stale} settle={writes.put.settle} />
       {writes.put.error && <Says tone="wrong">{writes.put.error.message}</Says>}
       {sheet.waist === "low" && (
-        <Says tone="plain">No rule runs from a low waist yet: trousers are drafted as they are worn.</Says>
+        <Says tone="plain">A depth that comes from the hip is made 2 3/4 in less: the waist sits so much lower.</Says>
       )}
       <chakra.ul listStyleType="none">
         {points.map((point, k) => (

@@ -7,6 +7,7 @@ import { useMe } from "../../api/session";
 import { Chips } from "../../ui/chips";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
+import { STYLES } from "../../ui/trade";
 import { Says } from "../../ui/words";
 
 const ids = () => ({
@@ -81,10 +82,7 @@ export function NewOrder() {
         <Chips
           legend="Style"
           value={style}
-          options={[
-            { value: "straight-trousers", label: "Straight trousers" },
-            { value: "palazzo", label: "Palazzo" },
-          ]}
+          options={Object.entries(STYLES).map(([value, label]) => ({ value, label }))}
           onChoose={setStyle}
         />
         <Label text="Promised for">

@@ -1,0 +1,18 @@
+"""What a choice changes, in words: the name of each sum, and by how much."""
+
+from cutting.lengths import Unit, show
+
+NAMES = {
+    "hip": "hip", "front_hip": "front hip", "back_hip": "back hip", "front_waist": "front waist, flat",
+    "back_waist": "back waist, flat", "top": "waist seam down", "crotch_depth": "crotch depth", "hip_depth": "hip line",
+    "knee_depth": "knee line", "length": "length", "extension": "front extension", "back_extension": "back extension",
+    "tip": "back tip", "drop": "centre front down", "raise_": "centre back up", "slant": "centre back in",
+    "front_darts": "front dart", "back_darts": "back dart", "knee_round": "knee round", "hem_round": "hem round",
+    "centre_seam": "centre seam",
+}  # fmt: skip
+
+
+def say_effect(by: dict[str, float], unit: Unit) -> str:
+    """Such as `crotch depth + 1 in, front extension - 1/2 in`; empty where nothing changes."""
+    parts = [f"{NAMES[name]} {'+' if size > 0 else '-'} {show(abs(size), unit).text}" for name, size in by.items()]
+    return ", ".join(parts)

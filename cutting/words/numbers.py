@@ -1,0 +1,23 @@
+"""What each number of a plan is called."""
+
+_PANELS = {"front": "Front", "back": "Back", "band": "Band", "fold": "Fold", "elastic": "Elastic", "waist": "Waist"}
+_NUMBERS = {
+    "crotch_depth": "crotch depth", "hip_depth": "hip line", "thigh_depth": "thigh line", "knee_depth": "knee line",
+    "ankle_depth": "ankle line", "length": "length, finished", "cut_length": "length, cut", "hip_width": "hip width",
+    "crotch_extension": "crotch extension", "crotch_width": "width on the crotch line", "waist_width": "waist width",
+    "thigh_width": "thigh width", "knee_width": "knee width", "hem_width": "hem width", "crease": "crease",
+    "curve_diagonal": "curve's diagonal", "dart_intake": "dart, width", "dart_length": "dart, length",
+    "dart_place": "dart, place", "centre_drop": "centre down", "side_raise": "side up", "crotch_tip": "crotch tip, out",
+    "tip_drop": "crotch tip, down", "seat_raise": "centre up", "centre_slant": "centre in", "cut_depth": "depth, cut",
+    "finished_depth": "depth, finished", "needed": "depth needed", "quick_rule": "depth by the quick rule",
+    "opening": "opening, let out",
+}  # fmt: skip
+
+
+def number_name(key: str) -> str:
+    """The name of a number by its key, without the garment's id: `front.hip_width` is `Front, hip width`."""
+    panel, _, number = key.rpartition(".")
+    name = _NUMBERS.get(number, number.replace("_", " "))
+    if not panel:
+        return name[0].upper() + name[1:]
+    return f"{_PANELS.get(panel, panel.replace('-', ' ').capitalize())}, {name}"

@@ -1,0 +1,82 @@
+"""What can be chosen, what each choice changes, methods on a body, and the workshop's own rules."""
+
+from typing import Any
+from uuid import UUID
+
+from django.http import HttpRequest
+from ninja import Field, Router, Schema
+
+from shop.api.auth import person
+from shop.bridge.designing import DesignOut, Outline, design, draft_alone, silhouettes, with_sample
+from shop.bridge.drafting import PlanShape
+from shop.clients.queries import measures_of
+from shop.orders import actions, queries
+from shop.orders.models import HouseRule
+from shop.plans.actions import job_of
+
+router = Router(tags=["design"])
+
+
+class HouseRuleIn(Schema):
+    version: int = 0
+    name: str = Field(min_length=1, max_length=60)
+    method: str = Field(max_length=40)
+    choices: dict[str, Any]
+    removed: bool = False
+
+
+class HouseRuleOut(HouseRuleIn):
+    id: UUID
+
+
+class BodyOut(Schema):
+    """A body methods can be tried on: a client's newest sheet."""
+
+    sheet: UUID
+    name: str
+
+
+def _rule(row: HouseRule) -> HouseRuleOut:
+    return HouseRuleOut(id=row.id, version=row.version, name=row.name, method=row.method, choices=row.choices)
+
+
+@router.get("/orders/{id}/design", response=DesignOut)
+def order_design(request: HttpRequest, id: UUID) -> DesignOut:
+    """The choices of the order's first garment, and what each would change on this client."""
+    return design(job_of(person(request), queries.order(person(request), id)))
+
+
+@router.get("/sheets/{id}/silhouettes", response=dict[str, Outline])
+def sheet_silhouettes(request: HttpRequest, id: UUID) -> dict[str, Outline]:
+    """Half of every style's front as it is drafted for a sheet, an invented body standing in for what is missing."""
+    unit, measures = measures_of(person(request), id)
+    return silhouettes(unit, with_sample(measures))
+
+
+@router.get("/bodies", response=list[BodyOut])
+def bodies(request: HttpRequest) -> list[BodyOut]:
+    """Whom methods can be tried on: the client of every order on the bench, once."""
+    found: dict[UUID, BodyOut] = {}
+    for row in queries.bench(person(request)):
+        found.setdefault(row.client_id, BodyOut(sheet=row.sheet_id, name=row.client.name))
+    return list(found.values())
+
+
+@router.get("/drafts/{method}", response=PlanShape, by_alias=True)
+def draft_by(
+    request: HttpRequest, method: str, style: str = "straight-trousers", sheet: UUID | None = None
+) -> PlanShape:
+    """One style by one method, with its usual choices and net, on a sheet's measures or on an invented body."""
+    actor = person(request)
+    unit, measures = measures_of(actor, sheet) if sheet else (actor.workshop.unit, {})
+    return PlanShape.model_validate(draft_alone(unit, with_sample(measures), style, method, {"marking": "on-paper"}))
+
+
+@router.get("/house-rules", response=list[HouseRuleOut])
+def house_rules(request: HttpRequest) -> list[HouseRuleOut]:
+    return [_rule(row) for row in queries.house_rules(person(request))]
+
+
+@router.put("/house-rules/{id}", response=HouseRuleOut)
+def put_house_rule(request: HttpRequest, id: UUID, body: HouseRuleIn) -> HouseRuleOut:
+    return _rule(actions.put_house_rule(actor=person(request), id=id, **body.dict()))

@@ -1,0 +1,115 @@
+"""Choices, what each would change, methods on a body, the workshop's own rules, and cloth that changes the draft."""
+
+import pytest
+
+from cutting.methods import METHODS, STYLES, methods_for
+
+
+def garment_of(order, **changes):
+    row = order["garments"][0]
+    return f"/garments/{row['id']}", {key: row[key] for key in row if key != "id"} | changes
+
+
+def planned(owner, order):
+    status, told = owner("POST", f"/orders/{order['id']}/plan")
+    assert status == 200, told
+    return told["plan"]
+
+
+@pytest.mark.parametrize(
+    ("choice", "rule", "number"),
+    [
+        ("crotch_depth", "hip/4+1", "crotch_depth"),
+        ("crotch_extension", "hip/20", "front.crotch_extension"),
+        ("seat", "full", "back.crotch_tip"),
+        ("method", "half-thigh", "crotch_depth"),
+    ],
+)
+def test_what_a_choice_is_said_to_change_is_what_it_changes(owner, order, choice, rule, number):
+    before = planned(owner, order)["numbers"][f"trousers.{number}"]["net_mm"]
+    effects = owner.get(f"/orders/{order['id']}/design")["effects"]
+    (said,) = [one["says"] for one in effects if (one["choice"], one["rule"]) == (choice, rule)]
+    path, body = garment_of(order)
+    body |= {"method": rule} if choice == "method" else {"choices": body["choices"] | {choice: rule}}
+    assert owner("PUT", path, body)[0] == 200
+    by = (planned(owner, order)["numbers"][f"trousers.{number}"]["net_mm"] - before) / 25.4
+    sixteenths = round(abs(by) * 16)
+    whole, rest = divmod(sixteenths, 16)
+    shown = f"{'+' if by > 0 else '-'} {whole or ''}".strip()
+    name = {"crotch_depth": "crotch depth", "front.crotch_extension": "front extension", "back.crotch_tip": "back tip"}
+    assert f"{name[number]} {shown}" in said
+    assert rest == 0 or "/" in said
+
+
+def test_a_choice_that_lacks_a_measure_says_which(owner, order):
+    effects = owner.get(f"/orders/{order['id']}/design")["effects"]
+    refused = {one["rule"]: one["refused"] for one in effects if one["choice"] == "crotch_depth"}
+    assert "Rise, seated is missing" in refused["seated"]
+    assert refused["hip/3"] == ""
+
+
+def test_every_style_has_a_silhouette_and_methods_that_make_it(owner, order):
+    told = owner.get(f"/orders/{order['id']}/design")
+    assert set(told["makes"]) == set(STYLES)
+    assert all(told["first"][style] in methods_for(style) for style in STYLES)
+    drawn = owner.get(f"/sheets/{order['sheet']['id']}/silhouettes")
+    assert set(drawn) == set(STYLES)
+    for outline in drawn.values():
+        assert len(outline) > 4
+        assert max(x for x, _ in outline) == pytest.approx(0, abs=0.2)
+
+
+def test_a_garment_without_a_method_takes_the_styles_own(owner, order):
+    path, body = garment_of(order, style="paper-bag", method="", choices={})
+    status, kept = owner("PUT", path, body)
+    assert (status, kept["method"]) == (200, "sixteenth-eighth")
+
+
+@pytest.mark.parametrize("method", METHODS)
+def test_every_method_is_stepped_through_on_an_invented_body(owner, method):
+    told = owner.get(f"/drafts/{method}", style=METHODS[method].styles[-1])
+    steps = [mark for mark in told["marks"] if mark["stage"] != "place"]
+    assert len(steps) > 8
+    assert all(mark["name"] and mark["reason"] and mark["say"] for mark in steps)
+
+
+def test_a_method_on_a_body_of_another_workshop_is_not_found(stranger, owner, order):
+    sheet = order["sheet"]["id"]
+    assert stranger("GET", f"/drafts/quarter-hip?sheet={sheet}")[0] == 404
+    mine = owner.get("/drafts/quarter-hip", style="palazzo", sheet=sheet)
+    assert mine["numbers"]["trousers.front.hip_width"]["net_mm"] == pytest.approx(41 / 4 * 25.4)
+
+
+def test_house_rules_are_kept_used_and_taken_off(owner, stranger, new_id):
+    rule = new_id()
+    body = {"version": 0, "name": " Our palazzo ", "method": "quarter-hip", "choices": {"seat": "full", "hem": "3"}}
+    status, kept = owner("PUT", f"/house-rules/{rule}", body)
+    assert (status, kept["name"]) == (200, "Our palazzo")
+    assert [one["choices"] for one in owner.get("/house-rules")] == [{"seat": "full", "hem": "3"}]
+    assert stranger.get("/house-rules") == []
+    bad = owner("PUT", f"/house-rules/{new_id()}", body | {"choices": {"hem": "9"}})
+    assert bad[0] == 422
+    assert bad[1]["problems"][0]["where"].endswith("choices.hem")
+    assert owner("PUT", f"/house-rules/{rule}", body)[0] in (200, 409)
+    gone = owner("PUT", f"/house-rules/{rule}", body | {"version": kept["version"], "removed": True})
+    assert gone[0] == 200
+    assert owner.get("/house-rules") == []
+
+
+def test_cloth_that_stretches_is_answered_and_said(owner, order):
+    before = planned(owner, order)
+    cloth = order["cloth"]
+    body = {key: cloth[key] for key in cloth if key != "id"} | {"stretch_percent": "25"}
+    assert owner("PUT", f"/cloths/{cloth['id']}", body)[0] == 200
+    after = planned(owner, order)
+    ease = [next(row["ease_mm"] for row in plan["ledger"] if row["level"] == "hip") for plan in (before, after)]
+    assert ease == [25.4, 0]
+    assert "cloth.stretch" in {one["code"] for one in after["findings"]}
+
+
+def test_a_low_waist_on_the_sheet_takes_the_depth_down(owner, order):
+    before = planned(owner, order)["numbers"]["trousers.crotch_depth"]["net_mm"]
+    sheet = order["sheet"]
+    body = {key: sheet[key] for key in ("version", "client", "taken_on", "unit")} | {"waist": "low"}
+    assert owner("PUT", f"/sheets/{sheet['id']}", body)[0] == 200
+    assert planned(owner, order)["numbers"]["trousers.crotch_depth"]["net_mm"] == pytest.approx(before - 70)

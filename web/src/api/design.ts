@@ -1,0 +1,58 @@
+/** What can be chosen and what it would change; methods on a body; the workshop's own rules. */
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { server, told } from "./client";
+import type { components } from "./schema.gen";
+import type { Plan } from "./shop";
+
+type Schemas = components["schemas"];
+export type Choices = Schemas["DesignOut"];
+export type HouseRule = Schemas["HouseRuleOut"];
+export type Outline = readonly (readonly number[])[];
+
+/** The choices of an order's garment; `stamp` is what they hang on: garment, sheet and cloth as they stand. */
+export const useDesign = (order: string, stamp: string) =>
+  useQuery({
+    queryKey: ["design", order, stamp],
+    queryFn: () => told(server.GET("/api/orders/{id}/design", { params: { path: { id: order } } })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+
+export const useSilhouettes = (sheet: string, stamp: string) =>
+  useQuery({
+    queryKey: ["silhouettes", sheet, stamp],
+    queryFn: async () =>
+      (await told(
+        server.GET("/api/sheets/{id}/silhouettes", { params: { path: { id: sheet } } }),
+      )) as unknown as Record<string, Outline>,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+
+export const useBodies = () => useQuery({ queryKey: ["bodies"], queryFn: () => told(server.GET("/api/bodies")) });
+
+/** One style by one method on a sheet's measures, or on an invented body. */
+export const useDraft = (method: string, style: string, sheet: string) =>
+  useQuery({
+    queryKey: ["draft", method, style, sheet],
+    enabled: method !== "",
+    queryFn: async () =>
+      (await told(
+        server.GET("/api/drafts/{method}", {
+          params: { path: { method }, query: { style, ...(sheet ? { sheet } : {}) } },
+        }),
+      )) as unknown as Plan,
+    staleTime: 60_000,
+  });
+
+export const useHouseRules = () =>
+  useQuery({ queryKey: ["house-rules"], queryFn: () => told(server.GET("/api/house-rules")) });
+
+export function usePutHouseRule() {
+  const memory = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, ...body }: HouseRule) =>
+      told(server.PUT("/api/house-rules/{id}", { params: { path: { id } }, body })),
+    onSuccess: () => memory.invalidateQueries({ queryKey: ["house-rules"] }),
+  });
+}

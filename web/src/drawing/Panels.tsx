@@ -1,0 +1,108 @@
+import { chakra } from "@chakra-ui/react";
+import type { Plan } from "../api/shop";
+import { LEGS, panelName } from "./names";
+import { boxOf, pathOf, sideBySide } from "./frame";
+
+type Panel = Plan["panels"][number];
+const flat = ([x = 0, y = 0]: readonly number[]): [number, number] => [x, y];
+const GAP = 70;
+
+/** Small parts in rows under the legs, each row no wider than they are. */
+function shelved(parts: Panel[], width: number, top: number) {
+  const placed: { panel: Panel; x: number; y: number }[] = [];
+  let [x, y, tall] = [0, top, 0];
+  for (const panel of parts) {
+    const [left, up, wide, high] = boxOf(panel.cut);
+    // A long strip lies down.
+    const lying = high > 2 * wide && high > 400;
+    const [w, h] = lying ? [high, wide] : [wide, high];
+    if (x > 0 && x + w > width) [x, y, tall] = [0, y + tall + 90, 0];
+    placed.push({ panel, x: lying ? x + up + high : x - left, y: lying ? y - left : y - up });
+    x += w + GAP;
+    tall = Math.max(tall, h);
+  }
+  return { placed, bottom: y + tall };
+}
+
+/** Drafted panels on one sheet: sewing line dashed, cut line firm, lines drawn inside them thin. */
+export function Panels({ panels, label }: { panels: Panel[]; label: string }) {
+  const legs = panels.filter((panel) => LEGS.includes(panel.name));
+  const parts = panels.filter((panel) => !LEGS.includes(panel.name));
+  const { shifts, width } = sideBySide(
+    legs.map((panel) => panel.cut),
+    GAP,
+  );
+  const boxes = legs.map((panel) => boxOf(panel.cut));
+  const top = Math.min(...boxes.map((box) => box[1]));
+  const low = Math.max(...boxes.map((box) => box[1] + box[3]));
+  const wide = Math.max(width, 900);
+  const { placed, bottom } = shelved(parts, wide, low + 130);
+  const height = (parts.length ? bottom : low) - top;
+  return (
+    <chakra.svg
+      flex="1"
+      minHeight="0"
+      width="100%"
+      viewBox={`-20 ${top - 20} ${wide + 40} ${height + 40}`}
+      role="img"
+      aria-label={label}
+      color="ink"
+    >
+      {legs.map((panel, k) => (
+        <g key={panel.name} transform={`translate(${shifts[k]} 0)`}>
+          <Drawn panel={panel} />
+          {["H", "C", "K"].map((name) => {
+            const point = panel.points[name];
+            const [x, , reach] = boxOf(panel.cut);
+            return (
+              point && <path key={name} d={`M${x} ${point[1]}h${reach}`} stroke="currentColor" strokeOpacity="0.3" />
+            );
+          })}
+          <text
+            x={(panel.points.M ?? panel.points.C1 ?? [100])[0]! - 60}
+            y={(panel.points.C?.[1] ?? 300) + 110}
+            fontSize="34"
+            fontWeight="600"
+            fill="currentColor"
+          >
+            {panelName(panel.name)}
+          </text>
+        </g>
+      ))}
+      {placed.map(({ panel, x, y }) => {
+        const [left, up, w, h] = boxOf(panel.cut);
+        const lying = h > 2 * w && h > 400;
+        return (
+          <g key={panel.name}>
+            <g transform={lying ? `translate(${x} ${y}) rotate(90)` : `translate(${x} ${y})`}>
+              <Drawn panel={panel} />
+            </g>
+            <text
+              x={lying ? x - up - h : x + left}
+              y={(lying ? y + left : y + up) - 10}
+              fontSize="26"
+              fill="currentColor"
+            >
+              {panelName(panel.name)}
+            </text>
+          </g>
+        );
+      })}
+    </chakra.svg>
+  );
+}
+
+function Drawn({ panel }: { panel: Panel }) {
+  return (
+    <g fill="none" stroke="currentColor" strokeLinejoin="round">
+      <path d={pathOf(panel.cut, flat, true)} strokeWidth="4" fill="var(--chakra-colors-sheet)" />
+      <path d={pathOf(panel.net, flat, true)} strokeWidth="2" strokeDasharray="10 8" />
+      {panel.darts.map((dart, n) => (
+        <path key={n} d={pathOf([dart.near, dart.tip, dart.far], flat)} strokeWidth="2" />
+      ))}
+      {Object.entries(panel.lines ?? {}).map(([name, points]) => (
+        <path key={name} d={pathOf(points, flat)} strokeWidth="2.5" strokeDasharray="2 6" strokeLinecap="round" />
+      ))}
+    </g>
+  );
+}

@@ -1,0 +1,197 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { useBodies, useDraft } from "../../api/design";
+import { inWords } from "../../api/client";
+import type { Mark, Plan } from "../../api/shop";
+import type { Unit } from "../../lengths/units";
+import { field, Label } from "../../ui/field";
+import { Length } from "../../ui/length";
+import { Margin, WithMargin } from "../../ui/margin";
+import { Press } from "../../ui/press";
+import { METHODS, STYLES } from "../../ui/trade";
+import { Says } from "../../ui/words";
+import { differences } from "./differences";
+import { Overlay } from "./Overlay";
+
+const FITTING: Record<string, string> = {
+  "one-piece-leg": "boxers",
+  "four-layer": "palazzo",
+  "multiplied-quarter": "palazzo",
+};
+
+/** Every method, step by step in words and numbers on one body; another laid over it. */
+export function Methods() {
+  const [method, setMethod] = useState("quarter-hip");
+  const [against, setAgainst] = useState("half-thigh");
+  const [style, setStyle] = useState("straight-trousers");
+  const [sheet, setSheet] = useState("");
+  const [at, setAt] = useState(0);
+  const bodies = useBodies().data ?? [];
+  const one = useDraft(method, style, sheet);
+  const other = useDraft(against, style, sheet);
+  const choose = (next: string) => {
+    setMethod(next);
+    setAt(0);
+    if (FITTING[next]) setStyle(FITTING[next]);
+  };
+  const steps = one.data?.marks.filter((mark) => mark.stage !== "place") ?? [];
+  const mark = steps[Math.min(at, steps.length - 1)];
+  const unit = (one.data?.unit ?? "in") as Unit;
+  return (
+    <WithMargin>
+      <Box flex="1" minWidth="0" minHeight="0" display="flex" flexDirection="column" padding="16" gap="12">
+        <Box display="grid" gap="12" gridTemplateColumns={{ base: "1fr 1fr", lg: "repeat(4, 1fr)" }}>
+          <Pick text="Method" value={method} onPick={choose} options={names(METHODS)} />
+          <Pick
+            text="Laid over it"
+            value={against}
+            onPick={setAgainst}
+            options={[["", "Nothing"], ...names(METHODS).filter(([key]) => key !== method)]}
+          />
+          <Pick text="Style" value={style} onPick={setStyle} options={Object.entries(STYLES)} />
+          <Pick
+            text="On"
+            value={sheet}
+            onPick={setSheet}
+            options={[["", "An invented body"], ...bodies.map((body): [string, string] => [body.sheet, body.name])]}
+          />
+        </Box>
+        <p>{METHODS[method]?.says}</p>
+        <Trouble error={one.error} name={METHODS[method]!.name} />
+        {against && <Trouble error={other.error} name={METHODS[against]!.name} />}
+        {one.data && (
+          <Box as="figure" flex="1" minHeight="300px" display="flex" flexDirection="column">
+            <Overlay one={one.data} other={against && other.data ? other.data : undefined} mark={mark} />
+            {against && other.data && (
+              <chakra.figcaption color="ink2">
+                Firm: {METHODS[method]?.name}. Broken, dyed: {METHODS[against]?.name}. Sewing lines, both from the guide
+                line and the top.
+              </chakra.figcaption>
+            )}
+          </Box>
+        )}
+      </Box>
+      <Margin>
+        {mark && <Step mark={mark} at={Math.min(at, steps.length - 1)} of={steps.length} go={setAt} />}
+        {one.data && against && other.data && (
+          <Apart
+            one={one.data}
+            other={other.data}
+            names={[METHODS[method]!.name, METHODS[against]!.name]}
+            unit={unit}
+          />
+        )}
+      </Margin>
+    </WithMargin>
+  );
+}
+
+const names = (told: typeof METHODS): [string, string][] => Object.entries(told).map(([key, { name }]) => [key, name]);
+
+type PickProps = { text: string; value: string; options: [string, string][]; onPick: (value: string) => void };
+
+function Pick({ text, value, options, onPick }: PickProps) {
+  return (
+    <Label text={text}>
+      <chakra.select {...field} value={value} onChange={(event) => onPick(event.target.value)}>
+        {options.map(([key, name]) => (
+          <option key={key} value={key}>
+            {name}
+          </option>
+        ))}
+      </chakra.select>
+    </Label>
+  );
+}
+
+/** Why a method cannot draw this style on this body, and what would. */
+function Trouble({ error, name }: { error: Error | null; name: string }) {
+  if (!error) return null;
+  return (
+    <Says tone="wrong">
+      <b>{name}.</b> {inWords(error)}
+    </Says>
+  );
+}
+
+type StepProps = { mark: Mark; at: number; of: number; go: (at: number) => void };
+
+/** One step of the recipe: what, how far, from where, its sum, its reason. */
+function Step({ mark, at, of, go }: StepProps) {
+  return (
+    <Box display="grid" gap="8">
+      <chakra.p color="ink2">
+        Step {at + 1} of {of}, {mark.panel}
+      </chakra.p>
+      <chakra.h2 fontSize="26px" fontWeight={600} lineHeight="1.2">
+        {mark.name}
+      </chakra.h2>
+      <chakra.p fontSize="20px">{mark.say}</chakra.p>
+      <chakra.p>
+        {mark.formula}
+        <br />
+        <chakra.span color="ink2">= {mark.with}</chakra.span>
+      </chakra.p>
+      <chakra.p color="ink2">{mark.reason}</chakra.p>
+      <Box display="flex" gap="8">
+        <Press disabled={at === 0} onClick={() => go(at - 1)}>
+          Step back
+        </Press>
+        <Press kind="main" disabled={at + 1 >= of} onClick={() => go(at + 1)}>
+          Next step
+        </Press>
+      </Box>
+    </Box>
+  );
+}
+
+type ApartProps = { one: Plan; other: Plan; names: [string, string]; unit: Unit };
+const cell = { paddingBlock: "4", textAlign: "right", verticalAlign: "top" } as const;
+
+/** Where and by how much two drafts differ, and why: the two sums. */
+function Apart({ one, other, names: [first, second], unit }: ApartProps) {
+  const rows = differences(one, other);
+  if (rows.length === 0) return <Says tone="good">Both methods draw the same on this body.</Says>;
+  return (
+    <chakra.table width="100%" fontSize="16px">
+      <chakra.caption textAlign="left" fontWeight={600} fontSize="20px" paddingBottom="4">
+        Where they differ
+      </chakra.caption>
+      <thead>
+        <chakra.tr color="ink2" fontSize="14px">
+          <chakra.th textAlign="left" fontWeight={600}>
+            net, {unit}
+          </chakra.th>
+          <chakra.th {...cell} fontWeight={600}>
+            {first}
+          </chakra.th>
+          <chakra.th {...cell} fontWeight={600}>
+            {second}
+          </chakra.th>
+        </chakra.tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <chakra.tr key={row.key} borderTop="1px solid {colors.hairline}">
+            <chakra.th scope="row" textAlign="left" fontWeight="400" paddingBlock="4">
+              {row.name}
+              {row.why[0] !== row.why[1] && (
+                <chakra.p fontSize="14px" color="ink2" lineHeight="1.3">
+                  {row.why[0]}
+                  <br />
+                  <i>against</i> {row.why[1]}
+                </chakra.p>
+              )}
+            </chakra.th>
+            <chakra.td {...cell}>
+              <Length mm={row.one} unit={unit} bare />
+            </chakra.td>
+            <chakra.td {...cell}>
+              <Length mm={row.other} unit={unit} bare />
+            </chakra.td>
+          </chakra.tr>
+        ))}
+      </tbody>
+    </chakra.table>
+  );
+}
