@@ -1,20 +1,26 @@
 """./plavet benchmark: how fast the draft, the first lay, a key on Mark and the first page are. Nothing is asserted."""
 
 import gzip
+import json
 import statistics
 import time
 from collections.abc import Callable
 from pathlib import Path
 
 from benchmarks.book import doubts_ms, search_ms
+from cutting.body import Body
 from cutting.cloth import Cloth
-from cutting.formats import plan_to_wire, read_job_text
+from cutting.formats import plan_to_wire, read_job, read_job_text
 from cutting.garments import draft_lower
 from cutting.lay import items_for, rivals
 from cutting.ledger import ledger
 from cutting.plan import plan
 
 ROOT = Path(__file__).resolve().parent.parent
+WHOLE = {
+    "waist_finish": "shaped-band", "closure": "fly", "yoke": 2, "turn_up": 1.5,
+    "pockets": ["front-curved", "in-seam", "back-patch"],
+}  # fmt: skip
 JOB = read_job_text((ROOT / "demo/jobs/choir-palazzo.json").read_bytes())
 
 
@@ -32,7 +38,7 @@ def median_ms(work: Callable[[], object], times: int = 15) -> float:
 def draft() -> object:
     """Draft, marks and ledger of one garment."""
     for asked in JOB.garments:
-        garment = draft_lower(asked.id, asked.style, asked.method, JOB.body, asked.ask)
+        garment = draft_lower(asked.id, asked.method, JOB.body, asked.ask)
         garment.tapes()
         ledger(garment)
     return None
@@ -41,8 +47,33 @@ def draft() -> object:
 def lay() -> object:
     """The first lay of the same garment on 45 in cloth, with its exact check."""
     asked = JOB.garments[0]
-    garment = draft_lower(asked.id, asked.style, asked.method, JOB.body, asked.ask)
+    garment = draft_lower(asked.id, asked.method, JOB.body, asked.ask)
     return rivals(items_for(garment.pieces(True), "lengthwise-centre", False), Cloth(), "lengthwise-centre")
+
+
+def with_all_parts() -> Callable[[], object]:
+    """Fly, shaped band, yoke, three kinds of pocket, turn-up: all pieces, marks and ledger."""
+    raw = json.loads((ROOT / "demo/jobs/choir-palazzo.json").read_text())
+    raw["garments"][0] |= {"style": "straight-trousers", "choices": WHOLE}
+    job = read_job(raw)
+    asked = job.garments[0]
+
+    def once() -> object:
+        garment = draft_lower(asked.id, asked.method, job.body, asked.ask)
+        garment.tapes()
+        return ledger(garment)
+
+    return once
+
+
+def thousand_bodies() -> float:
+    """A thousand bodies through one method on one core, in seconds."""
+    asked = JOB.garments[0]
+    start = time.perf_counter()
+    for number in range(1000):
+        sizes = {key: size * (900 + number % 250) / 1000 for key, size in JOB.body.sizes.items()}
+        draft_lower(asked.id, asked.method, Body(sizes), asked.ask)
+    return time.perf_counter() - start
 
 
 def first_page() -> float:
@@ -91,6 +122,8 @@ def main() -> None:
     typical, slowest = search_ms()
     rows = [
         ("draft with marks and ledger, warm", median_ms(draft), "ms", 30),
+        ("draft with every part, warm", median_ms(with_all_parts()), "ms", 50),
+        ("a thousand bodies, one method", thousand_bodies(), "s", 30),
         ("draft and first valid lay, warm", median_ms(lay), "ms", 500),
         ("whole plan with all widths, warm", median_ms(lambda: plan(JOB), 5), "ms", None),
         ("whole plan to JSON shapes", median_ms(lambda: plan_to_wire(plan(JOB)), 5), "ms", None),

@@ -256,7 +256,8 @@ def _anchors(
             continue  # the fold itself is its guide
         back = corner.plus(away, -1)
         length = found(size, "lay_place")
-        called = f"second_{code}" if twin else code
+        alone = first.panel == "back" and garment.ask.back_from == "itself"
+        called = f"second_{code}" if twin else f"own_{code}" if alone else code
         step = Step(first.panel, "place", called, back, corner, length, datum, along)
         marks.append(Mark(garment.id, step, Tape(back, corner, length), (start, (x, y)), number))
     return marks

@@ -13,7 +13,7 @@ CHOIR, FERRY, BAND = (str(order["title"]) for order in people.ORDERS)
 WIDE: list[tuple[str, str | None, str, str]] = [
     ("bench", None, "/", "Add an order"),
     ("measure", CHOIR, "measure", "last time"),
-    ("design", CHOIR, "design", "How it sits"),
+    ("design", CHOIR, "design", "Finished with"),
     ("cloth", CHOIR, "cloth", "Cloth to buy"),
     ("mark", CHOIR, "mark?call=9", "Crotch point"),
     ("mark-back", FERRY, "mark?call=26", "Call 26 of"),
@@ -22,6 +22,7 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("clients", None, "/clients", "Marit Sol"),
     ("client", None, "/clients/first", "Everything about"),
     ("people", None, "/people", "Invite somebody"),
+    ("methods", None, "/methods", "Where they differ"),
 ]
 PHONE = [WIDE[0], WIDE[1], WIDE[4]]
 

@@ -77,6 +77,49 @@ def band_cut_to_the_body_without_ease(garment: Garment) -> Garment:
     return _panel(garment, "band", edges=edges | {"waist": replace(edges["waist"], path=short)})
 
 
+def inner_leg_of_the_front_an_inch_long(garment: Garment) -> Garment:
+    edges = garment.panels["front"].edges
+    leg = edges["inner_leg"].path.segments
+    longer = Line(leg[-1].end, leg[-1].end.plus(Point(0, 25.4)))
+    return _panel(garment, "front", edges=edges | {"inner_leg": replace(edges["inner_leg"], path=Path((*leg, longer)))})
+
+
+def strip_of_three_for_a_band_of_one_and_a_half(garment: Garment) -> Garment:
+    """Twice the finished depth, the two seams forgotten."""
+    band = garment.panels["band"]
+    flat = {name: replace(edge, allowance=mm(0)) for name, edge in band.edges.items()}
+    return _panel(garment, "band", edges=flat)
+
+
+def hem_cut_straight_down_a_narrowing_leg(garment: Garment) -> Garment:
+    for name in ("front", "back"):
+        edges = garment.panels[name].edges
+        hem = edges["hem"].path
+        run = hem.start.across - hem.end.across
+        narrow = Line(
+            Point(hem.start.across - 0.1 * run, hem.start.down), Point(hem.end.across + 0.1 * run, hem.end.down)
+        )
+        garment = _panel(garment, name, edges=edges | {"hem": replace(edges["hem"], path=Path((narrow,)))})
+    return garment
+
+
+def strip_cut_with_its_dart_left_open(garment: Garment) -> Garment:
+    edges = garment.panels["back-band"].edges
+    low = edges["lower"].path
+    along = low.end.minus(low.start)
+    wide = Path((*low.segments, Line(low.end, low.end.plus(along, 25.4 / low.length))))
+    return _panel(garment, "back-band", edges=edges | {"lower": replace(edges["lower"], path=wide)})
+
+
+def elastic_waist_cut_to_the_waist(garment: Garment) -> Garment:
+    for name in ("front", "back"):
+        edges = garment.panels[name].edges
+        top = edges["waist"].path
+        short = Path((Line(top.end.towards(top.start, 0.8), top.end),))
+        garment = _panel(garment, name, edges=edges | {"waist": replace(edges["waist"], path=short)})
+    return garment
+
+
 FAULTS = {
     side_seam_forgotten: "girth.hip",
     inner_leg_seam_forgotten: "allowance.held",
@@ -86,5 +129,16 @@ FAULTS = {
     fold_taken_from_the_hem: "fold.needed",
     back_side_an_inch_long: "seam.side",
     band_cut_to_the_body_without_ease: "band.waist",
+    inner_leg_of_the_front_an_inch_long: "seam.inner_leg",
+    strip_of_three_for_a_band_of_one_and_a_half: "band.depth",
+    hem_cut_straight_down_a_narrowing_leg: "girth.hem",
+    strip_cut_with_its_dart_left_open: "seam.strip",
+    elastic_waist_cut_to_the_waist: "waist.opening",
 }
 """Each slip, and the code of the check that must fail."""
+MADE = {
+    hem_cut_straight_down_a_narrowing_leg: {"style": "straight-trousers"},
+    strip_cut_with_its_dart_left_open: {"waist_finish": "shaped-band"},
+    elastic_waist_cut_to_the_waist: {"waist_finish": "casing"},
+}
+"""What a slip is seeded into, where a plain palazzo or straight trousers cannot have it."""

@@ -6,5 +6,5 @@ export default defineConfig(({ command }) => ({
   base: command === "build" ? "/static/" : "/",
   build: { target: "es2022", assetsInlineLimit: 0 },
   server: { proxy: { "/api": "http://127.0.0.1:8640" } },
-  test: { environment: "jsdom", setupFiles: ["src/test/setup.ts"] },
+  test: { environment: "jsdom", setupFiles: ["src/test/setup.ts"], testTimeout: 20_000 },
 }));

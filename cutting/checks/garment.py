@@ -55,7 +55,9 @@ def _turned(where: str, panel: Panel) -> Check:
         return max(hits) - min(hits) if hits else 0.0
 
     leg, hem = width(down - deep + 0.5), width(down + deep - 0.5)
-    return Check("hem.turn", where, leg, hem, HEM, abs(leg - hem) <= HEM, params={"panel": panel.name})
+    return Check(
+        "hem.turn", f"{where}.{panel.name}", leg, hem, HEM, abs(leg - hem) <= HEM, params={"panel": panel.name}
+    )
 
 
 def _hip_sewn(panel: Panel, garment: Garment) -> float:

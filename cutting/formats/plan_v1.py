@@ -91,6 +91,7 @@ class PieceOut(BaseModel):
     net: list[XY]
     interfacing: bool
     lines: dict[str, list[XY]] = {}
+    sewn_to: str = ""
 
 
 class MarkOut(Wire):
@@ -304,8 +305,8 @@ def _panel(panel: Panel, garment: Garment) -> PanelOut:
 def _piece(piece: Piece, garment: Garment) -> PieceOut:
     low, high = min(p.down for p in piece.net), max(p.down for p in piece.net)
     left, right = min(p.across for p in piece.net), max(p.across for p in piece.net)
-    leg = garment.part(piece.panel) is None
-    across = garment.numbers["front.crease"].net.mm if leg else (left + right) / 2
+    crease, part = garment.numbers.get("front.crease"), garment.part(piece.panel)
+    across = crease.net.mm if crease and part is None else (left + right) / 2
     inset = (high - low) * 0.12
     return PieceOut(
         id=piece.id, garment=piece.garment, panel=piece.panel, count=piece.count, pair=piece.pair,
@@ -313,7 +314,7 @@ def _piece(piece: Piece, garment: Garment) -> PieceOut:
         grain=((round(across, 4), round(low + inset, 4)), (round(across, 4), round(high - inset, 4))),
         notches=[NotchOut(edge=n.edge, code=n.code, net=_xy(n.net), cut=_xy(n.cut)) for n in piece.notches],
         cut=_closed(piece.cut), net=_closed(piece.net), interfacing=piece.interfacing,
-        lines=_lines(garment.panels[piece.panel]),
+        lines=_lines(garment.panels[piece.panel]), sewn_to=part.sewn_to if part else "",
     )  # fmt: skip
 
 

@@ -105,8 +105,7 @@ def _half(name: str, leg: Panel, sums: Sums) -> Numbers:
         wide = found(hits[0], "on_the_draft")
         numbers[f"{name}.{level}_width"] = Number(wide, wide + named(inner.allowance, "allowance.inner_leg"))
     diagonal = leg.lengths["diagonal" if front else "back_diagonal"]
-    for key, length in (("crease", mm(0)), ("curve_diagonal", diagonal), ("dart_intake", mm(0))):
-        numbers[f"{name}.{key}"] = Number(length, length)
+    numbers[f"{name}.curve_diagonal"] = Number(diagonal, diagonal)
     return numbers
 
 

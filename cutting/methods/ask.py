@@ -81,6 +81,7 @@ class Ask:
     pocket_deep: Fixed = field(default_factory=lambda: inch(5))
     patch: Fixed = field(default_factory=lambda: inch(5))
     yoke: Fixed | None = None
+    back_from: str = "front"
     belt_loops: str = "none"
     band_join: str = "none"
     waist_cleanup: str = "back-to-front"

@@ -82,6 +82,7 @@ LOWER: dict[str, Choice] = {
     "pocket_deep": _length(2, 8),
     "patch": _length(3, 8),
     "yoke": _length(1, 5),
+    "back_from": _rule("front itself"),
     "belt_loops": _rule("none four"),
     "band_join": _rule("none centre-back"),
     "waist_cleanup": _rule("back-to-front back-larger redraw-centre re-mark-side"),

@@ -52,6 +52,7 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "choice.band": ("A {finish} waist is cut on: there is no band to lie anywhere", "Leave the band's place out, or choose a waist with a band."),
     "choice.no_band": ("A {finish} waist needs its band", "Say where the band lies, or choose a casing."),
     "turn.too_deep": ("Turned down {turn}, the waist reaches past the hip line: from the lowered centre there are {above}", "Choose a narrower casing or heading, or drop the centre front less."),
+    "hem.too_narrow": ("A hem of {hem} is too narrow for a leg of {leg}: it would run in too steeply", "Give at least {least}, a longer leg, or leave it out."),
     "hem.too_deep": ("A hem of {hem} does not fit up a leg of {leg}", "Choose a narrower hem or a longer leg."),
     "length.short": ("A length of {length} ends above the knee line at {knee}", "Give a longer length: this style goes past the knee."),
     "inner_leg.open": ("The inner legs cannot be made equal: the back is {over} longer", "Choose a smaller back tip or a wider hem."),
@@ -66,10 +67,23 @@ def worded(params: dict[str, Any], unit: Unit) -> dict[str, Any]:
     return {key: show(value.value, unit).text if isinstance(value, Length) else value for key, value in params.items()}
 
 
+INSTEAD = {
+    "body_rise": "Measure it, or choose another crotch depth on Design, such as a quarter of the hip.",
+    "inseam": "Measure it, or choose another crotch depth on Design.",
+    "ankle": "Measure it, or give the hem's width on Design.",
+    "bust_span": "Measure it, or choose another place for the dart on Design.",
+    "outseam": "Measure it, or give the finished length on Design.",
+}
+"""What can be done instead of taking a measure that is missing."""
+
+
 def say_problem(problem: Problem, unit: Unit) -> tuple[str, str]:
     """What is wrong, and how to mend it."""
     what, mend = PROBLEMS[problem.code]
     params = worded(problem.params, unit)
+    key = problem.where.removeprefix("measurements.")
+    if problem.code == "measure.missing":
+        mend = INSTEAD.get(key, mend)
     if problem.where.startswith("measurements."):
         params.setdefault("name", measure_name(problem.where.removeprefix("measurements.")))
     return what.format(**params).capitalize() if what.startswith("{name}") else what.format(**params), mend.format(

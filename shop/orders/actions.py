@@ -4,11 +4,14 @@ from datetime import date
 from typing import Any
 from uuid import UUID
 
+from django.db import transaction
+
 from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import own, put_row
 from shop.bridge.designing import styles_of, usual_method
 from shop.bridge.drafting import check_part
+from shop.bridge.problems import CoreRefusal
 from shop.clients.models import Client, Sheet
 from shop.cloths.models import Cloth
 from shop.orders.models import Garment, HouseRule, Order
@@ -27,16 +30,24 @@ def put_order(
 
 
 def put_house_rule(
-    *, actor: User, id: UUID, version: int, name: str, method: str, choices: dict[str, Any], removed: bool = False
-) -> HouseRule:
-    """Keep choices under a name, or take them off the list. Raises CoreRefusal where a choice cannot be."""
+    *, actor: User, id: UUID, version: int, name: str, method: str, choices: dict[str, Any], usual: bool = False,
+    removed: bool = False,
+) -> HouseRule:  # fmt: skip
+    """Keep choices under a name, or take them off the list. Raises CoreRefusal where a choice cannot be.
+
+    Of each method one rule at most is usual: the last that was made so.
+    """
     allow(actor, "orders")
     style = styles_of(method)[0]
     check_part(actor.workshop.unit, garment={"id": "rule", "style": style, "method": method, "choices": choices})
-    return put_row(
-        HouseRule, actor=actor, id=id, version=version, name=name.strip(), method=method, choices=choices,
-        removed=removed,
-    )  # fmt: skip
+    with transaction.atomic():
+        row = put_row(
+            HouseRule, actor=actor, id=id, version=version, name=name.strip(), method=method, choices=choices,
+            usual=usual and not removed, removed=removed,
+        )  # fmt: skip
+        if row.usual:
+            HouseRule.of(actor.workshop).filter(method=method).exclude(pk=row.id).update(usual=False)
+    return row
 
 
 def put_garment(
@@ -47,8 +58,24 @@ def put_garment(
     """
     allow(actor, "orders")
     method = method or usual_method(style)
+    if version == 0 and not choices:
+        choices = _usual_choices(actor, style, method)
     check_part(actor.workshop.unit, garment={"id": name, "style": style, "method": method, "choices": choices})
     return put_row(
         Garment, actor=actor, id=id, version=version, order_id=own(Order, actor, order).id, name=name, style=style,
         method=method, choices=choices,
     )  # fmt: skip
+
+
+def _usual_choices(actor: User, style: str, method: str) -> dict[str, Any]:
+    """What the workshop starts a garment of this method from; nothing where its rule does not go with the style."""
+    rule = HouseRule.of(actor.workshop).filter(method=method, usual=True, removed=False).first()
+    if rule is None:
+        return {}
+    try:
+        check_part(
+            actor.workshop.unit, garment={"id": "rule", "style": style, "method": method, "choices": rule.choices}
+        )
+    except CoreRefusal:
+        return {}
+    return dict(rule.choices)

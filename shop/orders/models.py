@@ -18,11 +18,15 @@ class Order(WorkshopRow):
 
 
 class HouseRule(WorkshopRow):
-    """Choices that the workshop has given a name, to be used again for any client."""
+    """Choices that the workshop has given a name, to be used again for any client.
+
+    One that is `usual` is what a new garment of its method starts from.
+    """
 
     name = models.CharField(max_length=60)
     method = models.CharField(max_length=40)
     choices = models.JSONField(default=dict)
+    usual = models.BooleanField(default=False)
     removed = models.BooleanField(default=False)
 
 

@@ -5,7 +5,7 @@ from hypothesis import given
 
 from cutting.checks import check_fold, check_garment
 from cutting.words import check_labels, check_say
-from tests.faults import FAULTS, band_cut_to_the_body_without_ease
+from tests.faults import FAULTS, MADE, band_cut_to_the_body_without_ease
 from tests.jobs import planned
 from tests.strategies import asks, bodies, served
 
@@ -18,7 +18,7 @@ def checks_of(garment):
 @pytest.mark.parametrize("style", ["palazzo", "straight-trousers"])
 @pytest.mark.parametrize("fault", FAULTS, ids=lambda fault: fault.__name__)
 def test_a_slip_is_named(fault, style):
-    garment = planned(style=style).garments[0]
+    garment = planned(**{"style": style} | MADE.get(fault, {})).garments[0]
     assert all(check.ok for check in checks_of(garment))
     failed = {check.code: check for check in checks_of(fault(garment)) if not check.ok}
     assert FAULTS[fault] in failed

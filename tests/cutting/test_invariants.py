@@ -38,7 +38,7 @@ def side_of(garment, name):
 
 
 @pytest.mark.parametrize(("style", "method"), MADE)
-@settings(max_examples=many(6))
+@settings(max_examples=many(8))
 @given(body=bodies(waist_to=0.95))
 def test_what_is_usual_serves_every_believable_body(style, method, body):
     if method == "four-layer" and body.waist.mm < 0.7 * body.hip.mm:
@@ -74,6 +74,22 @@ def crotch_angle(crotch, inner_leg, backwards=False):
         curve, leg = curve[::-1], leg[::-1]
     a, b = Point(*curve[-2]).minus(curve[-1]), leg[1].minus(leg[0])
     return degrees(acos(a.dot(b) / hypot(*a) / hypot(*b)))
+
+
+@given(bodies(), asks())
+def test_curves_are_smooth_and_the_centre_front_is_square(body, made):
+    garment = served(body, made)
+    for name in garment.legs:
+        panel = garment.drafted[name]
+        for edge in panel.edges.values():
+            parts = edge.path.segments if edge.name != "waist" else ()
+            for one, other in zip(parts, parts[1:], strict=False):
+                assert one.end == other.start
+                assert one.direction(1).dot(other.direction(0)) > 1 - 1e-9
+        if name == "front":
+            waist, centre = panel.edges["waist"].path.segments[-1], panel.edges["crotch"].path.segments[0]
+            lowered = garment.sums.drop.mm or made[1].side_raise.mm or garment.sums.front_darts.centre_in.mm
+            assert lowered or waist.direction(1).dot(centre.direction(0)) == pytest.approx(0, abs=1e-9)
 
 
 @given(bodies(), asks())
@@ -185,3 +201,17 @@ def test_on_cloth_and_on_paper_have_one_cut_outline(body, made):
     cuts = [served(body, (method, replace(ask, marking=way))).panels for way in ("on-cloth", "on-paper")]
     for name in cuts[0]:
         assert Polygon(cuts[0][name].cut).hausdorff_distance(Polygon(cuts[1][name].cut)) < 0.1
+
+
+@given(bodies(), asks())
+def test_the_back_is_the_same_laid_out_from_the_front_or_drafted_by_itself(body, made):
+    method, ask = made
+    ways = [served(body, (method, replace(ask, back_from=way))) for way in ("front", "itself")]
+    for name in ways[0].panels:
+        one, other = (Polygon(garment.panels[name].cut) for garment in ways)
+        assert one.hausdorff_distance(other) < 0.1
+    if "back" in ways[0].panels:
+        own = [step.from_code for step in ways[1].drafted["back"].steps]
+        assert not any(code.startswith("front_") for code in own)
+    for _, tape in ways[1].tapes():
+        assert distance(tape.start, tape.end) == pytest.approx(tape.length.mm, abs=1e-6)

@@ -6,12 +6,13 @@ from collections.abc import Iterator
 
 import pytest
 from django.core.signals import request_finished, request_started
-from playwright.sync_api import Browser, Page, sync_playwright
+from playwright.sync_api import Browser, Page, expect, sync_playwright
 
 from demo import people
 from demo.load import load
 
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "1"
+expect.set_options(timeout=15_000)  # how long is waited on a busy machine, not how fast a page is
 FLAGS = [
     "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
     "--disable-component-update", "--disable-sync",

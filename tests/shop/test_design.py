@@ -113,3 +113,22 @@ def test_a_low_waist_on_the_sheet_takes_the_depth_down(owner, order):
     body = {key: sheet[key] for key in ("version", "client", "taken_on", "unit")} | {"waist": "low"}
     assert owner("PUT", f"/sheets/{sheet['id']}", body)[0] == 200
     assert planned(owner, order)["numbers"]["trousers.crotch_depth"]["net_mm"] == pytest.approx(before - 70)
+
+
+def test_a_usual_house_rule_is_what_new_garments_start_from(owner, order, new_id):
+    def rule(name, method, **choices):
+        body = {"version": 0, "name": name, "method": method, "choices": choices, "usual": True}
+        return owner("PUT", f"/house-rules/{new_id()}", body)[1]
+
+    def new(style):
+        body = {"version": 0, "order": order["id"], "name": "more", "style": style, "method": "", "choices": {}}
+        return owner("PUT", f"/garments/{new_id()}", body)[1]["choices"]
+
+    assert new("palazzo") == {}
+    rule("Ours", "quarter-hip", hem="3", closure="fly")
+    assert new("palazzo") == {"hem": "3", "closure": "fly"}
+    assert new("very-short-shorts") == {"hem": "3", "closure": "fly"}
+    assert new("boxers") == {}
+    rule("Other", "quarter-hip", seat="full")
+    assert [one["name"] for one in owner.get("/house-rules") if one["usual"]] == ["Other"]
+    assert new("palazzo") == {"seat": "full"}

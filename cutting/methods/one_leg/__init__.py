@@ -7,7 +7,7 @@ UNUSED = (
     "crotch_extension", "back_extension", "back_tip", "seat", "seat_height", "seat_raise", "centre_drop", "side_raise",
     "centre_slant", "centre_base", "curve_outside", "hip_ease", "ease_place", "hip_split", "waist_split", "waist_in",
     "back_waist_extra", "back_wider", "darts", "dart_place", "dart_intake", "dart_length", "knee_width", "knee_ease",
-    "thigh_ease", "fullness", "hip_line", "yoke", "turn_up", "pockets", "waist_cleanup", "belt_loops",
+    "thigh_ease", "fullness", "hip_line", "yoke", "turn_up", "pockets", "waist_cleanup", "belt_loops", "back_from",
 )  # fmt: skip
 """Choices that a leg in one piece does not read: it has no back to lay out, no dart and no knee."""
 

@@ -10,7 +10,7 @@ from cutting.methods.ask import Ask
 from cutting.methods.darts import Darts
 from cutting.methods.styles import STYLES
 from cutting.methods.sums import Sums
-from cutting.methods.two_panel.sums import crotch_depth
+from cutting.methods.two_panel.sums import check_hem, crotch_depth
 
 
 @dataclass(frozen=True)
@@ -44,7 +44,7 @@ def depth_and_length(body: Body, ask: Ask) -> tuple[Length, Length]:
     if ask.length is not None:
         length: Length = ask.length
     elif style.length is not None and style.length != "knee":
-        length = depth + inch(style.length, "leg")
+        length = depth + style.length
     else:
         length = body.outseam
     if length.mm < depth.mm + 101.6:
@@ -54,6 +54,7 @@ def depth_and_length(body: Body, ask: Ask) -> tuple[Length, Length]:
 
 def leg_sums(body: Body, ask: Ask, depth: Length, length: Length, w: Widths, *found: Finding) -> Sums:
     """The sums as every garment has them; there is no dart, no raise and no knee here."""
+    check_hem(ask, w.front_hip + w.back_hip + w.extension + w.back_extension, length - depth)
     waist_round = body.waist + named(ask.waist_ease, "waist_ease")
     nothing = mm(0)
     hip_depth: Length = depth - inch(2)

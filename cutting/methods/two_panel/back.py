@@ -14,7 +14,7 @@ from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel.curves import crotch, inner_leg, side_above, side_below
-from cutting.methods.two_panel.front import mark_curve, mark_darts, waist_edge
+from cutting.methods.two_panel.front import lines_across, mark_curve, mark_darts, waist_edge
 
 MOST_DROP = 25.4
 LOWEST_SIDE, FURTHEST_SIDE = 50.8, 76.2
@@ -23,7 +23,10 @@ FRONT_TOP = ("front.waist", "front.crotch")
 
 
 def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
-    """Draw the back on the front's frame. Lengths in mm, net; raises CuttingError where a seam cannot be closed."""
+    """Draw the back on the front's frame. Lengths in mm, net; raises CuttingError where a seam cannot be closed.
+
+    The outline is one; `ask.back_from` says whether its marks start from the traced front or from lines of its own.
+    """
     seam = front.lengths["seam_down"].mm
     at = front.points
     crotch_down, hip_down = at["C"].down, at["H"].down
@@ -32,17 +35,29 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
         if name in at:
             d.points[name] = at[name]
 
+    alone = ask.back_from == "itself"
+    if alone:
+        lines_across(sums, ask, d, d.start("O", at["O"], "top"))
     d.stage = "tip"
     corner = d.put("C1", at["C1"], "centre_on_crotch_line")
-    if ask.centre_base.size:
+    if alone:
+        own = Place(at["C"], "crotch_line")
+        corner = d.mark("C1", own.out(sums.front_hip - ask.centre_base), "own_centre", "crotch_line")
+    elif ask.centre_base.size:
         corner = d.mark("C1", corner.back(ask.centre_base), "centre_base", "crotch_line", "front.centre", "centre")
     front_tip = Place(at["X"], "front_crotch_point")
     leg = _Leg(ask, sums, front)
     drop, widen = _close_inner_leg(leg, at["X"].plus(Point(1, 0), sums.tip.mm), front.edges["inner_leg"].path.length, d)
-    out = d.mark(
-        "X0", front_tip.out(sums.tip), "crotch_tip", "crotch_line", ("front.crotch", "front.inner_leg"),
-        ("crotch", "inner_leg"),
-    )  # fmt: skip
+    if alone:
+        out = d.mark(
+            "X0", corner.out(sums.tip + sums.extension + ask.centre_base), "own_crotch_point", "crotch_line",
+            closes=("crotch", "inner_leg"),
+        )  # fmt: skip
+    else:
+        out = d.mark(
+            "X0", front_tip.out(sums.tip), "crotch_tip", "crotch_line", ("front.crotch", "front.inner_leg"),
+            ("crotch", "inner_leg"),
+        )  # fmt: skip
     tip = out
     if abs(drop) > 0.2:
         tip = d.mark("X", out.down(found(drop, "tip_drop")), "tip_drop", "down", closes=("crotch", "inner_leg"))
@@ -50,7 +65,11 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
 
     d.stage = "centre"
     level = Place(Point(at["C1"].across, seam), "front_centre_line")
-    slanted = d.mark("B0", level.back(sums.slant), "centre_slant", "waist_line", FRONT_TOP, ("waist", "crotch"))
+    if alone:
+        from_guide = Place(Point(0, seam), "waist_line").out(sums.front_hip - sums.slant)
+        slanted = d.mark("B0", from_guide, "own_slant", "waist_line", closes=("waist", "crotch"))
+    else:
+        slanted = d.mark("B0", level.back(sums.slant), "centre_slant", "waist_line", FRONT_TOP, ("waist", "crotch"))
     top = slanted
     if sums.raise_.mm > 0:
         top = d.mark("B", slanted.up(sums.raise_), "seat_raise", "up", FRONT_TOP, ("waist", "crotch"))
@@ -93,7 +112,10 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     )
     mark_curve(d, corner, curve, ask.back_diagonal)
     mark_darts(d, ask, sums.back_darts, top, side, inch(5), body)
-    _mark_leg(d, front, leg, widen)
+    if alone:
+        _mark_own_leg(d, front, leg, widen)
+    else:
+        _mark_leg(d, front, leg, widen)
 
     waist_edge(d, ask, side.point, top.point)
     d.edge("crotch", curve.segments, ask.allowances.centre)
@@ -172,6 +194,20 @@ def _close_side(top: Point, hip: Point, upwards: Point, width: float, wanted: fl
         if angle is not None:
             return point(angle)
     raise refuse("side.open", "garment.choices.seat_raise")
+
+
+def _mark_own_leg(d: Draft, front: Draft, leg: _Leg, widen: float) -> None:
+    """The leg from the guide line: where its edges lie on knee and hem."""
+    d.stage = "leg"
+    ends = [("hem", "L", leg.hem_in(widen), leg.side[-1])]
+    if len(leg.side) > 1:
+        ends.insert(0, ("knee", "K", leg.anchor(widen), leg.side[0]))
+    for what, name, inner, side in ends:
+        guide = Place(Point(0, inner.down), "guide_line")
+        d.mark(f"{name}1", guide.to(inner, "on_the_draft"), f"own_{what}_inner", f"{what}_line", closes="inner_leg")
+        if abs(side.across) > 0.2:
+            d.mark(f"{name}2", guide.to(side, "on_the_draft"), f"own_{what}_side", f"{what}_line", closes="side")
+    d.lengths.setdefault("dart_place", mm(0))
 
 
 def _mark_leg(d: Draft, front: Draft, leg: _Leg, widen: float) -> None:

@@ -13,6 +13,8 @@ from cutting.methods.styles import STYLES
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel.curves import Crotch, crotch, inner_leg, passing, side_above, side_below
 
+SEEN = 0.8
+"""A diagonal moved by less, half a sixteenth of an inch, is not spoken of."""
 DOWN, UP = Point(0, 1), Point(0, -1)
 STAGES = ("lines", "widths", "crotch", "waist", "darts", "side", "leg")
 """The order of the table."""
@@ -170,7 +172,7 @@ def mark_curve(d: Draft, corner: Place, curve: Crotch, wanted: Length) -> None:
     d.mark("G", at.up(found(height, "curve_start")), "curve_start", "centre_line")
     size = found(curve.diagonal, "diagonal_moved") if curve.wanted_was_moved else wanted
     d.mark("D", corner.along(Point(1, -1), size), "curve_diagonal", "diagonal", closes="crotch")
-    d.when("diagonal.moved", curve.wanted_was_moved, wanted=wanted, used=size)
+    d.when("diagonal.moved", abs(size.mm - wanted.mm) > SEEN, wanted=wanted, used=size)
 
 
 def mark_darts(d: Draft, ask: Ask, darts: Darts, top: Place, side_top: Place, deep: Length, body: Body) -> None:

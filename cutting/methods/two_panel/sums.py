@@ -4,6 +4,7 @@ The rules are METHODS of common practice, no source; the closing rules are Plave
 """
 
 from collections.abc import Mapping
+from fractions import Fraction
 
 from cutting.body import Body
 from cutting.errors import CuttingError, Problem, refuse
@@ -90,6 +91,7 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     crotch_width = front_hip + out
     crotch_round = crotch_width + back_hip + back_out
     knee_round, hem_round = knee_and_hem(style.leg, body, ask, crotch_round, findings)
+    check_hem(ask, crotch_round, length - depth)
     thigh_depth = depth + inch(2)
     if style.leg == "short":
         thigh_depth = least(thigh_depth, length - inch(0.5))
@@ -229,7 +231,7 @@ def _length(body: Body, ask: Ask, depth: Length, knee: Length) -> Length:
     if style.length == "knee":
         return knee
     if style.length is not None:
-        return depth + inch(style.length, "leg")
+        return depth + style.length
     return body.outseam
 
 
@@ -276,6 +278,18 @@ def _check_turns(ask: Ask, style: Style, above_hip: Length, leg: Length) -> None
         raise refuse("turn.too_deep", where, turn=turn, above=above_hip)
     if style.leg == "short" and ask.hem_turn.mm / ask.hem_folds > leg.mm - 12.7:
         raise refuse("hem.too_deep", "garment.choices.hem", hem=ask.hem, leg=leg)
+
+
+STEEPEST = Fraction(3, 5)
+"""Each edge of a leg runs in by no more than this share of its length."""
+
+
+def check_hem(ask: Ask, crotch_round: Length, leg: Length) -> None:
+    """A chosen hem is no narrower than so short a leg can run in to. Raises CuttingError with the least there is."""
+    least_hem = crotch_round - leg * 4 * STEEPEST
+    if ask.hem_width is not None and ask.hem_width.mm < least_hem.mm:
+        where = "garment.choices.hem_width"
+        raise refuse("hem.too_narrow", where, hem=ask.hem_width, leg=leg, least=least_hem)
 
 
 def _doubts(body: Body, ask: Ask, depth: Length) -> list[Finding]:

@@ -22,6 +22,7 @@ class HouseRuleIn(Schema):
     name: str = Field(min_length=1, max_length=60)
     method: str = Field(max_length=40)
     choices: dict[str, Any]
+    usual: bool = False
     removed: bool = False
 
 
@@ -37,7 +38,9 @@ class BodyOut(Schema):
 
 
 def _rule(row: HouseRule) -> HouseRuleOut:
-    return HouseRuleOut(id=row.id, version=row.version, name=row.name, method=row.method, choices=row.choices)
+    return HouseRuleOut(
+        id=row.id, version=row.version, name=row.name, method=row.method, choices=row.choices, usual=row.usual
+    )
 
 
 @router.get("/orders/{id}/design", response=DesignOut)

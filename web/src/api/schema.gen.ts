@@ -1219,6 +1219,11 @@ export interface components {
              */
             removed: boolean;
             /**
+             * Usual
+             * @default false
+             */
+            usual: boolean;
+            /**
              * Version
              * @default 0
              */
@@ -1244,6 +1249,11 @@ export interface components {
              * @default false
              */
             removed: boolean;
+            /**
+             * Usual
+             * @default false
+             */
+            usual: boolean;
             /**
              * Version
              * @default 0
@@ -1713,6 +1723,11 @@ export interface components {
             pair: boolean;
             /** Panel */
             panel: string;
+            /**
+             * Sewn To
+             * @default
+             */
+            sewn_to: string;
         };
         /** PlacementOut */
         PlacementOut: {

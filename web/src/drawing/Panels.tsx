@@ -35,7 +35,8 @@ export function Panels({ panels, label }: { panels: Panel[]; label: string }) {
   const boxes = legs.map((panel) => boxOf(panel.cut));
   const top = Math.min(...boxes.map((box) => box[1]));
   const low = Math.max(...boxes.map((box) => box[1] + box[3]));
-  const wide = Math.max(width, 900);
+  const longest = parts.map((panel) => Math.max(...boxOf(panel.cut).slice(2)));
+  const wide = Math.max(width, 900, ...longest);
   const { placed, bottom } = shelved(parts, wide, low + 130);
   const height = (parts.length ? bottom : low) - top;
   return (

@@ -6,7 +6,8 @@ import type { Plan } from "../api/shop";
 import type { Unit } from "../lengths/units";
 import { Length } from "./length";
 
-const LEVELS: Record<string, string> = { waist: "Waist", hip: "Hip", thigh: "Thigh", knee: "Knee", hem: "Hem" };
+/** What each level of the ledger is called. */
+export const LEVELS: Record<string, string> = { waist: "Waist", hip: "Hip", thigh: "Thigh", knee: "Knee", hem: "Hem" };
 const STATION: Record<string, string> = { measurements: "measure", garments: "design", cloth: "cloth" };
 
 /** A station's sheet with its margin at the right; below it on a phone, where the page scrolls as one. */

@@ -48,3 +48,7 @@ export const METHODS: Record<string, { name: string; says: string }> = {
     says: "Panels two to three times a quarter of the hip, gathered at the waist.",
   },
 };
+
+/** A text of the server's with every method by its name. */
+export const called = (text: string): string =>
+  Object.entries(METHODS).reduce((said, [key, { name }]) => said.replaceAll(key, name.toLowerCase()), text);

@@ -25,14 +25,29 @@ it("says that all hold when they do", () => {
   expect(screen.getByRole("heading", { level: 1 }).textContent).toMatch(/^All 1 hold/);
 });
 
+const read = (table: string) => {
+  const row = within(screen.getByRole("table", { name: table })).getByRole("row", { name: /^Hip/ });
+  const cells = within(row).getAllByRole("cell");
+  return cells.map((cell) => cell.querySelector("[aria-label]")?.getAttribute("aria-label") ?? cell.textContent);
+};
+
 it("keeps the ledger beside it: body, ease, cut and sewn of each level", () => {
   show(<Check plan={plan} />);
-  const row = screen.getByRole("row", { name: /^Hip/ });
-  const cells = within(row).getAllByRole("cell");
-  expect(
-    cells.map((cell) => cell.querySelector("[aria-label]")?.getAttribute("aria-label") ?? cell.textContent),
-  ).toEqual(["41 inches", "1 inch", "48 inches", "41 inches"]);
+  expect(read("All round")).toEqual(["41 inches", "1 inch", "48 inches", "41 inches"]);
   expect(screen.getByRole("list", { name: "Findings" }).textContent).toContain(
     "Stop. The back's side is 1/8 in longer.",
   );
+});
+
+it("goes from the cut cloth to the body: what seams, darts and gathers take stands beside what is left", () => {
+  show(<Check plan={plan} />);
+  expect(read("From the cut to the body, in")).toEqual([
+    "48 inches",
+    "6 inches",
+    "0 inches",
+    "0 inches",
+    "41 inches",
+    "41 inches",
+    "1 inch",
+  ]);
 });

@@ -5,7 +5,7 @@ import { boxOf, pathOf, sideBySide } from "../../drawing/frame";
 import { LEGS } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
-import { Findings, Ledger, Margin, WithMargin } from "../../ui/margin";
+import { Findings, Ledger, LEVELS, Margin, WithMargin } from "../../ui/margin";
 
 const flat = ([x = 0, y = 0]: readonly number[]): [number, number] => [x, y];
 /** The edges a check speaks of, or the level it is taken at. */
@@ -64,9 +64,12 @@ export function Check({ plan }: { plan: Plan }) {
                   onMouseEnter={() => setOpen(k)}
                 >
                   <chakra.span display="block" fontWeight={600} color={check.ok ? "moss" : "madder"}>
-                    <Sign ok={check.ok} /> {check.says}
+                    <Sign ok={check.ok} /> {check.says}{" "}
+                    <chakra.span color="ink2" fontWeight="400">
+                      {placeOf(check.where)}
+                    </chakra.span>
                   </chakra.span>
-                  <chakra.span display="flex" gap="24" flexWrap="wrap" fontSize="16px">
+                  <chakra.span display="flex" columnGap="24" flexWrap="wrap" fontSize="16px">
                     <span>
                       {check.left.label}{" "}
                       <b>
@@ -84,6 +87,7 @@ export function Check({ plan }: { plan: Plan }) {
               </chakra.li>
             ))}
           </chakra.ul>
+          <WholeLedger plan={plan} unit={unit} />
         </Box>
         <Where plan={plan} code={checks[open]?.code ?? ""} />
       </Box>
@@ -94,6 +98,9 @@ export function Check({ plan }: { plan: Plan }) {
     </WithMargin>
   );
 }
+
+/** Of which panel a check speaks, where it speaks of one: `trousers.front.crotch` is "front, crotch". */
+const placeOf = (where: string) => where.split(".").slice(1).join(", ").replaceAll(/[_-]/g, " ");
 
 function Sign({ ok }: { ok: boolean }) {
   return (
@@ -157,4 +164,46 @@ function viewOf(panels: Plan["panels"], width: number): string {
   const top = Math.min(...boxes.map((box) => box[1]));
   const bottom = Math.max(...boxes.map((box) => box[1] + box[3]));
   return `-20 ${top - 20} ${width + 40} ${bottom - top + 40}`;
+}
+
+/** From the cut cloth to the body: what seams, darts and gathers take, and what is left for the body and its ease. */
+function WholeLedger({ plan, unit }: { plan: Plan; unit: Unit }) {
+  const heads = ["cut", "seams", "darts", "gathers", "sewn", "body", "ease"];
+  const cell = { textAlign: "right", paddingBlock: "4", paddingInline: "4" } as const;
+  return (
+    <chakra.table width="100%" marginTop="24" fontSize="16px">
+      <chakra.caption textAlign="left" fontWeight={600} fontSize="20px" paddingBottom="4">
+        From the cut to the body, {unit}
+      </chakra.caption>
+      <thead>
+        <chakra.tr color="ink2" fontSize="14px" background="well">
+          <th />
+          {heads.map((head, k) => (
+            <chakra.th key={head} {...cell} fontWeight={600} scope="col">
+              {k > 0 && k < 4 ? "less " : ""}
+              {head}
+            </chakra.th>
+          ))}
+        </chakra.tr>
+      </thead>
+      <tbody>
+        {plan.ledger.map((row) => {
+          const sizes = [row.cut_mm, row.seams_mm, row.darts_mm, row.gathers_mm, row.sewn_mm, row.body_mm, row.ease_mm];
+          return (
+            <chakra.tr key={row.garment + row.level} borderBottom="1px solid {colors.hairline}">
+              <chakra.th scope="row" textAlign="left" fontWeight="400">
+                {LEVELS[row.level]}
+                {row.kind === "resulting" && <chakra.span color="ink2">, as it comes out</chakra.span>}
+              </chakra.th>
+              {sizes.map((mm, k) => (
+                <chakra.td key={heads[k]} {...cell} fontWeight={k === 4 ? 800 : 400}>
+                  {mm != null && (k < 5 || row.body_mm != null) && <Length mm={mm} unit={unit} bare />}
+                </chakra.td>
+              ))}
+            </chakra.tr>
+          );
+        })}
+      </tbody>
+    </chakra.table>
+  );
 }

@@ -121,7 +121,15 @@ it("adds and takes off pockets one by one", async () => {
 });
 
 it("keeps the choices as a house rule, and uses one of another day", async () => {
-  const ours = { id: "r-1", version: 2, name: "Ours", method: "half-thigh", choices: { seat: "flat" }, removed: false };
+  const ours = {
+    id: "r-1",
+    version: 2,
+    name: "Ours",
+    method: "half-thigh",
+    choices: { seat: "flat" },
+    usual: false,
+    removed: false,
+  };
   let version = 3;
   const calls = standIn({
     "GET /house-rules": () => ({ body: [ours] }),
@@ -136,4 +144,11 @@ it("keeps the choices as a house rule, and uses one of another day", async () =>
   await waitFor(() => expect(calls.map((call) => call.path)).toContain("/house-rules/r-1"));
   const put = calls.find((call) => call.path === "/house-rules/r-1")!;
   expect(put.body).toMatchObject({ version: 2, name: "Ours", method: order.garments[0]!.method });
+});
+
+it("draws the style on an invented body while a measure is missing, and says so", async () => {
+  standIn({ "GET /drafts/quarter-hip": () => ({ body: plan }) });
+  show(<Design order={order} plan={undefined} error={new Error("Thigh is missing")} />, [[["order", order.id], order]]);
+  await screen.findByRole("img", { name: "The style on an invented body" });
+  screen.getByText(/Not this client yet/);
 });

@@ -8,20 +8,24 @@ import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
 import { Findings, Ledger, Margin, Unworkable, WithMargin } from "../../ui/margin";
 import { StaleEdit } from "../../ui/stale";
-import { METHODS } from "../../ui/trade";
+import { called, METHODS } from "../../ui/trade";
 import { Says } from "../../ui/words";
 import { HouseRules } from "./HouseRules";
-import { LiveDraft } from "./LiveDraft";
+import { LiveDraft, StandIn } from "./LiveDraft";
 import { StylePicker } from "./StylePicker";
 import { GROUPS, type Now, type Row } from "./words";
 
 type Chosen = Record<string, unknown>;
 
-/** The garment as it would be with another style or method: choices that the method does not read are left out. */
+/**
+ * The garment as it would be with another style or method: choices that the method does not read are left out. Before
+ * the server has told what makes what, it is left to choose the method.
+ */
 export function restyled(garment: Garment, style: string, method: string, told: Choices | undefined): Garment {
-  const makes = told?.makes[style] ?? [method];
-  const by = makes.includes(method) ? method : (told?.first[style] ?? makes[0]!);
-  const unused = told?.unused[by] ?? [];
+  if (!told) return { ...garment, style, method: style === garment.style ? method : "" };
+  const makes = told.makes[style] ?? [method];
+  const by = makes.includes(method) ? method : (told.first[style] ?? makes[0]!);
+  const unused = told.unused[by] ?? [];
   const choices = Object.fromEntries(Object.entries(garment.choices).filter(([key]) => !unused.includes(key)));
   return { ...garment, style, method: by, choices };
 }
@@ -56,7 +60,7 @@ export function Design({ order, plan, error }: { order: Order; plan: Plan | unde
   /** A choice that is pressed: its refusal is said above the choices. A typed one says it beside its field. */
   const press = (done: Promise<unknown>) => {
     setWrong("");
-    void done.catch((refused: Error) => setWrong(inWords(refused)));
+    void done.catch((refused: Error) => setWrong(called(inWords(refused))));
   };
 
   return (
@@ -125,7 +129,7 @@ export function Design({ order, plan, error }: { order: Order; plan: Plan | unde
           })}
         </Box>
         <Box flex="1" minWidth="0" minHeight="320px" padding="16">
-          {plan && <LiveDraft plan={plan} />}
+          {plan && !error ? <LiveDraft plan={plan} /> : <StandIn order={order} garment={garment} />}
         </Box>
       </Box>
       <Margin>

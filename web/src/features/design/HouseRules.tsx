@@ -24,6 +24,7 @@ export function HouseRules({ garment, use }: RulesProps) {
         name: name.trim(),
         method: garment.method,
         choices: garment.choices,
+        usual: known?.usual ?? false,
         removed: false,
       },
       { onSuccess: () => setName("") },
@@ -43,8 +44,17 @@ export function HouseRules({ garment, use }: RulesProps) {
               <b>{rule.name}</b>
               <chakra.p color="ink2" fontSize="14px">
                 {METHODS[rule.method]?.name}, {Object.keys(rule.choices).length} of its own
+                {rule.usual && "; every new garment of it starts so"}
               </chakra.p>
             </Box>
+            <Press
+              aria-pressed={rule.usual}
+              background={rule.usual ? "dyeSoft" : "sheet"}
+              title="New garments of this method start from it"
+              onClick={() => put.mutate({ ...rule, usual: !rule.usual })}
+            >
+              Usual
+            </Press>
             <Press onClick={() => use({ method: rule.method, choices: rule.choices })}>Use</Press>
             <Press kind="quiet" aria-label={`Take ${rule.name} off the list`} onClick={() => takeOff(rule)}>
               Take off

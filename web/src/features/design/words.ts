@@ -253,6 +253,10 @@ export const GROUPS: { name: string; rows: Row[] }[] = [
       seam("centre", "Centre and crotch", ""),
       seam("inner_leg", "Inner leg", ""),
       seam("waist", "Waist", ""),
+      rule("back_from", "The back is drafted", "the same outline either way", [
+        ["front", "From the cut front, by additions"],
+        ["itself", "By itself, from lines of its own"],
+      ]),
       rule("marking", "The calls speak", "of cut lines on cloth, of sewing lines on paper", [
         ["on-cloth", "On cloth, seams inside"],
         ["on-paper", "On paper, net"],

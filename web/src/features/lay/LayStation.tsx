@@ -192,6 +192,11 @@ function CutList({ plan, unit }: { plan: Plan; unit: Unit }) {
           <li key={piece.id}>
             {panelName(piece.panel)}, cut {piece.count}
             {piece.on_fold ? " on the fold" : piece.pair ? ", left and right" : ""}
+            {piece.sewn_to && (
+              <chakra.span display="block" fontSize="14px" color="ink2">
+                sewn to {piece.sewn_to.replaceAll(".", " ").replaceAll("_", " ")}
+              </chakra.span>
+            )}
           </li>
         ))}
       </chakra.ul>

@@ -5,6 +5,7 @@ import { type Point, type Session, useAdvice, usePoints, useSheetWrites } from "
 import type { Order, Plan } from "../../api/shop";
 import type { Unit } from "../../lengths/units";
 import { Entry, type Gate } from "../../ui/entry";
+import { field, Label } from "../../ui/field";
 import { Length } from "../../ui/length";
 import { Findings, Ledger, Margin, Unworkable, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
@@ -12,7 +13,7 @@ import { Says } from "../../ui/words";
 import { Closed } from "./Closed";
 import { DigitalTape } from "./DigitalTape";
 import { Figure } from "./Figure";
-import { shapeOf } from "./figure";
+import { shapeOf, SHAPES } from "./figure";
 import { Sheet } from "./Sheet";
 import { Skip } from "./Skip";
 import { Taken } from "./Taken";
@@ -59,6 +60,7 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
   });
   const [held, setHeld] = useState("");
   const gate = useRef<Gate>(null);
+  const body = useBodyShape(order.client.id);
 
   const point = points[at] ?? points[0]!;
   const reading = taken.get(point.key);
@@ -94,8 +96,26 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
         gridTemplateColumns={{ base: "1fr", md: "minmax(170px, 230px) minmax(320px, 460px)" }}
         alignContent="start"
       >
-        <Box height={{ base: doubt && !doubt.upheld ? "16vh" : "30vh", md: "440px" }} color="ink">
-          <Figure point={point} shape={shapeOf((key) => taken.get(key)?.mm ?? undefined)} />
+        <Box>
+          <Box height={{ base: doubt && !doubt.upheld ? "16vh" : "30vh", md: "440px" }} color="ink">
+            <Figure
+              point={point}
+              shape={shapeOf((key) => taken.get(key)?.mm ?? undefined, SHAPES[body.value]?.shape)}
+            />
+          </Box>
+          {["bust", "waist", "hip"].some((key) => !taken.has(key)) && (
+            <Box display={{ base: "none", md: "block" }} marginTop="8">
+              <Label text="Drawn, until it is measured, as">
+                <chakra.select {...field} value={body.value} onChange={(event) => body.set(event.target.value)}>
+                  {Object.entries(SHAPES).map(([key, { name }]) => (
+                    <option key={key} value={key}>
+                      {name}
+                    </option>
+                  ))}
+                </chakra.select>
+              </Label>
+            </Box>
+          )}
         </Box>
         <Box>
           <chakra.p color="ink2" fontSize="16px">
@@ -183,4 +203,15 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
       </Margin>
     </WithMargin>
   );
+}
+
+/** The body a client is drawn as before girths are taken; this browser remembers it. */
+function useBodyShape(client: string) {
+  const place = `figure:${client}`;
+  const [value, setValue] = useState(() => localStorage.getItem(place) ?? "even");
+  const set = (next: string) => {
+    localStorage.setItem(place, next);
+    setValue(next);
+  };
+  return { value, set };
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { figure, shapeOf, tapeOn } from "./figure";
+import { figure, shapeOf, SHAPES, tapeOn } from "./figure";
 
 const VIEWS = ["front", "back", "side", "bent", "seated"];
 const usual = shapeOf(() => undefined);
@@ -22,9 +22,16 @@ describe("the figure", () => {
     expect(shapeOf(() => 1).hip).toBe(0.78);
   });
 
+  it("starts from a body that was chosen, and follows each girth as it is taken", () => {
+    const start = SHAPES.middle!.shape;
+    expect(shapeOf(() => undefined, start)).toEqual(start);
+    const taken = shapeOf((key) => (key === "waist" ? 760 : undefined), start);
+    expect(taken).toEqual({ ...start, waist: 1 });
+  });
+
   it.each(VIEWS)("keeps every landmark of the view %s on the sheet", (view) => {
     const widest = shapeOf(() => 1e6);
-    for (const shape of [usual, widest]) {
+    for (const shape of [usual, widest, ...Object.values(SHAPES).map((one) => one.shape)]) {
       const { marks, rounds } = figure(view, shape);
       for (const [x, y] of [...Object.values(marks), ...Object.values(rounds).flat()]) {
         expect(x).toBeGreaterThan(10);

@@ -7,10 +7,27 @@ export type Drawn = { outline: string[]; faint: string[]; marks: Record<string, 
 export const WIDTH = 200;
 export const HEIGHT = 436;
 
-/** How wide this client is drawn: from the girths taken so far, against a figure of 92, 76 and 100 cm. */
-export function shapeOf(mm: (key: string) => number | undefined): Shape {
-  const share = (key: string, usual: number) => Math.min(1.45, Math.max(0.78, (mm(key) ?? usual) / usual));
-  return { chest: share(mm("bust") ? "bust" : "chest", 920), waist: share("waist", 760), hip: share("hip", 1000) };
+/** Bodies to start from, before a girth is taken. */
+export const SHAPES: Record<string, { name: string; shape: Shape }> = {
+  even: { name: "even", shape: { chest: 1, waist: 1, hip: 1 } },
+  slim: { name: "slim", shape: { chest: 0.88, waist: 0.86, hip: 0.88 } },
+  seat: { name: "full below", shape: { chest: 0.95, waist: 1, hip: 1.22 } },
+  chest: { name: "full above", shape: { chest: 1.22, waist: 1.08, hip: 0.98 } },
+  middle: { name: "full in the middle", shape: { chest: 1.12, waist: 1.36, hip: 1.1 } },
+  full: { name: "full", shape: { chest: 1.25, waist: 1.3, hip: 1.28 } },
+};
+
+/** How wide this client is drawn: from the girths taken so far, against 92, 76 and 100 cm; else from a body to start from. */
+export function shapeOf(mm: (key: string) => number | undefined, start = SHAPES.even!.shape): Shape {
+  const share = (key: string, usual: number, drawn: number) => {
+    const taken = mm(key);
+    return taken === undefined ? drawn : Math.min(1.45, Math.max(0.78, taken / usual));
+  };
+  return {
+    chest: share(mm("bust") ? "bust" : "chest", 920, start.chest),
+    waist: share("waist", 760, start.waist),
+    hip: share("hip", 1000, start.hip),
+  };
 }
 
 /** A soft line through points. */

@@ -8,7 +8,7 @@ import { field, Label } from "../../ui/field";
 import { Length } from "../../ui/length";
 import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
-import { METHODS, STYLES } from "../../ui/trade";
+import { called, METHODS, STYLES } from "../../ui/trade";
 import { Says } from "../../ui/words";
 import { differences } from "./differences";
 import { Overlay } from "./Overlay";
@@ -64,8 +64,9 @@ export function Methods() {
             <Overlay one={one.data} other={against && other.data ? other.data : undefined} mark={mark} />
             {against && other.data && (
               <chakra.figcaption color="ink2">
-                Firm: {METHODS[method]?.name}. Broken, dyed: {METHODS[against]?.name}. Sewing lines, both from the guide
-                line and the top.
+                {overlies(one.data, other.data)
+                  ? `Firm: ${METHODS[method]?.name}. Broken, dyed: ${METHODS[against]?.name}. Sewing lines, both from the guide line and the top.`
+                  : "A leg in one piece has no side to be laid over: only the numbers are compared."}
               </chakra.figcaption>
             )}
           </Box>
@@ -88,6 +89,9 @@ export function Methods() {
 
 const names = (told: typeof METHODS): [string, string][] => Object.entries(told).map(([key, { name }]) => [key, name]);
 
+/** Both are front and back, or both a leg in one piece. */
+const overlies = (one: Plan, other: Plan) => one.panels[0]?.name === other.panels[0]?.name;
+
 type PickProps = { text: string; value: string; options: [string, string][]; onPick: (value: string) => void };
 
 function Pick({ text, value, options, onPick }: PickProps) {
@@ -109,7 +113,7 @@ function Trouble({ error, name }: { error: Error | null; name: string }) {
   if (!error) return null;
   return (
     <Says tone="wrong">
-      <b>{name}.</b> {inWords(error)}
+      <b>{name}.</b> {called(inWords(error))}
     </Says>
   );
 }

@@ -25,7 +25,7 @@ export function Overlay({ one, other, mark }: OverlayProps) {
       flex="1"
       minHeight="0"
       width="100%"
-      viewBox={`-20 ${top - 60} ${width + 40} ${height + 100}`}
+      viewBox={`-20 ${top - height * 0.07} ${width + 40} ${height * 1.12}`}
       role="img"
       aria-label={said}
       color="ink"
@@ -43,15 +43,17 @@ export function Overlay({ one, other, mark }: OverlayProps) {
             <path
               d={pathOf(panel.net, flat, true)}
               stroke="currentColor"
-              strokeWidth="5"
+              strokeWidth="2.5"
+              vectorEffect="non-scaling-stroke"
               fill="var(--chakra-colors-sheet)"
             />
             {over && (
               <path
                 d={pathOf(over.net, flat, true)}
                 stroke="var(--chakra-colors-dye)"
-                strokeWidth="4"
-                strokeDasharray="22 12"
+                strokeWidth="2"
+                strokeDasharray="10 6"
+                vectorEffect="non-scaling-stroke"
               />
             )}
             {[panel, ...(over ? [over] : [])].map((drawn, n) =>
@@ -60,24 +62,27 @@ export function Overlay({ one, other, mark }: OverlayProps) {
                   key={`${n}.${d}`}
                   d={pathOf([dart.near, dart.tip, dart.far], flat)}
                   stroke={n ? "var(--chakra-colors-dye)" : "currentColor"}
-                  strokeWidth="2"
+                  strokeWidth="1.25"
+                  vectorEffect="non-scaling-stroke"
                 />
               )),
             )}
             {tape && (
               <g strokeLinecap="round">
-                <path d={pathOf(tape, flat)} stroke="#2A2410" strokeWidth="16" />
-                <path d={pathOf(tape, flat)} stroke="#F0B22E" strokeWidth="10" />
-                <circle cx={tape[1][0]} cy={tape[1][1]} r="16" fill="#F0B22E" stroke="#1B2038" strokeWidth="5" />
+                <path d={pathOf(tape, flat)} stroke="#2A2410" strokeWidth="9" vectorEffect="non-scaling-stroke" />
+                <path d={pathOf(tape, flat)} stroke="#F0B22E" strokeWidth="6" vectorEffect="non-scaling-stroke" />
+                <circle
+                  cx={tape[1][0]}
+                  cy={tape[1][1]}
+                  r={height * 0.014}
+                  fill="#F0B22E"
+                  stroke="#1B2038"
+                  strokeWidth="2.5"
+                  vectorEffect="non-scaling-stroke"
+                />
               </g>
             )}
-            <text
-              x={boxes[k]![0] + boxes[k]![2] / 2 - 40}
-              y={top - 25}
-              fontSize="34"
-              fontWeight="600"
-              fill="currentColor"
-            >
+            <text x={boxes[k]![0] + boxes[k]![2] / 2} y={top - 25} fontSize="34" fontWeight="600" fill="currentColor">
               {panelName(panel.name)}
             </text>
           </g>
