@@ -11,7 +11,6 @@ from cutting.methods import METHODS, Ask, methods_for, resolve
 from cutting.methods.choices import LOWER
 from cutting.methods.darts import Darts
 from cutting.methods.sums import Sums
-from cutting.methods.two_panel import work_out
 
 UNSEEN = 1.0
 """A change under so many mm is none."""
@@ -34,11 +33,7 @@ def effects(body: Body, method: str, style: str, chosen: dict[str, Any], cloth: 
 
     def sums_of(choices: dict[str, Any], by: str = method) -> dict[str, float]:
         ask = resolve(by, style, choices, cloth)
-        other = METHODS[by]
-        drawn = (
-            work_out(body, ask, other.seats) if "seat" not in other.unused else other.draw(body, ask, other.seats)[0]
-        )
-        return _sizes(drawn, ask)
+        return _sizes(METHODS[by].sums(body, ask), ask)
 
     now = sums_of(chosen)
     found: list[Effect] = []

@@ -72,7 +72,7 @@ def asks(draw, made=None):
     return method, resolve(method, style, kept)
 
 
-OUT_OF_REACH = {"strip.too_deep", "waist.too_large", "side.open", "turn.too_deep", "four_layer.hip"}
+OUT_OF_REACH = {"strip.too_deep", "waist.too_large", "side.open", "turn.too_deep"}
 
 
 def drafted(body, made):

@@ -102,14 +102,16 @@ class Sum(Length):
 
 
 def total(*terms: Length) -> Length:
-    """The sum of `terms`, sums among them opened."""
+    """The sum of `terms`, sums among them opened; amounts of nothing are left out."""
     flat: list[Length] = []
     for term in terms:
         flat.extend(term.terms if isinstance(term, Sum) else [term])
-    flat = [term for term in flat if not (isinstance(term, Fixed) and term.size == 0)]
-    if len(flat) == 1:
-        return flat[0]
-    return Sum(tuple(flat))
+    kept = [term for term in flat if not _nothing(term)] or flat[:1]
+    return kept[0] if len(kept) == 1 else Sum(tuple(kept))
+
+
+def _nothing(term: Length) -> bool:
+    return _nothing(term.of) if isinstance(term, Scaled) else isinstance(term, Fixed) and term.size == 0
 
 
 def inch(amount: int | float | Fraction, label: str = "") -> Fixed:

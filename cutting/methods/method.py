@@ -9,7 +9,7 @@ from cutting.drafting import Draft
 from cutting.methods.ask import Ask
 from cutting.methods.styles import TROUSERS
 from cutting.methods.sums import Sums
-from cutting.methods.two_panel import SEATS, Seats, draw
+from cutting.methods.two_panel import SEATS, Seats, draw, work_out
 
 FINISHES = ("straight-band", "shaped-band", "half-elastic", "elastic-band", "casing", "paper-bag")
 Draw = Callable[[Body, Ask, Seats], tuple[Sums, list[Draft]]]
@@ -30,3 +30,9 @@ class Method:
     finishes: tuple[str, ...] = FINISHES
     unused: tuple[str, ...] = ()
     draw: Draw = draw
+
+    def sums(self, body: Body, ask: Ask) -> Sums:
+        """The sums alone; a method of front and back draws nothing for them. Raises CuttingError as `draw`."""
+        if self.draw is draw:
+            return work_out(body, ask, self.seats)
+        return self.draw(body, ask, self.seats)[0]

@@ -27,7 +27,9 @@ STYLES: dict[str, Style] = {
     "very-short-shorts": Style("short", inch(2.5, "leg"), {"hem": inch(1.5)}),
     "shorts": Style("short", inch(5, "leg"), {"hem": inch(1.5)}),
     "knee-shorts": Style(
-        "short", "knee", {"hem": inch(1.5), "ease_place": "measure", "hip_ease": inch(2), "closure": "fly"}
+        "short",
+        "knee",
+        {"hem": inch(1.5), "ease_place": "measure", "hip_ease": inch(2), "closure": "fly", "back_wider": inch(2)},
     ),
     "straight-trousers": Style("straight"),
     "close-trousers": Style("close", usual={"knee_ease": inch(1)}),

@@ -53,7 +53,4 @@ class Sums:
     @property
     def opening(self) -> Length:
         """Round the waist seam with darts closed and gathers flat: what has to pass the hip where nothing opens."""
-        half = self.front_waist + self.back_waist
-        for darts in (self.front_darts, self.back_darts):
-            half = half - darts.all if darts.count else half
-        return half * 2
+        return (self.front_waist - self.front_darts.all + self.back_waist - self.back_darts.all) * 2

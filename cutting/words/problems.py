@@ -48,7 +48,6 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "strip.too_deep": ("A strip {depth} deep reaches into the crotch curve", "Give less, or a deeper crotch line."),
     "choice.unused": ("The method {method} does not use this choice", "Leave it out, or choose a method that draws front and back."),
     "method.finish": ("This method does not make a {finish} waist", "Choose one of: {offered}."),
-    "four_layer.hip": ("The quick cut knows no hip: it comes out {width} round a hip of {hip}", "Choose a method drawn from the hip, such as sixteenth-eighth."),
     "choice.band": ("A {finish} waist is cut on: there is no band to lie anywhere", "Leave the band's place out, or choose a waist with a band."),
     "choice.no_band": ("A {finish} waist needs its band", "Say where the band lies, or choose a casing."),
     "turn.too_deep": ("Turned down {turn}, the waist reaches past the hip line: from the lowered centre there are {above}", "Choose a narrower casing or heading, or drop the centre front less."),

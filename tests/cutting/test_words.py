@@ -7,11 +7,12 @@ import pytest
 from cutting.errors import Problem
 from cutting.formats import plan_to_wire
 from cutting.lengths import Fixed, Measured, cm, found, inch, named
+from cutting.methods import METHODS
 from cutting.words import formula, say_problem, with_numbers
 from cutting.words.checks import CHECKS
 from cutting.words.findings import FINDINGS
 from cutting.words.problems import PROBLEMS
-from tests.jobs import planned
+from tests.jobs import of_body, planned
 
 HIP = Measured("hip", inch(41).size)
 WAIST = Measured("waist", inch(31.5).size)
@@ -102,3 +103,17 @@ def test_every_sentence_can_be_filled_and_says_how_to_mend():
         assert mend.endswith((".", "}"))
     assert all(text.endswith((".", "?")) for text in FINDINGS.values())
     assert all(len(texts) == 4 and all(texts) for texts in CHECKS.values())
+
+
+def test_a_sum_names_no_amount_of_nothing():
+    """No formula of any number or mark speaks of 0 in, whatever the method."""
+    for method in METHODS:
+        made = of_body("middle", method, METHODS[method].styles[-1])
+        wire = plan_to_wire(made)
+        told = [
+            number["formula"] + number["cut_formula"]
+            for number in wire["numbers"].values()
+            if abs(number["net_mm"]) > 0.1
+        ]
+        told += [mark["formula"] for mark in wire["marks"]]
+        assert not [text for text in told if re.search(r"(^|[-+(x] )0( in| cm)?\b(?![./])", text)]

@@ -72,6 +72,8 @@ ROWS = [
     ("elastic palazzo, its elastic", {"waist": 34, "hip": 40, "body_rise": 11}, {"method": "four-layer"}, "elastic.length", NET, 30),
     ("half-elastic band's strip", {}, {"waist_finish": "half-elastic"}, "front-band.cut_depth", CUT, 4),
     ("men's knee shorts, hip and 2", {"hip": 46, "waist": 40, "thigh": 26}, {"style": "knee-shorts"}, "crotch_depth", NET, 12),
+    ("men's knee shorts, knee and 3, front", {"hip": 46, "waist": 40, "thigh": 26, "knee": 17.5}, {"style": "knee-shorts"}, "front.hem_width", NET, 9.25),
+    ("men's knee shorts, knee and 3, back", {"hip": 46, "waist": 40, "thigh": 26, "knee": 17.5}, {"style": "knee-shorts"}, "back.hem_width", NET, 11.25),
     ("straight knee with ease 4", {"knee": 16}, {"style": "straight-trousers"}, "back.knee_width", NET, 10.5),
 ]  # fmt: skip
 

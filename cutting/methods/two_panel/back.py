@@ -68,6 +68,8 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     if alone:
         from_guide = Place(Point(0, seam), "waist_line").out(sums.front_hip - sums.slant)
         slanted = d.mark("B0", from_guide, "own_slant", "waist_line", closes=("waist", "crotch"))
+    elif sums.slant.mm < 0.1:
+        slanted = level
     else:
         slanted = d.mark("B0", level.back(sums.slant), "centre_slant", "waist_line", FRONT_TOP, ("waist", "crotch"))
     top = slanted

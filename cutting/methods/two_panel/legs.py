@@ -6,14 +6,19 @@ from cutting.body import Body
 from cutting.finding import Finding
 from cutting.lengths import Length, cm, inch, named
 from cutting.methods.ask import Ask
+from cutting.methods.styles import STYLES
 
 Rounds = tuple[Length | None, Length | None]
 
 
 def knee_and_hem(leg: str, body: Body, ask: Ask, crotch_round: Length, findings: list[Finding]) -> Rounds:
-    """The whole rounds of knee and hem, sewn; a knee of None where the leg has none, a hem of None straight down."""
+    """The whole rounds of knee and hem, sewn; a knee of None where the leg has none, a hem of None straight down.
+
+    Shorts that end at the knee are 3 wider there than it. Common practice, no source.
+    """
     if leg in ("fall", "wide", "short"):
-        return None, ask.hem_width
+        to_knee = STYLES[ask.style].length == "knee" and ask.length is None and body.has("knee")
+        return None, ask.hem_width or (body.knee + inch(3, "at_the_knee") if to_knee else None)
     knee = _knee(leg, body, ask, crotch_round, findings)
     if ask.hem_width is not None:
         return knee, ask.hem_width

@@ -152,3 +152,26 @@ it("draws the style on an invented body while a measure is missing, and says so"
   await screen.findByRole("img", { name: "The style on an invented body" });
   screen.getByText(/Not this client yet/);
 });
+
+it("makes a house rule the usual one, and says so", async () => {
+  let ours = { id: "r-1", version: 2, name: "Ours", method: "half-thigh", choices: {}, usual: false, removed: false };
+  standIn({
+    "GET /house-rules": () => ({ body: ours.removed ? [] : [ours] }),
+    "PUT /house-rules/r-1": ({ body }) => ({ body: (ours = { ...ours, ...body, version: ours.version + 1 }) }),
+  });
+  stand();
+  fireEvent.click(await screen.findByRole("button", { name: "Usual" }));
+  await screen.findByText(/every new garment of it starts so/);
+  expect(screen.getByRole("button", { name: "Usual" }).getAttribute("aria-pressed")).toBe("true");
+  fireEvent.click(screen.getByRole("button", { name: "Take Ours off the list" }));
+  await screen.findByText(/None yet/);
+});
+
+it("shows each style as the server draws it on this client", async () => {
+  const outline = [[-200, 0], [0, 0], [0, 900], [-180, 900]]; // prettier-ignore
+  standIn({ "GET /sheets/sheet-1/silhouettes": () => ({ body: { palazzo: outline } }) });
+  stand();
+  const palazzo = screen.getByRole("radio", { name: "Palazzo" }).closest("label")!;
+  await waitFor(() => expect(palazzo.querySelectorAll("svg path").length).toBe(2));
+  expect(screen.getByRole("radio", { name: "Boxers" }).closest("label")!.querySelector("svg")).toBeNull();
+});

@@ -1,0 +1,221 @@
+"""Every small part: how many, how large, where it is sewn; what is cut off a leg and what stays of it."""
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+from shapely.geometry import LineString, Polygon
+from shapely.ops import unary_union
+
+from cutting.checks import check_garment
+from cutting.formats import plan_to_wire
+from cutting.lengths import inch
+from cutting.methods import resolve
+from tests.jobs import of_body, planned
+from tests.strategies import bodies, drafted, served
+
+INCH = 25.4
+
+
+def parts_of(**choices):
+    """The small parts of the demo's body in straight trousers, by name: how many of each."""
+    made = planned(style=choices.pop("style", "straight-trousers"), cloth={"width": 60}, **choices)
+    return made, {part.panel.name: part for part in made.garments[0].parts}
+
+
+@pytest.mark.parametrize(
+    ("choices", "counts"),
+    [
+        ({}, {"band": 1}),
+        ({"band_join": "centre-back"}, {"band": 2}),
+        ({"closure": "fly"}, {"band": 1, "fly-facing": 1, "fly-guard": 1, "belt-loops": 1}),
+        ({"closure": "fly", "belt_loops": "none"}, {"band": 1, "fly-facing": 1, "fly-guard": 1}),
+        ({"waist_finish": "shaped-band"}, {"front-band": 4, "back-band": 4}),
+        ({"waist_finish": "half-elastic"}, {"front-band": 1, "back-band": 1}),
+        ({"waist_finish": "elastic-band"}, {"band": 1}),
+        ({"waist_finish": "casing"}, {}),
+        ({"waist_finish": "paper-bag"}, {"channel": 1, "tie": 2}),
+        ({"yoke": 2}, {"band": 1, "yoke": 2}),
+        ({"pockets": ["in-seam"], "closure": "back-zip"}, {"band": 1, "pocket-bag": 4}),
+        ({"pockets": ["in-seam"]}, {"band": 1, "pocket-bag": 2}),
+        ({"pockets": ["front-curved"]}, {"band": 1, "pocket-facing": 2, "pocket-backing": 2, "pocket-bag": 4}),
+        ({"pockets": ["back-patch"]}, {"band": 1, "patch": 2}),
+        ({"pockets": ["outside-patch"]}, {"band": 1, "outside-patch": 2, "piping": 2}),
+    ],
+)
+def test_each_choice_brings_all_its_parts_and_the_lay_places_every_one(choices, counts):
+    made, parts = parts_of(**choices)
+    assert {name: part.count for name, part in parts.items()} == counts
+    placed: dict[str, int] = {}
+    for placement in made.lays.lay.placements:
+        name = placement.piece.rpartition(".")[2]
+        placed[name] = placed.get(name, 0) + placement.copies
+    assert placed == counts | {"front": 2, "back": 2}
+    for piece in plan_to_wire(made)["pieces"]:
+        assert bool(piece["sewn_to"]) == (piece["panel"] in counts)
+
+
+def size(part):
+    """Across and down, cut, in inches."""
+    left, top, right, bottom = Polygon(part.panel.cut).bounds
+    return (right - left) / INCH, (bottom - top) / INCH
+
+
+def test_strips_are_as_large_as_practice_has_them():
+    """Common practice, no source: band 2 x 1 1/2 and seams, loops 5 by 30 cm, tie 20 cm, channel 6 cm, piping 1 1/4."""
+    _, parts = parts_of(closure="fly")
+    assert size(parts["band"]) == pytest.approx((4, 31.5 + 1.5 + 1))
+    assert size(parts["belt-loops"]) == pytest.approx((5 / 2.54, 30 / 2.54))
+    assert size(parts["fly-guard"]) == pytest.approx((4, 8))
+    _, parts = parts_of(waist_finish="paper-bag")
+    assert size(parts["channel"])[0] == pytest.approx(6 / 2.54)
+    assert size(parts["tie"])[0] == pytest.approx(20 / 2.54)
+    _, parts = parts_of(pockets=["outside-patch"])
+    piping = Polygon(parts["piping"].panel.cut)
+    assert piping.area / INCH**2 == pytest.approx(1.25 * (6 + 2 * 7 + 1))
+    ring = LineString(piping.exterior.coords[:2])
+    (ax, ay), (bx, by) = ring.coords
+    assert abs(ax - bx) == pytest.approx(abs(ay - by)), "cut at half a right angle to the grain"
+
+
+def test_what_is_bought_besides():
+    made, _ = parts_of(closure="fly")
+    bought = {notion["name"]: notion for notion in plan_to_wire(made)["notions"]}
+    assert bought["fly zip"]["length_mm"] == pytest.approx(7 * INCH)
+    stiff = bought["interfacing for the band"]
+    assert (stiff["length_mm"], stiff["width_mm"]) == pytest.approx((33 * INCH, 3 * INCH))
+    made, _ = parts_of(waist_finish="casing")
+    elastic = next(n for n in plan_to_wire(made)["notions"] if n["name"].startswith("elastic"))
+    assert elastic["length_mm"] == pytest.approx((31.5 - 4) * INCH)
+
+
+POCKETED = {"pockets": ("front-curved", "in-seam"), "closure": "fly"}
+
+
+@given(bodies(waist_to=0.9))
+def test_a_pocket_never_passes_the_dart_and_its_bag_stays_in_the_leg(body):
+    garment = served(body, ("quarter-hip", resolve("quarter-hip", "straight-trousers", POCKETED)))
+    front = garment.panels["front"]
+    mouth = LineString(front.lines["pocket"].flat())
+    for dart in front.darts:
+        assert not mouth.intersects(LineString([dart.near, dart.tip, dart.far]))
+    assert Polygon(front.net).buffer(0.5).contains(mouth)
+    bag = garment.part("pocket-bag").panel
+    _, top, _, bottom = Polygon(bag.net).bounds
+    knee = front.points["K"].down
+    assert bottom - top <= 12 * INCH + 1
+    assert bottom - top < knee
+
+
+@given(bodies(waist_to=0.9), st.sampled_from([inch(2), inch(2.5)]))
+def test_a_yoke_takes_the_whole_dart_into_its_seam(body, deep):
+    made = ("quarter-hip", resolve("quarter-hip", "straight-trousers", {"yoke": deep}))
+    garment = served(body, made)
+    back, whole, yoke = garment.panels["back"], garment.drafted["back"], garment.panels["yoke"]
+    assert back.darts == ()
+    taken = sum(LineString([dart.near, dart.far]).length for dart in whole.darts)
+    waist = [LineString(panel.edges["waist"].path.flat()).length for panel in (whole, yoke)]
+    assert waist[0] - waist[1] == pytest.approx(taken, abs=0.01)
+    wedges = sum(Polygon([dart.near, dart.tip, dart.far]).area for dart in whole.darts)
+    cut_off = Polygon(whole.net).area - Polygon(back.net).area
+    if not whole.darts:
+        assert cut_off == pytest.approx(Polygon(yoke.net).area, rel=1e-4)
+    else:
+        assert cut_off - wedges - 25 <= Polygon(yoke.net).area <= cut_off + 25
+
+
+@given(bodies(waist_to=0.9))
+def test_a_shaped_band_and_what_it_was_cut_off_make_the_draft_again(body):
+    made = ("half-thigh", resolve("half-thigh", "straight-trousers", {"waist_finish": "shaped-band"}))
+    garment = served(body, made)
+    for name in ("front", "back"):
+        whole, rest, band = garment.drafted[name], garment.panels[name], garment.panels[f"{name}-band"]
+        left = Polygon(whole.net).difference(unary_union([Polygon(rest.net)]))
+        taken = sum(Polygon([dart.near, dart.tip, dart.far]).intersection(left).area for dart in whole.darts)
+        assert Polygon(band.net).area == pytest.approx(left.area - taken, abs=30)
+        sewn = [edge.path.length for edge in (band.edges["lower"], rest.edges["waist"])]
+        darts = sum(LineString([dart.near, dart.far]).length for dart in rest.darts)
+        assert sewn[0] == pytest.approx(sewn[1] - darts, abs=0.5)
+
+
+def test_the_quick_cut_is_square_to_its_slant_and_its_length_is_swung():
+    made = of_body("middle", "four-layer", "palazzo")
+    leg = made.garments[0].panels["leg"]
+    p, x, low = leg.points["W"], leg.points["X"], leg.points["L1"]
+    assert -p.down == pytest.approx(2.5 * INCH)
+    assert p.across**2 + p.down**2 == pytest.approx(max(80 / 4 + 5.08, 104 / 4) ** 2 * 100)
+    slant, inner = (p.across, p.down), (low.across - x.across, low.down - x.down)
+    assert slant[0] * inner[0] + slant[1] * inner[1] == pytest.approx(0, abs=1e-6)
+    outline = Polygon(leg.net)
+    assert outline.area == pytest.approx(
+        2 * outline.intersection(Polygon([(0, -500), (3000, -500), (3000, 3000), (0, 3000)])).area
+    )
+    hem = LineString(leg.edges["hem"].path.flat(0.01))
+    middle = (p.across / 2, p.down / 2)
+    assert hem.distance(LineString([middle, middle])) == pytest.approx(1040, abs=12)
+
+
+@given(bodies())
+def test_the_quick_cut_passes_every_hip_though_it_measures_none(body):
+    garment = served(body, ("four-layer", resolve("four-layer", "wide-gathered", {})))
+    room = next(check for check in check_garment(garment) if check.code == "hip.room")
+    assert room.ok
+    assert garment.waist_sewn >= body.hip.mm - 0.5
+
+
+@pytest.mark.parametrize(
+    ("cloth", "level", "ease"),
+    [({}, "hip", 1), ({"stretch_percent": 20}, "hip", 0), ({"stretch_percent": 5}, "hip", 1), ({"thickness": "thick"}, "hip", 1.5)],
+)  # fmt: skip
+def test_ease_answers_to_the_cloth(cloth, level, ease):
+    wire = plan_to_wire(planned(style="straight-trousers", cloth={"width": 60} | cloth))
+    row = next(row for row in wire["ledger"] if row["level"] == level)
+    assert row["ease_mm"] / INCH == pytest.approx(ease)
+    assert row["closes"]
+
+
+def test_pleated_cloth_is_not_darted_and_thick_cloth_has_wider_seams():
+    wire = plan_to_wire(planned(cloth={"pleated": True}))
+    assert all(panel["darts"] == [] for panel in wire["panels"])
+    thick = plan_to_wire(planned(cloth={"thickness": "thick"}))
+    front = next(panel for panel in thick["panels"] if panel["name"] == "front")
+    assert {edge["name"]: edge["allowance_mm"] / INCH for edge in front["edges"]}["inner_leg"] == pytest.approx(0.625)
+    assert {"cloth.pleated", "cloth.thick"} <= {f["code"] for f in wire["findings"] + thick["findings"]}
+
+
+def test_stretch_lets_a_pull_on_waist_pass_the_hip():
+    choices = {"style": "straight-trousers", "waist_finish": "straight-band", "closure": "none", "waist_ease": 6}
+    stiff, gives = (planned(cloth={"width": 60, "stretch_percent": percent}, **choices) for percent in (0, 25))
+    opening = [next(c for c in made.checks if c.code == "waist.opening") for made in (stiff, gives)]
+    assert [check.ok for check in opening] == [False, True]
+    assert opening[1].right == pytest.approx(opening[0].right * 1.25)
+
+
+def test_the_three_ways_to_clean_up_a_waist():
+    def made(way):
+        return plan_to_wire(planned(style="straight-trousers", waist_cleanup=way))
+
+    plain, larger, centre = made("back-to-front"), made("back-larger"), made("redraw-centre")
+    waist = [wire["numbers"]["trousers.back.waist_width"]["net_mm"] for wire in (plain, larger)]
+    assert waist[1] - waist[0] == pytest.approx(0.5 * INCH)
+    row = next(row for row in larger["ledger"] if row["level"] == "waist")
+    assert (row["gathers_mm"] / INCH, row["sewn_mm"] / INCH) == pytest.approx((1, 31.5))
+    back = next(panel for panel in centre["panels"] if panel["name"] == "back")
+    assert {edge["name"]: edge["allowance_mm"] for edge in back["edges"]}["crotch"] == pytest.approx(INCH)
+    for way in ("back-larger", "redraw-centre", "re-mark-side"):
+        assert f"waist.{way}" in {finding["code"] for finding in made(way)["findings"]}
+
+
+@given(bodies(waist_to=1.0))
+def test_a_turn_up_lies_flat_on_its_leg_whichever_way_the_leg_runs(body):
+    for style in ("close-trousers", "boot-cut"):
+        garment = drafted(body, ("quarter-hip", resolve("quarter-hip", style, {"turn_up": inch(1.5)})))
+        front = garment.panels["front"]
+        hem = front.edges["hem"].path.start.down
+        cut = Polygon(front.cut)
+
+        def width(down, cut=cut):
+            low, _, high, _ = cut.intersection(LineString([(-3000, down), (3000, down)])).bounds
+            return high - low
+
+        assert width(hem + 37) == pytest.approx(width(hem - 37), abs=2)
+        assert width(hem + 75) == pytest.approx(width(hem), abs=2)
