@@ -241,14 +241,14 @@ def _anchors(
 ) -> list[Mark]:
     """Where the panel's guide line and top line lie on the cloth: from the fold and from the cut end."""
     part = garment.part(first.panel)
-    corner = tape.start if part is not None else garment.anchor(first.panel)
+    top, corner = ("top_line", tape.start) if part is not None else garment.anchor(first.panel)
     on_guide = folded and (part.fold is not None if part is not None else garment.folds)
     x, y = placement.point(corner.plus(_fold_shift(garment, first, folded)))
     t, m = (-1 if placement.turned else 1), (-1 if placement.mirrored else 1)
     edge = "fold" if folded else "selvedge"
     lines = [
         ("guide", y, "across_cloth", edge, (x, 0.0), Point(t * m * y, 0)),
-        ("top_line", x, "along_cloth", "cut_end", (0.0, y), Point(0, t * x)),
+        (top, x, "along_cloth", "cut_end", (0.0, y), Point(0, t * x)),
     ]
     marks = []
     for code, size, along, datum, start, away in lines:
@@ -257,7 +257,8 @@ def _anchors(
         back = corner.plus(away, -1)
         length = found(size, "lay_place")
         alone = first.panel == "back" and garment.ask.back_from == "itself"
-        called = f"second_{code}" if twin else f"own_{code}" if alone else code
+        shaped = part is not None and "lower" in part.panel.edges
+        called = f"second_{code}" if twin else f"own_{code}" if alone else f"shaped_{code}" if shaped else code
         step = Step(first.panel, "place", called, back, corner, length, datum, along)
         marks.append(Mark(garment.id, step, Tape(back, corner, length), (start, (x, y)), number))
     return marks

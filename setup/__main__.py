@@ -151,7 +151,9 @@ def tape(arguments: list[str]) -> int:
 
 
 def benchmark(_: list[str]) -> int:
-    return run([PYTHON, "-m", "benchmarks"], environment())
+    env = environment()
+    must([PYTHON, "manage.py", "migrate", "--verbosity", "0"], env)
+    return run([PYTHON, "-m", "benchmarks"], env)
 
 
 def lock(_: list[str]) -> int:

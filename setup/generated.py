@@ -21,7 +21,7 @@ def made() -> dict[Path, str]:
 
     texts = {OPENAPI: json.dumps(api.get_openapi_schema(path_prefix="/api/"), indent=1, sort_keys=True) + "\n"}
     from cutting.formats.job_v1 import JobIn
-    from cutting.formats.plan_v1 import PlanOut
+    from cutting.formats.plan_shape import PlanOut
     from cutting.formats.problems import ProblemsOut
 
     for name, model in (("job", JobIn), ("plan", PlanOut), ("problems", ProblemsOut)):

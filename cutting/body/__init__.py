@@ -3,9 +3,10 @@
 from cutting.body.body import Body
 from cutting.body.catalogue import CATALOGUE, NEEDED, VIEWS, Point, nearest, session
 from cutting.body.doubts import doubts, fits, other_unit, usual
+from cutting.body.sample import with_sample
 from cutting.body.ways import FLAT, Way, from_flat, ways_to
 
 __all__ = [
     "CATALOGUE", "FLAT", "NEEDED", "VIEWS", "Body", "Point", "Way", "doubts", "fits", "from_flat", "nearest",
-    "other_unit", "session", "usual", "ways_to",
+    "other_unit", "session", "usual", "ways_to", "with_sample",
 ]  # fmt: skip

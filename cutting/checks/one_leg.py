@@ -24,7 +24,7 @@ def check_leg(garment: Garment) -> list[Check]:
         *opening(garment, flat, waist),
         Check("seam.inner_leg", where, inner[0], inner[1], SEAM, abs(inner[0] - inner[1]) <= SEAM),
         thigh(where, body.thigh.mm, round_),
-        Check("extension.order", where, sums.extension.mm, sums.back_extension.mm, 0.0, tips[1] >= tips[0] - 0.01),
+        Check("extension.order", where, tips[0], tips[1], 0.0, tips[1] >= tips[0] - 0.01),
         Check(
             "leg.width", where, max(round_, _under(leg, 1e6)), under, 6.0, under <= max(round_, _under(leg, 1e6)) + 6.0
         ),

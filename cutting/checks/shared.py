@@ -1,8 +1,9 @@
 """What every lower garment is held to: bands, the opening, the thigh, the allowances; and levels across an outline."""
 
 from cutting.checks.check import Check
+from cutting.finding import Weight
 from cutting.garments import Garment
-from cutting.geometry import Line, Point, crossings
+from cutting.geometry import Point, crossings
 from cutting.pieces import Panel
 
 GIRTH, SEAM, BAND = 1.0, 0.5, 1.0
@@ -20,7 +21,7 @@ def bands(garment: Garment, flat: float, waist: float) -> list[Check]:
         if name in panels and "lower" in panels[name].edges:
             # The lower edge of what was cut off a leg; a yoke is the leg of a band above it.
             under = panels["yoke"] if (name, "yoke" in panels) == ("back-band", True) else panels[leg]
-            one = closed(under)
+            one = under.waist_closed
             other = panels[name].edges["lower"].path.length
             checks.append(Check("seam.strip", f"{where}.{name}", one, other, SEAM, abs(one - other) <= SEAM))
     strips = [part for part in garment.parts if part.panel.name.endswith("band") and "cut_depth" in part.panel.lengths]
@@ -38,11 +39,6 @@ def bands(garment: Garment, flat: float, waist: float) -> list[Check]:
         asked = ask.band_depth.mm
         checks.append(Check("band.depth", where, asked, folded, SEAM, abs(asked - folded) <= SEAM))
     return checks
-
-
-def closed(panel: Panel) -> float:
-    """A panel's waist seam with its darts closed, in mm."""
-    return panel.edges["waist"].path.length - sum(Line(d.near, d.far).length for d in panel.darts)
 
 
 def opening(garment: Garment, flat: float, waist: float) -> list[Check]:
@@ -65,9 +61,9 @@ def level(polyline: list[Point], down: float) -> list[tuple[float, float]]:
 
 def thigh(where: str, thigh: float, round_: float) -> Check:
     ease = round_ - thigh
-    weight = "stop" if ease < 0 else "warn"
+    weight: Weight = "stop" if ease < 0 else "warn"
     good = ease >= THIGH_LEAST
-    return Check("thigh.ease", where, thigh, round_, THIGH_LEAST, good, weight)  # type: ignore[arg-type]  # a Weight
+    return Check("thigh.ease", where, thigh, round_, THIGH_LEAST, good, weight)
 
 
 def grown(where: str, garment: Garment) -> Check:

@@ -2,7 +2,7 @@
 
 import json
 import re
-from dataclasses import fields, replace
+from dataclasses import replace
 from decimal import Decimal
 from fractions import Fraction
 from math import isfinite
@@ -10,19 +10,18 @@ from typing import Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
-from cutting.body import CATALOGUE, Body, nearest
+from cutting.body import Body, nearest
 from cutting.cloth import FOLDS, THICKNESSES, Cloth
 from cutting.errors import CuttingError, Problem, refuse
+from cutting.formats.choices_v1 import read_choices
+from cutting.formats.values_v1 import Size, exact_mm, known, percent, placed, read_measure
 from cutting.job import GarmentAsk, Job
-from cutting.lengths import Fixed, Unit, read
-from cutting.methods import METHODS, STYLES, Allowances, Ask, resolve
-from cutting.methods.choices import LATER as LATER_CHOICES
-from cutting.methods.choices import LOWER, Choice
+from cutting.lengths import Fixed
+from cutting.methods import METHODS, STYLES, resolve
 from cutting.methods.registry import LATER as LATER_METHODS
 from cutting.methods.registry import STYLES_LATER
 from cutting.yardage import UNITS
 
-Size = int | Decimal | str
 MOST_BYTES, MOST_DEPTH, MOST_GARMENTS = 1_000_000, 12, 20
 LATER_FOLDS = ("lengthwise-partial", "selvedges-to-middle", "crosswise", "folded-twice", "sections")
 
@@ -198,39 +197,6 @@ def _garment_name(raw: dict[str, Any], index: int) -> str:
         return str(index)
 
 
-def _size(value: Size, unit: Unit) -> Fraction:
-    """Exact mm of a bare number in `unit`, or of a text with its own."""
-    return read(value if isinstance(value, str) else f"{value:f}" if isinstance(value, Decimal) else str(value), unit)
-
-
-def _placed(error: CuttingError, where: str) -> list[Problem]:
-    return [replace(problem, where=where) for problem in error.problems]
-
-
-def read_measure(key: str, value: Size, unit: Unit, where: str) -> Fraction:
-    """One measurement in mm. Raises CuttingError where it is unknown, unreadable or no living person's."""
-    point = CATALOGUE.get(key)
-    if point is None:
-        close = nearest(key, list(CATALOGUE))
-        hint = f"Did you mean '{close}'?" if close else "Leave it out."
-        raise refuse("job.unknown", where, key=key, hint=hint)
-    try:
-        size = _size(value, unit)
-    except CuttingError as error:
-        raise CuttingError(*_placed(error, where)) from None
-    if not point.least <= size <= point.most:
-        swapped = "cm" if unit == "in" else "in"
-        other = size / Fraction(254, 100) if unit == "in" else size * Fraction(254, 100)
-        hint = (
-            f"did you mean {swapped}?"
-            if point.least <= other <= point.most
-            else f"bare numbers here are {'inches' if unit == 'in' else 'centimetres'}."
-        )
-        code = "measure.small" if size < point.least else "measure.large"
-        raise refuse(code, where, shown=Fixed(size), unit_hint=hint)
-    return size
-
-
 def _body(job: JobIn, problems: list[Problem]) -> Body:
     sizes: dict[str, Fraction] = {}
     for key, value in job.measurements.items():
@@ -253,10 +219,10 @@ def _garments(job: JobIn, cloth: Cloth | None, problems: list[Problem]) -> tuple
         if not re.fullmatch(r"[a-z0-9-]{1,40}", garment.id) or garment.id in seen:
             problems.append(Problem("job.id", where, {"word": garment.id[:40]}))
         seen.add(garment.id)
-        known = _known(garment.style, tuple(STYLES), STYLES_LATER, f"{where}.style", problems)
-        known &= _known(garment.method, tuple(METHODS), LATER_METHODS, f"{where}.method", problems)
+        offered = known(garment.style, tuple(STYLES), STYLES_LATER, f"{where}.style", problems)
+        offered &= known(garment.method, tuple(METHODS), LATER_METHODS, f"{where}.method", problems)
         chosen = read_choices(garment.choices, job.unit, f"{where}.choices", problems)
-        if not known:
+        if not offered:
             continue
         try:
             ask = resolve(garment.method, garment.style, chosen, cloth)
@@ -265,104 +231,6 @@ def _garments(job: JobIn, cloth: Cloth | None, problems: list[Problem]) -> tuple
         else:
             asked.append(GarmentAsk(garment.id, garment.style, garment.method, ask))
     return tuple(asked)
-
-
-def _known(word: str, offered: tuple[str, ...], later: tuple[str, ...], where: str, problems: list[Problem]) -> bool:
-    if word in offered:
-        return True
-    code = "job.later" if word in later else "job.rule"
-    problems.append(Problem(code, where, {"word": str(word)[:60], "offered": ", ".join(offered)}))
-    return False
-
-
-def read_choices(raw: dict[str, Any], unit: Unit, where: str, problems: list[Problem]) -> dict[str, Any]:
-    """The choices that were made for one lower garment, read; what is wrong is added to `problems`."""
-    read_: dict[str, Any] = {}
-    for key, value in raw.items():
-        at = f"{where}.{key}"
-        choice = LOWER.get(key)
-        if choice is None:
-            if key in LATER_CHOICES:
-                problems.append(Problem("job.later", at, {"word": key, "offered": ", ".join(LOWER)}))
-                continue
-            close = nearest(key, list(LOWER))
-            hint = f"Did you mean '{close}'?" if close else "Leave it out."
-            problems.append(Problem("job.unknown", at, {"key": key[:60], "hint": hint}))
-        elif value is None:
-            continue
-        elif choice.kind == "allowances":
-            read_[key] = _allowances(value, choice, unit, at, problems)
-        elif choice.kind == "list":
-            words = value if isinstance(value, list) else [value]
-            for word in words:
-                _known(str(word), choice.offered, choice.known, at, problems)
-            read_[key] = tuple(word for word in words if word != "none")
-        elif isinstance(value, str) and (choice.kind == "rule" or value in choice.offered):
-            if _known(value, choice.offered, choice.known, at, problems):
-                read_[key] = value
-        elif choice.kind == "number":
-            number = _number(value, choice, at, problems)
-            if number is not None:
-                read_[key] = number
-        elif choice.kind == "rule":
-            problems.append(Problem("job.rule", at, {"word": str(value)[:60], "offered": ", ".join(choice.offered)}))
-        else:
-            size = _choice_length(value, choice, unit, at, problems)
-            if size is not None:
-                read_[key] = size
-    known = {one.name for one in fields(Ask)}
-    return {key: value for key, value in read_.items() if key in known}
-
-
-def _number(value: Any, choice: Choice, where: str, problems: list[Problem]) -> Fraction | None:
-    """A pure number, such as how many times a panel is multiplied."""
-    text = str(value).strip().replace(",", ".")
-    if isinstance(value, bool) or not re.fullmatch(r"[0-9]{1,3}(\.[0-9]{1,4})?", text):
-        problems.append(Problem("job.kind", where, {"wanted": "a number, such as 2.5"}))
-        return None
-    number = Fraction(text)
-    if not choice.least <= number <= choice.most:
-        params = {"shown": text, "least": f"{choice.least:g}", "most": f"{choice.most:g}"}
-        problems.append(Problem("choice.small" if number < choice.least else "choice.large", where, params))
-        return None
-    return number
-
-
-def _choice_length(value: Any, choice: Choice, unit: Unit, where: str, problems: list[Problem]) -> Fixed | None:
-    if isinstance(value, bool) or not isinstance(value, int | Decimal | str):
-        problems.append(Problem("job.kind", where, {"wanted": "a length"}))
-        return None
-    try:
-        size = _size(value, unit)
-    except CuttingError as error:
-        if isinstance(value, str) and choice.offered and not value[:1].isdigit():
-            problems.append(Problem("job.rule", where, {"word": value[:60], "offered": ", ".join(choice.offered)}))
-        else:
-            problems.extend(_placed(error, where))
-        return None
-    if not choice.least - 0.001 <= size <= choice.most + 0.001:
-        least, most = (Fixed(Fraction(end)) for end in (choice.least, choice.most))
-        code = "choice.small" if size < choice.least else "choice.large"
-        problems.append(Problem(code, where, {"shown": Fixed(size), "least": least, "most": most}))
-        return None
-    return Fixed(size)
-
-
-def _allowances(value: Any, choice: Choice, unit: Unit, where: str, problems: list[Problem]) -> Allowances:
-    if not isinstance(value, dict):
-        problems.append(Problem("job.kind", where, {"wanted": "a set of lengths, such as side and centre"}))
-        return Allowances()
-    given: dict[str, Fixed] = {}
-    for key, size in value.items():
-        if key not in choice.offered:
-            close = nearest(key, list(choice.offered))
-            hint = f"Did you mean '{close}'?" if close else f"Choose one of: {', '.join(choice.offered)}."
-            problems.append(Problem("job.unknown", f"{where}.{key}", {"key": key[:60], "hint": hint}))
-            continue
-        length = _choice_length(size, choice, unit, f"{where}.{key}", problems)
-        if length is not None:
-            given[key] = length
-    return Allowances(**given)
 
 
 def _cloth(job: JobIn, problems: list[Problem]) -> Cloth | None:
@@ -374,9 +242,9 @@ def _cloth(job: JobIn, problems: list[Problem]) -> Cloth | None:
         if value is None or (value == "" and key != "width"):
             return None
         try:
-            size = _size(value, unit)
+            size = exact_mm(value, unit)
         except CuttingError as error:
-            problems.extend(_placed(error, f"cloth.{key}"))
+            problems.extend(placed(error, f"cloth.{key}"))
             return None
         if not least <= size <= most:
             problems.append(Problem(code, f"cloth.{key}", {"shown": Fixed(size)}))
@@ -386,12 +254,12 @@ def _cloth(job: JobIn, problems: list[Problem]) -> Cloth | None:
     width = length("width", 500, 3300, "cloth.width")
     in_hand = length("length", 50, 200_000, "cloth.length")
     small = {key: length(key, 0, 1000, "cloth.length") for key in ("selvedge", "trim", "spare")}
-    _known(raw.fold, ("auto", *FOLDS), LATER_FOLDS, "cloth.fold", problems)
-    shrink = _percent(raw.shrink_percent, 20, "cloth.shrink_percent", problems)
-    stretch = _percent(raw.stretch_percent, 200, "cloth.stretch_percent", problems)
-    _known(raw.thickness, THICKNESSES, (), "cloth.thickness", problems)
+    known(raw.fold, ("auto", *FOLDS), LATER_FOLDS, "cloth.fold", problems)
+    shrink = percent(raw.shrink_percent, 20, "cloth.shrink_percent", problems)
+    stretch = percent(raw.stretch_percent, 200, "cloth.stretch_percent", problems)
+    known(raw.thickness, THICKNESSES, (), "cloth.thickness", problems)
     if raw.unit_of_sale and raw.unit_of_sale not in UNITS:
-        _known(raw.unit_of_sale, tuple(UNITS), (), "cloth.unit_of_sale", problems)
+        known(raw.unit_of_sale, tuple(UNITS), (), "cloth.unit_of_sale", problems)
     if raw.repeat not in (None, "", 0):
         problems.append(Problem("job.later", "cloth.repeat", {"word": "repeat", "offered": "leave it out"}))
     if len(problems) > before or width is None:
@@ -402,13 +270,3 @@ def _cloth(job: JobIn, problems: list[Problem]) -> Cloth | None:
         thickness=raw.thickness, pleated=raw.pleated, unit_of_sale=raw.unit_of_sale or "",
         **{key: value for key, value in small.items() if value is not None},
     )  # fmt: skip
-
-
-def _percent(value: int | Decimal | str | None, most: int, where: str, problems: list[Problem]) -> Fraction:
-    if value in (None, ""):
-        return Fraction(0)
-    text = str(value).strip().removesuffix("%").strip().replace(",", ".")
-    if not re.fullmatch(r"[0-9]{1,3}(\.[0-9]{1,4})?", text) or Fraction(text) > most:
-        problems.append(Problem("cloth.percent", where, {"most": most}))
-        return Fraction(0)
-    return Fraction(text)

@@ -1,17 +1,36 @@
 """The plan file, version 1: a plan with all its words, ready for JSON."""
 
-from typing import Any, Literal
-
-from pydantic import BaseModel, ConfigDict, Field
+from typing import Any
 
 from cutting.checks import Check
+from cutting.formats.plan_shape import (
+    XY,
+    CheckOut,
+    DartOut,
+    EdgeOut,
+    FindingOut,
+    LayOut,
+    LedgerOut,
+    MarkOut,
+    NotchOut,
+    NotionOut,
+    NumberOut,
+    PanelOut,
+    PieceOut,
+    PlacementOut,
+    PlanOut,
+    SectionOut,
+    SideOut,
+    WidthOut,
+    YardageOut,
+)
 from cutting.garments import Garment, Number
 from cutting.geometry import Cubic, Point
 from cutting.lay import Lays
 from cutting.ledger import Row
 from cutting.lengths import Length, Unit, show
 from cutting.pieces import Panel, Piece
-from cutting.plan import CORE, Mark, Plan, WidthRow
+from cutting.plan import Mark, Plan, WidthRow
 from cutting.words import (
     check_labels,
     check_say,
@@ -23,209 +42,6 @@ from cutting.words import (
     with_numbers,
     yardage_formula,
 )
-
-XY = tuple[float, float]
-
-
-class Wire(BaseModel):
-    """Words of Python, such as `with`, carry an underscore here and none on the wire."""
-
-    model_config = ConfigDict(populate_by_name=True, serialize_by_alias=True)
-
-
-class NumberOut(Wire):
-    net_mm: float
-    cut_mm: float
-    formula: str
-    cut_formula: str
-    with_: str = Field(alias="with")
-    shown: str
-    name: str = ""
-
-
-class EdgeOut(BaseModel):
-    name: str
-    length_mm: float
-    allowance_mm: float
-    sewn_to: str
-
-
-class DartOut(BaseModel):
-    near: XY
-    far: XY
-    tip: XY
-    intake_mm: float
-    length_mm: float
-
-
-class PanelOut(BaseModel):
-    garment: str
-    name: str
-    points: dict[str, XY]
-    net: list[XY]
-    cut: list[XY]
-    segments: list[dict[str, Any]]
-    edges: list[EdgeOut]
-    darts: list[DartOut]
-    lines: dict[str, list[XY]] = {}
-
-
-class NotchOut(BaseModel):
-    edge: str
-    code: str
-    net: XY
-    cut: XY
-
-
-class PieceOut(BaseModel):
-    id: str
-    garment: str
-    panel: str
-    count: int
-    pair: bool
-    on_fold: bool
-    layers: int
-    grain: tuple[XY, XY]
-    notches: list[NotchOut]
-    cut: list[XY]
-    net: list[XY]
-    interfacing: bool
-    lines: dict[str, list[XY]] = {}
-    sewn_to: str = ""
-
-
-class MarkOut(Wire):
-    n: int
-    garment: str
-    stage: str
-    panel: str
-    code: str
-    name: str
-    say: str
-    from_: str = Field(alias="from")
-    along: str
-    formula: str
-    with_: str = Field(alias="with")
-    shown: str
-    exact: bool
-    reads_mm: float
-    reason: str
-    local_mm: tuple[XY, XY]
-    cloth_mm: tuple[XY, XY] | None
-    placing: int | None
-    waits: str
-
-
-class LedgerOut(BaseModel):
-    garment: str
-    level: str
-    kind: Literal["driven", "resulting"]
-    body_mm: float | None
-    ease_mm: float
-    darts_mm: float
-    gathers_mm: float
-    seams_mm: float
-    cut_mm: float
-    sewn_mm: float
-    closes: bool
-
-
-class SideOut(BaseModel):
-    label: str
-    mm: float
-
-
-class CheckOut(BaseModel):
-    code: str
-    where: str
-    left: SideOut
-    right: SideOut
-    tolerance_mm: float
-    ok: bool
-    says: str
-
-
-class FindingOut(BaseModel):
-    code: str
-    weight: Literal["stop", "warn", "note"]
-    where: str
-    words: str
-    params: dict[str, Any]
-
-
-class PlacementOut(BaseModel):
-    piece: str
-    copies: int
-    layers: list[int]
-    section: int
-    x_mm: float
-    y_mm: float
-    turned: bool
-    mirrored: bool
-
-
-class SectionOut(BaseModel):
-    fold: str
-    depth_mm: float
-    from_mm: float
-    to_mm: float
-
-
-class LayOut(BaseModel):
-    sections: list[SectionOut]
-    placements: list[PlacementOut]
-    length_mm: float
-    bound_mm: float
-    habit_mm: float | None
-    one_pass_mm: float | None
-    open_mm: float | None
-
-
-class WidthOut(BaseModel):
-    width_mm: float
-    fold: str
-    length_mm: float | None
-    buy_mm: float | None
-
-
-class YardageOut(BaseModel):
-    length_mm: float
-    buy_mm: float
-    formula: str
-    utilisation: float
-    by_width: list[WidthOut]
-
-
-class NotionOut(BaseModel):
-    garment: str
-    name: str
-    count: int
-    length_mm: float | None
-    width_mm: float | None = None
-
-
-class PlanOut(BaseModel):
-    """The file `plavet-plan`, version 1."""
-
-    model_config = ConfigDict(json_schema_serialization_defaults_required=True)
-
-    format: Literal["plavet-plan"] = "plavet-plan"
-    version: Literal[1] = 1
-    core: str = CORE
-    unit: Unit
-    fold: str
-    numbers: dict[str, NumberOut]
-    panels: list[PanelOut]
-    pieces: list[PieceOut]
-    marks: list[MarkOut]
-    ledger: list[LedgerOut]
-    lay: LayOut | None
-    yardage: YardageOut | None
-    checks: list[CheckOut]
-    findings: list[FindingOut]
-    notions: list[NotionOut]
-    sewing: list[dict[str, Any]] = []
-
 
 SEWN_TO = {
     "front": {"side": "back.side", "inner_leg": "back.inner_leg", "crotch": "front.crotch"},

@@ -10,6 +10,7 @@ from math import atan2, cos, sin
 
 from cutting.drafting import Dart, Draft, Edge
 from cutting.errors import refuse
+from cutting.garments.strip_calls import below_the_strip, strip_steps
 from cutting.geometry import Line, Path, Point, Segment, distance, unit
 from cutting.lengths import Length, found, mm
 from cutting.methods import Ask
@@ -43,8 +44,10 @@ def cut_off(
     darts = [_reaching(dart, start, end, whole_darts) for dart in panel.darts]
     rests = [rest for dart in darts if (rest := _below(dart, start, end)) is not None]
     bends = sorted((p for rest in rests for p in (rest.near, rest.far)), key=lambda p: distance(start, p))
+    top = min(start.down, end.down)
     left = replace(
         panel,
+        lengths=panel.lengths | {"seam_down": found(top, "strip_takes")},
         edges={
             "waist": Edge("waist", Path(tuple(_lines([start, *bends, end]))), ask.allowances.waist),
             "crotch": replace(panel.edges["crotch"], path=lower),
@@ -54,7 +57,11 @@ def cut_off(
         darts=tuple(rests),
         notches=tuple(n for n in panel.notches if n.code != "dart"),
     )  # fmt: skip
-    return Cut(left, _strip(panel, name, (beside, upper), darts, ask, depth))
+    on_cloth = ask.marking == "on-cloth"
+    strip = _strip(panel, name, (beside, upper), darts, ask, depth)
+    return Cut(
+        replace(left, steps=below_the_strip(left, rests, on_cloth)), replace(strip, steps=strip_steps(strip, on_cloth))
+    )
 
 
 def _reaching(dart: Dart, start: Point, end: Point, whole: bool) -> Dart:
@@ -107,9 +114,6 @@ def _strip(panel: Panel, name: str, ends: tuple[Path, Path], darts: list[Dart], 
     low.append(side.start)
     given = ask.allowances
     d = Draft(name)
-    d.stage = name
-    trace = d.start("O", upper.start, "strip_top")
-    d.mark("B1", trace.to(end, "band_line"), "strip_centre", "centre_line")
     whole = panel.edges["waist"]
     d.edge("waist", _lines(top[::-1]), whole.allowance, whole.turned if len(top) == 2 else 0)
     d.edge("centre", list(upper.segments), given.centre)

@@ -13,7 +13,7 @@ from cutting.garments.numbers import Number, numbers_of
 from cutting.garments.part import Part
 from cutting.garments.pockets import Pockets, pockets
 from cutting.garments.waists import Notion, notions, waist_parts
-from cutting.geometry import Line, Point, beyond, is_simple
+from cutting.geometry import Point, beyond, is_simple
 from cutting.methods import METHODS, Ask
 from cutting.methods.sums import Sums
 from cutting.pieces import Panel, Piece, Tape, finish, read_tape
@@ -55,9 +55,9 @@ class Garment:
     def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:
         """The steps in the order of the table, each with its tape: between cut edges on cloth, net on paper."""
         on_cloth = self.ask.marking == "on-cloth"
-        steps = [step for name in self.legs for step in self.drafted[name].steps]
+        steps = [step for name in self.legs for step in self.panels[name].steps]
         legs = [
-            (step, read_tape(step, self.drafted) if on_cloth else Tape(step.start, step.end, step.length))
+            (step, read_tape(step, self.panels) if on_cloth else Tape(step.start, step.end, step.length))
             for step in steps
         ]
         return legs + [pair for part in self.parts for pair in part.tapes(on_fold)]
@@ -66,18 +66,24 @@ class Garment:
         """The part of that name, where the garment has it."""
         return next((part for part in self.parts if part.panel.name == name), None)
 
-    def anchor(self, panel: str) -> Point:
-        """Where the guide line and the top line of a panel meet on the cloth, in the draft frame."""
-        drawn = self.drafted["front" if panel == "back" else panel]  # the back is laid out from the front
+    def anchor(self, panel: str) -> tuple[str, Point]:
+        """Where the guide line and the top line of a panel meet on the cloth, in the draft frame, and what the latter
+        is called. The back is laid out from the front: on its top line, or where its own top was cut off on its hip
+        line.
+        """
+        traced = panel == "back" and self.ask.back_from == "front"
+        drawn = self.panels["front" if traced else panel]
         on_cloth = self.ask.marking == "on-cloth"
         side = drawn.edges["side"].allowance.mm if on_cloth and "side" in drawn.edges else 0.0
+        if traced and self.panels[panel].edges["waist"] != self.drafted[panel].edges["waist"]:
+            return "hip_place", Point(-side, drawn.points["H"].down)
         top = drawn.edges["waist"].allowance.mm if on_cloth else 0.0
-        return Point(-side, self.panels[panel].lengths["seam_down"].mm - top)
+        return "top_line", Point(-side, drawn.lengths["seam_down"].mm - top)
 
     @property
     def waist_sewn(self) -> float:
         """Round the waist, darts closed and gathers flat, measured on the net outlines of what is sewn there, in mm."""
-        return 2 * sum(_waist_closed(self.top(name)) for name in self.legs)
+        return 2 * sum(self.top(name).waist_closed for name in self.legs)
 
     def side(self, leg: str) -> float:
         """The whole side seam of front or back, with the strips that were cut off it, in mm."""
@@ -89,10 +95,6 @@ class Garment:
         """What the waist of a leg is sewn on: the shaped band or the yoke that was cut off it, else the leg itself."""
         names = [f"{leg}-band"] * (self.ask.waist_finish == "shaped-band") + ["yoke"] * (leg == "back")
         return next((self.panels[name] for name in names if name in self.panels), self.panels[leg])
-
-
-def _waist_closed(panel: Panel) -> float:
-    return panel.edges["waist"].path.length - sum(Line(d.near, d.far).length for d in panel.darts)
 
 
 def _leg(panel: Panel, on_fold: bool) -> Piece:

@@ -6,7 +6,7 @@ wide and 5 deep, a patch 5 by 5.
 
 from dataclasses import dataclass
 
-from cutting.drafting import Draft
+from cutting.drafting import Draft, Place
 from cutting.finding import Finding
 from cutting.garments.part import Part, Seams, strip
 from cutting.geometry import Cubic, Line, Path, Point, Segment, distance, offset_polyline, unit
@@ -90,15 +90,19 @@ def _hand_bag(garment: str, opening: Length, deep: Length, ask: Ask) -> Panel:
     """The shape of a hand: the opening straight along the seam, the bag hanging below and inwards."""
     d = Draft("pocket-bag")
     d.stage = "pocket-bag"
-    o, h, w, g = opening.mm, deep.mm, BAG_WIDE.mm, min(opening.mm + 38.1, deep.mm - 12.7)
+    h, w, g = deep.mm, BAG_WIDE.mm, max(opening.mm, min(opening.mm + 38.1, deep.mm - 12.7))
     start = d.start("O", Point(0, 0), "bag_corner")
     d.mark("B1", start.down(opening), "bag_opening", "grain")
-    d.mark("B2", start.down(deep), "bag_depth", "grain")
-    d.mark("B3", start.out(BAG_WIDE), "bag_width", "level")
-    upper = Cubic(Point(0, 0), Point(0.4 * w, 0), Point(w, 0.1 * h), Point(w, 0.55 * h))
-    lower = Cubic(Point(w, 0.55 * h), Point(w, h), Point(0.35 * w, h * 1.05), Point(0, max(g, o)))
-    d.edge("bag", [upper, lower], SEAM)
-    d.edge("opening", [Line(Point(0, max(g, o)), Point(0, 0))], ask.allowances.side)
+    level = d.mark("B2", start.down(found(0.55 * h, "of_the_bag")), "bag_level", "grain")
+    d.mark("B3", Place(level.point, "bag_level").out(BAG_WIDE), "bag_width", "level")
+    middle = d.mark("B4", start.out(found(0.45 * w, "of_the_bag")), "bag_middle", "level")
+    foot = d.mark("B5", Place(middle.point, "bag_middle").down(deep), "bag_depth", "grain").point
+    widest = Point(w, level.point.down)
+    upper = Cubic(start.point, Point(0.4 * w, 0), Point(w, 0.1 * h), widest)
+    round_ = Cubic(widest, Point(w, 0.8 * h), Point(0.75 * w, h), foot)
+    lower = Cubic(foot, Point(0.2 * w, h), Point(0, 0.5 * (g + h)), Point(0, g))
+    d.edge("bag", [upper, round_, lower], SEAM)
+    d.edge("opening", [Line(Point(0, g), Point(0, 0))], ask.allowances.side)
     d.lengths.update(cut_length=deep, cut_depth=BAG_WIDE, seam_down=mm(0))
     return finish(garment, d)
 

@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from math import hypot
 
 from shapely.geometry import LineString, Polygon
 
@@ -43,16 +44,21 @@ def offset_polyline(points: Sequence[Point], by: float) -> list[Point]:
     """An open polyline moved `by` mm to its left (outwards), its inner corners mitred."""
     if by == 0:
         return list(points)
-    sides = [unit(b.minus(a)).left for a, b in zip(points, points[1:], strict=False)]
-    moved = [points[0].plus(sides[0], by)]
+    steps = [(b[0] - a[0], b[1] - a[1]) for a, b in zip(points, points[1:], strict=False)]
+    sides: list[tuple[float, float]] = []
+    for x, y in steps:
+        size = hypot(x, y) or 1.0
+        sides.append((y / size, -x / size))
+    moved = [points[0].plus(Point(*sides[0]), by)]
     for k in range(1, len(points) - 1):
         before, after = sides[k - 1], sides[k]
-        middle = before.plus(after)
-        size = middle.dot(middle)
-        moved.append(points[k].plus(middle, 2 * by / size if size > 0.5 else by))
-    moved.append(points[-1].plus(sides[-1], by))
+        mx, my = before[0] + after[0], before[1] + after[1]
+        size = mx * mx + my * my
+        times = 2 * by / size if size > 0.5 else by
+        moved.append(Point(points[k][0] + times * mx, points[k][1] + times * my))
+    moved.append(points[-1].plus(Point(*sides[-1]), by))
     backwards = any(
-        b.minus(a).dot(d.minus(c)) < 0 for a, b, c, d in zip(moved, moved[1:], points, points[1:], strict=False)
+        (b[0] - a[0]) * x + (b[1] - a[1]) * y < 0 for a, b, (x, y) in zip(moved, moved[1:], steps, strict=False)
     )
     if not backwards:
         return moved

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
+from functools import cached_property
 from math import ceil, hypot, sqrt
 
 from cutting.geometry.point import Point, distance, unit
@@ -11,6 +12,13 @@ from cutting.geometry.point import Point, distance, unit
 # Gauss-Legendre, 8 points on -1..1 (Abramowitz and Stegun, table 25.4).
 _NODES = (0.1834346424956498, 0.5255324099163290, 0.7966664774136267, 0.9602898564975363)
 _WEIGHTS = (0.3626837833783620, 0.3137066458778873, 0.2223810344533745, 0.1012285362903763)
+_ON_CURVE = tuple(
+    (middle + sign * node / 4, weight / 4)
+    for middle in (0.25, 0.75)
+    for node, weight in zip(_NODES, _WEIGHTS, strict=True)
+    for sign in (-1, 1)
+)
+"""Where on a curve the speed is read, on both of its halves, and with what weight."""
 
 
 @dataclass(frozen=True)
@@ -80,27 +88,28 @@ class Cubic:
     @property
     def length(self) -> float:
         """Millimetres along the curve, by quadrature on two halves."""
+        (ax, ay), (bx, by), (cx, cy), (dx, dy) = self.start, self.one, self.two, self.end
+        ux, uy, vx, vy, wx, wy = bx - ax, by - ay, cx - bx, cy - by, dx - cx, dy - cy
         whole = 0.0
-        for middle in (0.25, 0.75):
-            for node, weight in zip(_NODES, _WEIGHTS, strict=True):
-                for sign in (-1, 1):
-                    whole += weight * hypot(*self._speed(middle + sign * node / 4)) / 4
+        for t, weight in _ON_CURVE:
+            s = 1 - t
+            a, b, c = 3 * s * s, 6 * s * t, 3 * t * t
+            whole += weight * hypot(a * ux + b * vx + c * wx, a * uy + b * vy + c * wy)
         return whole
 
     def flat(self, tolerance: float) -> list[Point]:
         """The points of a polyline within `tolerance` mm, without the start."""
-        bend = max(
-            hypot(
-                self.start.across - 2 * self.one.across + self.two.across,
-                self.start.down - 2 * self.one.down + self.two.down,
-            ),
-            hypot(
-                self.one.across - 2 * self.two.across + self.end.across,
-                self.one.down - 2 * self.two.down + self.end.down,
-            ),
-        )
+        (ax, ay), (bx, by), (cx, cy), (dx, dy) = self.start, self.one, self.two, self.end
+        bend = max(hypot(ax - 2 * bx + cx, ay - 2 * by + cy), hypot(bx - 2 * cx + dx, by - 2 * cy + dy))
         pieces = max(1, ceil(sqrt(0.75 * bend / tolerance)))
-        return [self.at(k / pieces) for k in range(1, pieces)] + [self.end]
+        points = []
+        for k in range(1, pieces):
+            t = k / pieces
+            s = 1 - t
+            a, b, c, d = s * s * s, 3 * s * s * t, 3 * s * t * t, t * t * t
+            points.append(Point(a * ax + b * bx + c * cx + d * dx, a * ay + b * by + c * cy + d * dy))
+        points.append(self.end)
+        return points
 
     @property
     def back(self) -> Cubic:
@@ -127,7 +136,7 @@ class Path:
     def end(self) -> Point:
         return self.segments[-1].end
 
-    @property
+    @cached_property
     def length(self) -> float:
         return sum(segment.length for segment in self.segments)
 
@@ -137,6 +146,13 @@ class Path:
 
     def flat(self, tolerance: float = FLAT) -> list[Point]:
         """The path as a polyline, both ends included."""
+        return self._finely if tolerance == FLAT else self._flat(tolerance)
+
+    @cached_property
+    def _finely(self) -> list[Point]:
+        return self._flat(FLAT)
+
+    def _flat(self, tolerance: float) -> list[Point]:
         points = [self.start]
         for segment in self.segments:
             points.extend(segment.flat(tolerance))

@@ -35,5 +35,5 @@ def usual_of_cloth(cloth: Cloth, known: Mapping[str, Any]) -> dict[str, Any]:
 def said_of_cloth(cloth: Cloth) -> list[str]:
     """The codes of what is said about it in the plan."""
     codes = ["cloth.stretch"] if cloth.stretch_percent >= STRETCHES else []
-    codes += ["cloth.thick"] if cloth.thickness == "thick" else []
+    codes += [f"cloth.{cloth.thickness}"] if cloth.thickness != "usual" else []
     return codes + (["cloth.pleated"] if cloth.pleated else [])

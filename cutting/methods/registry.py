@@ -31,7 +31,6 @@ METHODS: dict[str, Method] = {
 LATER = ("quarter-bust",)
 """Methods the file format knows and that are not drafted yet."""
 STYLES_LATER = ("bodice", "straight-top", "loose-top", "cropped-top", "jumpsuit")
-OPENINGS = ("fly", "side-zip", "back-zip")
 
 
 def usual(method: str, style: str) -> dict[str, Any]:
@@ -50,6 +49,12 @@ def usual(method: str, style: str) -> dict[str, Any]:
 def methods_for(style: str) -> list[str]:
     """The methods that can make a style."""
     return [name for name, method in METHODS.items() if style in method.styles]
+
+
+def usual_method(style: str) -> str:
+    """The method a style is drafted by where none is chosen; the commonest for a style there is not."""
+    own = {"wide-gathered": "multiplied-quarter", "paper-bag": "sixteenth-eighth", "close-trousers": "centre-crease"}
+    return own.get(style) or next(iter(methods_for(style)), "quarter-hip")
 
 
 def resolve(method: str, style: str, chosen: dict[str, Any], cloth: Cloth | None = None) -> Ask:

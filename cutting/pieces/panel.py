@@ -55,6 +55,12 @@ class Panel:
         """The cut line as a closed polyline: edges offset, corners mitred, hems mirrored at the turn."""
         return _cut_line(self)
 
+    @property
+    def waist_closed(self) -> float:
+        """The waist seam with its darts closed, in mm."""
+        darts = sum(distance(dart.near, dart.far) for dart in self.darts)
+        return self.edges["waist"].path.length - darts
+
     def corner(self, one: str, other: str) -> Point:
         """Where the cut lines of two neighbouring edges meet."""
         return _join(self.offsets[one], self.offsets[other]).corner[0]

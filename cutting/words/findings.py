@@ -18,6 +18,7 @@ FINDINGS: dict[str, str] = {
     "waist.redraw-centre": "The centre back is cut with 1 in: redraw it on the half-sewn garment, then trim.",
     "waist.re-mark-side": "Join the centres first, measure the waist again, and mark the side seams anew before they are trimmed.",
     "cloth.stretch": "The cloth stretches {percent}: it needs no hip ease, a shorter elastic, and a smaller pocket opening.",
+    "cloth.thin": "The cloth is thin and slips while it is cut: buy about 5 in more (Spare), and clip or pin the layers together before you chalk.",
     "cloth.thick": "The cloth is thick: 1/2 in more ease at hip and waist, and seams of 5/8 in; slash the darts open and press them.",
     "cloth.pleated": "The cloth is pleated: no darts are sewn, and the band is cut along the pleats.",
     "slant.reduced": "The centre back leans in by {used}, not {wanted}: the side would lie outside the hip otherwise.",

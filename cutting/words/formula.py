@@ -30,7 +30,7 @@ FOUND = {
     "back_ease": "the back's ease", "widest_front": "widest line of the front, cut", "lay_place": "its place in the lay",
     "to_the_yoke": "down to the yoke", "dart_to_the_edge": "prolonged to the strip's edge", "dart_left": "what the strip leaves of it",
     "room_for_it": "as large as there is room for", "facing_wide": "width of the facing", "beyond_opening": "1 in beyond the opening",
-    "band_line": "down to the strip's lower edge", "inner_leg_equal": "where the inner legs come out equal", "to_the_bottom": "to the front's bottom", "widest_leg": "widest line of the leg, cut", "widest_part": "widest line of the small parts, cut",
+    "of_the_bag": "of the bag's own shape", "strip_takes": "what the strip takes", "inner_leg_equal": "where the inner legs come out equal", "to_the_bottom": "to the front's bottom", "widest_leg": "widest line of the leg, cut", "widest_part": "widest line of the small parts, cut",
     "to_the_crease": "as far as the crease", "widest_back": "widest line of the back, cut",
 }  # fmt: skip
 UNSEEN_MM = 0.4

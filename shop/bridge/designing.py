@@ -5,13 +5,14 @@ from typing import Any, TypeAlias
 
 from pydantic import BaseModel
 
+from cutting.body import with_sample
 from cutting.effects import effects
 from cutting.errors import CuttingError
 from cutting.formats import plan_to_wire, read_job
-from cutting.formats.job_v1 import read_choices
+from cutting.formats.choices_v1 import read_choices
 from cutting.geometry import beyond
 from cutting.lengths import Fixed, Unit, show
-from cutting.methods import METHODS, STYLES, Ask, methods_for, resolve
+from cutting.methods import METHODS, STYLES, Ask, methods_for, resolve, usual_method
 from cutting.plan import draft, plan
 from cutting.words import say_effect, say_problem
 from shop.bridge.measuring import as_unit
@@ -77,10 +78,9 @@ def design(job: dict[str, Any]) -> DesignOut:
     )  # fmt: skip
 
 
-def usual_method(style: str) -> str:
-    """The method a style is drafted by where none is chosen; the commonest for a style there is not."""
-    own = {"wide-gathered": "multiplied-quarter", "paper-bag": "sixteenth-eighth", "close-trousers": "centre-crease"}
-    return own.get(style) or next(iter(methods_for(style)), "quarter-hip")
+def first_method(style: str) -> str:
+    """The method a garment of a style is drafted by where none is chosen."""
+    return usual_method(style)
 
 
 def styles_of(method: str) -> list[str]:
@@ -89,7 +89,11 @@ def styles_of(method: str) -> list[str]:
 
 
 def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
-    """Half of each style as it hangs, from its centre line, in mm; without those that cannot be drawn."""
+    """Half of each style as it hangs, from its centre line, in mm; without those that cannot be drawn.
+
+    Where a point that drafting needs is missing, an invented body's is taken.
+    """
+    measurements = with_sample(measurements)
     drawn: dict[str, Outline] = {}
     for style in STYLES:
         job = _one(unit, measurements, style, usual_method(style), {})
@@ -108,7 +112,11 @@ def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
 def draft_alone(
     unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any]
 ) -> dict[str, Any]:
-    """The plan of one garment by one method, on cloth wide enough for anything. Raises CoreRefusal."""
+    """The plan of one garment by one method, on cloth wide enough for anything. Raises CoreRefusal.
+
+    Where a point that drafting needs is missing, an invented body's is taken.
+    """
+    measurements = with_sample(measurements)
     try:
         return plan_to_wire(plan(read_job(_one(unit, measurements, style, method, choices)), by_width=False))
     except CuttingError as error:
@@ -121,15 +129,3 @@ def _one(unit: str, measurements: dict[str, str], style: str, method: str, choic
         "format": "plavet-job", "version": 1, "unit": unit, "measurements": measurements, "garments": [garment],
         "cloth": {"width": "3290 mm", "fold": "open"},
     }  # fmt: skip
-
-
-SAMPLE = {
-    "waist": "80 cm", "hip": "104 cm", "thigh": "62 cm", "knee": "40 cm", "outseam": "104 cm", "inseam": "77 cm",
-    "ankle": "24 cm", "body_rise": "27 cm", "waist_to_knee": "60 cm", "waist_to_hip": "20 cm", "bust_span": "19 cm",
-}  # fmt: skip
-"""An invented body in the middle of the table, for a style or a method nobody was measured for."""
-
-
-def with_sample(measurements: dict[str, str]) -> dict[str, str]:
-    """The measurements, and the sample's where a point that drafting needs is missing."""
-    return SAMPLE | measurements

@@ -4,7 +4,8 @@ from typing import Any, TypeAlias
 
 from cutting.errors import CuttingError
 from cutting.formats import plan_to_wire, read_job
-from cutting.formats.plan_v1 import LayOut, PlanOut, WidthOut, widths_to_wire
+from cutting.formats.plan_shape import LayOut, PlanOut, WidthOut
+from cutting.formats.plan_v1 import widths_to_wire
 from cutting.lay import Lay, Placement
 from cutting.plan import CORE, plan, widths, with_lay
 from shop.bridge.problems import CoreRefusal

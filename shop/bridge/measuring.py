@@ -20,7 +20,7 @@ from cutting.body import (
     ways_to,
 )
 from cutting.errors import CuttingError, refuse
-from cutting.formats.job_v1 import read_measure
+from cutting.formats.values_v1 import read_measure
 from cutting.lengths import Unit as CoreUnit
 from cutting.lengths import read, show
 from cutting.words import MEASURES, formula, say_finding, with_numbers

@@ -5,11 +5,12 @@ from typing import Any
 from uuid import UUID
 
 from django.db import transaction
+from django.db.models import F
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import own, put_row
-from shop.bridge.designing import styles_of, usual_method
+from shop.bridge.designing import first_method, styles_of
 from shop.bridge.drafting import check_part
 from shop.bridge.problems import CoreRefusal
 from shop.clients.models import Client, Sheet
@@ -46,7 +47,9 @@ def put_house_rule(
             usual=usual and not removed, removed=removed,
         )  # fmt: skip
         if row.usual:
-            HouseRule.of(actor.workshop).filter(method=method).exclude(pk=row.id).update(usual=False)
+            HouseRule.of(actor.workshop).filter(method=method, usual=True).exclude(pk=row.id).update(
+                usual=False, version=F("version") + 1, changed_by=actor
+            )
     return row
 
 
@@ -57,7 +60,7 @@ def put_garment(
     cannot be.
     """
     allow(actor, "orders")
-    method = method or usual_method(style)
+    method = method or first_method(style)
     if version == 0 and not choices:
         choices = _usual_choices(actor, style, method)
     check_part(actor.workshop.unit, garment={"id": name, "style": style, "method": method, "choices": choices})

@@ -4,6 +4,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 from shapely.geometry import LineString, Polygon
+from shapely.geometry import Point as ShapelyPoint
 from shapely.ops import unary_union
 
 from cutting.checks import check_garment
@@ -219,3 +220,40 @@ def test_a_turn_up_lies_flat_on_its_leg_whichever_way_the_leg_runs(body):
 
         assert width(hem + 37) == pytest.approx(width(hem - 37), abs=2)
         assert width(hem + 75) == pytest.approx(width(hem), abs=2)
+
+
+def calls_on_cloth(made):
+    """Every call with the outline of the piece it is chalked on, where that lies on the cloth."""
+    pieces = {piece.id: piece for piece in made.pieces}
+    for mark in made.marks:
+        placed = made.lays.lay.placements[mark.placing]
+        yield mark, Polygon([placed.point(point) for point in pieces[placed.piece].cut])
+
+
+ENDS = ("strip_centre", "strip_side", "centre_top", "side_top", "side_foot", "bend_top", "bend_foot", "bag_depth")
+
+
+@pytest.mark.parametrize("back_from", ["front", "itself"])
+@pytest.mark.parametrize("style", ["straight-trousers", "palazzo", "shorts"])
+@pytest.mark.parametrize(
+    "top", [{"waist_finish": "shaped-band"}, {"yoke": 3}, {"waist_finish": "shaped-band", "yoke": 2}]
+)
+def test_nothing_is_called_off_the_piece_it_is_chalked_on(top, style, back_from):
+    """What was cut off a leg is called on its own piece; on the leg, only what is left of it."""
+    choices = top | {"back_from": back_from, "pockets": ["in-seam"], "closure": "back-zip"}
+    made = planned(style=style, cloth={"width": 60}, **choices)
+    corners = set()
+    for mark, outline in calls_on_cloth(made):
+        end = ShapelyPoint(mark.on_cloth[1])
+        assert outline.distance(end) < 45, f"{mark.step.panel} {mark.step.code}"
+        assert min(x for x, _ in mark.on_cloth) > -0.5, f"{mark.step.code} is beyond the cut end"
+        if mark.step.code in ENDS:
+            reach = 13.0 if mark.step.code == "bag_depth" else 0.3  # the bag is drawn net, its seam is outside
+            assert outline.exterior.distance(end) < reach, f"{mark.step.panel} {mark.step.code}"
+            corners.add((mark.step.panel, mark.step.code))
+    strips = {"front-band", "back-band"} if "waist_finish" in top else set()
+    strips |= {"yoke"} if "yoke" in top else set()
+    for strip in strips:
+        assert {code for panel, code in corners if panel == strip} >= {"centre_top", "side_top"}
+    for leg in ("front", "back") if "waist_finish" in top else ("back",):
+        assert (leg, "strip_centre") in corners

@@ -16,11 +16,12 @@ from cutting.lengths import found, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.method import Method
 from cutting.methods.one_leg import UNUSED, Widths, close_leg, leg_sums
-from cutting.methods.one_leg.outline import flipped, half_curve, mark_curve, mirrored
+from cutting.methods.one_leg.outline import flipped, half_curve, mirrored
 from cutting.methods.one_leg.sums import depth_and_length, needed
 from cutting.methods.share import most
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel import Seats
+from cutting.methods.two_panel.front import mark_diagonal
 
 HIGHER, OUT, STARTS = inch(2.5), inch(2), inch(5)
 
@@ -57,7 +58,7 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     d.put("C", Point(0, tip.point.down))
     hem_end = tip.point.plus(down, (length - depth).mm)
     curve = half_curve(centre.point, starts.point, tip.point, corner.point, hem_end, ask.front_diagonal.mm)
-    mark_curve(d, Place(corner.point, "corner"), curve, ask.front_diagonal, "crotch", 1)
+    mark_diagonal(d, Place(corner.point, "corner"), curve, ask.front_diagonal, "crotch", 1)
 
     d.stage = "leg"
     d.mark("L1", Place(tip.point, "crotch_point").along(down, length - depth), "inner_length", "square_to_slant")

@@ -11,10 +11,11 @@ from cutting.lengths import cm, found, inch, mm
 from cutting.methods.ask import Ask
 from cutting.methods.method import Method
 from cutting.methods.one_leg import UNUSED, Widths, close_leg, leg_sums
-from cutting.methods.one_leg.outline import half_curve, mark_curve, mirrored
+from cutting.methods.one_leg.outline import half_curve, mirrored
 from cutting.methods.one_leg.sums import depth_and_length, needed
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel import Seats
+from cutting.methods.two_panel.front import mark_diagonal
 
 HALF_DROP, BELOW, IN = cm(7.5), cm(3), cm(1)
 
@@ -67,8 +68,8 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     hind_tip, hind_hem = mirrored(tip_back.point), mirrored(hem_back)
     hind_corner = Point(half.mm, hind_tip.down)
     hind = half_curve(hind_top, mirrored(back.point), hind_tip, hind_corner, hind_hem, ask.back_diagonal.mm)
-    mark_curve(d, Place(corner, "corner"), curve, ask.front_diagonal, "crotch", 1)
-    mark_curve(d, Place(mirrored(hind_corner), "corner"), hind, ask.back_diagonal, "back_crotch", -1)
+    mark_diagonal(d, Place(corner, "corner"), curve, ask.front_diagonal, "crotch", 1)
+    mark_diagonal(d, Place(mirrored(hind_corner), "corner"), hind, ask.back_diagonal, "back_crotch", -1)
     d.put("CF", fore_top)
     d.put("CB", mirrored(hind_top))
 

@@ -1,8 +1,7 @@
 """The outline of a leg in one piece: waist, front crotch and inner leg, hem, the back's inner leg and crotch."""
 
-from cutting.drafting import Draft, Place
-from cutting.geometry import Cubic, Line, Point, Segment
-from cutting.lengths import Length, found
+from cutting.drafting import Draft
+from cutting.geometry import Line, Path, Point, Segment
 from cutting.methods.ask import Ask
 from cutting.methods.two_panel.curves import Crotch, crotch
 
@@ -14,13 +13,7 @@ def mirrored(point: Point) -> Point:
 
 def flipped(segments: list[Segment]) -> list[Segment]:
     """Segments of the front's half, drawn on the back's and run the other way round."""
-    turned: list[Segment] = []
-    for part in reversed(segments):
-        if isinstance(part, Cubic):
-            turned.append(Cubic(*(mirrored(p) for p in (part.end, part.two, part.one, part.start))))
-        else:
-            turned.append(Line(mirrored(part.end), mirrored(part.start)))
-    return turned
+    return list(Path(tuple(segments)).mapped(mirrored).back.segments)
 
 
 def half_curve(top: Point, starts: Point, tip: Point, corner: Point, hem: Point, wanted: float) -> Crotch:
@@ -29,13 +22,6 @@ def half_curve(top: Point, starts: Point, tip: Point, corner: Point, hem: Point,
     size = (leg.across**2 + leg.down**2) ** 0.5
     arriving = Point(leg.down / size, -leg.across / size)
     return crotch(top, starts, corner, corner.down - starts.down, tip, arriving, wanted)
-
-
-def mark_curve(d: Draft, corner: Place, curve: Crotch, wanted: Length, edge: str, sign: int) -> None:
-    """How far the curve stays from the corner, on the front's half (1) or the back's (-1)."""
-    d.stage = "crotch"
-    size = found(curve.diagonal, "diagonal_moved") if curve.wanted_was_moved else wanted
-    d.mark(f"D{edge}", corner.along(Point(sign, -1), size), "curve_diagonal", "diagonal", closes=edge)
 
 
 def close_leg(

@@ -98,9 +98,12 @@ def passing(curve_from: Callable[[float], Crotch], base: Point, by: float, low: 
 def diagonal(curve: Cubic, corner: Point) -> float:
     """From the corner to the curve, along the line at 45 degrees up and out."""
 
+    ends = (curve.start, curve.one, curve.two, curve.end)
+    a, b, c, e = (point.across - corner.across + point.down - corner.down for point in ends)
+
     def beside(t: float) -> float:
-        point = curve.at(t)
-        return (point.across - corner.across) + (point.down - corner.down)
+        s = 1 - t
+        return s * s * s * a + 3 * s * s * t * b + 3 * s * t * t * c + t * t * t * e
 
     t = bisect(beside, 0.0, 1.0)
     if t is None:

@@ -170,8 +170,14 @@ def mark_curve(d: Draft, corner: Place, curve: Crotch, wanted: Length) -> None:
     height = corner.point.down - curve.leaves.down
     at = Place(Point(curve.leaves.across, corner.point.down), corner.code)
     d.mark("G", at.up(found(height, "curve_start")), "curve_start", "centre_line")
+    mark_diagonal(d, corner, curve, wanted, "crotch", 1)
+
+
+def mark_diagonal(d: Draft, corner: Place, curve: Crotch, wanted: Length, edge: str, sign: int) -> None:
+    """How far the curve stays from the corner; `sign` is -1 where it lies on the other side of the guide line."""
+    d.stage = "crotch"
     size = found(curve.diagonal, "diagonal_moved") if curve.wanted_was_moved else wanted
-    d.mark("D", corner.along(Point(1, -1), size), "curve_diagonal", "diagonal", closes="crotch")
+    d.mark("D" if sign > 0 else "DB", corner.along(Point(sign, -1), size), "curve_diagonal", "diagonal", closes=edge)
     d.when("diagonal.moved", abs(size.mm - wanted.mm) > SEEN, wanted=wanted, used=size)
 
 

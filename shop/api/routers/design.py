@@ -7,7 +7,7 @@ from django.http import HttpRequest
 from ninja import Field, Router, Schema
 
 from shop.api.auth import person
-from shop.bridge.designing import DesignOut, Outline, design, draft_alone, silhouettes, with_sample
+from shop.bridge.designing import DesignOut, Outline, design, draft_alone, silhouettes
 from shop.bridge.drafting import PlanShape
 from shop.clients.queries import measures_of
 from shop.orders import actions, queries
@@ -53,7 +53,7 @@ def order_design(request: HttpRequest, id: UUID) -> DesignOut:
 def sheet_silhouettes(request: HttpRequest, id: UUID) -> dict[str, Outline]:
     """Half of every style's front as it is drafted for a sheet, an invented body standing in for what is missing."""
     unit, measures = measures_of(person(request), id)
-    return silhouettes(unit, with_sample(measures))
+    return silhouettes(unit, measures)
 
 
 @router.get("/bodies", response=list[BodyOut])
@@ -72,7 +72,7 @@ def draft_by(
     """One style by one method, with its usual choices and net, on a sheet's measures or on an invented body."""
     actor = person(request)
     unit, measures = measures_of(actor, sheet) if sheet else (actor.workshop.unit, {})
-    return PlanShape.model_validate(draft_alone(unit, with_sample(measures), style, method, {"marking": "on-paper"}))
+    return PlanShape.model_validate(draft_alone(unit, measures, style, method, {"marking": "on-paper"}))
 
 
 @router.get("/house-rules", response=list[HouseRuleOut])

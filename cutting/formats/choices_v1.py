@@ -1,0 +1,105 @@
+"""The choices of a job file, each read as its kind says."""
+
+import re
+from dataclasses import fields
+from decimal import Decimal
+from fractions import Fraction
+from typing import Any
+
+from cutting.body import nearest
+from cutting.errors import CuttingError, Problem
+from cutting.formats.values_v1 import exact_mm, known, placed
+from cutting.lengths import Fixed, Unit
+from cutting.methods import Allowances, Ask
+from cutting.methods.choices import LATER as LATER_CHOICES
+from cutting.methods.choices import LOWER, Choice
+
+
+def read_choices(raw: dict[str, Any], unit: Unit, where: str, problems: list[Problem]) -> dict[str, Any]:
+    """The choices that were made for one lower garment, read; what is wrong is added to `problems`."""
+    read_: dict[str, Any] = {}
+    for key, value in raw.items():
+        at = f"{where}.{key}"
+        choice = LOWER.get(key)
+        if choice is None:
+            if key in LATER_CHOICES:
+                problems.append(Problem("job.later", at, {"word": key, "offered": ", ".join(LOWER)}))
+                continue
+            close = nearest(key, list(LOWER))
+            hint = f"Did you mean '{close}'?" if close else "Leave it out."
+            problems.append(Problem("job.unknown", at, {"key": key[:60], "hint": hint}))
+        elif value is None:
+            continue
+        elif choice.kind == "allowances":
+            read_[key] = _allowances(value, choice, unit, at, problems)
+        elif choice.kind == "list":
+            words = value if isinstance(value, list) else [value]
+            for word in words:
+                known(str(word), choice.offered, choice.known, at, problems)
+            read_[key] = tuple(word for word in words if word != "none")
+        elif isinstance(value, str) and (choice.kind == "rule" or value in choice.offered):
+            if known(value, choice.offered, choice.known, at, problems):
+                read_[key] = value
+        elif choice.kind == "number":
+            number = _number(value, choice, at, problems)
+            if number is not None:
+                read_[key] = number
+        elif choice.kind == "rule":
+            problems.append(Problem("job.rule", at, {"word": str(value)[:60], "offered": ", ".join(choice.offered)}))
+        else:
+            size = _choice_length(value, choice, unit, at, problems)
+            if size is not None:
+                read_[key] = size
+    read_by = {one.name for one in fields(Ask)}
+    return {key: value for key, value in read_.items() if key in read_by}
+
+
+def _number(value: Any, choice: Choice, where: str, problems: list[Problem]) -> Fraction | None:
+    """A pure number, such as how many times a panel is multiplied."""
+    text = str(value).strip().replace(",", ".")
+    if isinstance(value, bool) or not re.fullmatch(r"[0-9]{1,3}(\.[0-9]{1,4})?", text):
+        problems.append(Problem("job.kind", where, {"wanted": "a number, such as 2.5"}))
+        return None
+    number = Fraction(text)
+    if not choice.least <= number <= choice.most:
+        params = {"shown": text, "least": f"{choice.least:g}", "most": f"{choice.most:g}"}
+        problems.append(Problem("choice.small" if number < choice.least else "choice.large", where, params))
+        return None
+    return number
+
+
+def _choice_length(value: Any, choice: Choice, unit: Unit, where: str, problems: list[Problem]) -> Fixed | None:
+    if isinstance(value, bool) or not isinstance(value, int | Decimal | str):
+        problems.append(Problem("job.kind", where, {"wanted": "a length"}))
+        return None
+    try:
+        size = exact_mm(value, unit)
+    except CuttingError as error:
+        if isinstance(value, str) and choice.offered and not value[:1].isdigit():
+            problems.append(Problem("job.rule", where, {"word": value[:60], "offered": ", ".join(choice.offered)}))
+        else:
+            problems.extend(placed(error, where))
+        return None
+    if not choice.least - 0.001 <= size <= choice.most + 0.001:
+        least, most = (Fixed(Fraction(end)) for end in (choice.least, choice.most))
+        code = "choice.small" if size < choice.least else "choice.large"
+        problems.append(Problem(code, where, {"shown": Fixed(size), "least": least, "most": most}))
+        return None
+    return Fixed(size)
+
+
+def _allowances(value: Any, choice: Choice, unit: Unit, where: str, problems: list[Problem]) -> Allowances:
+    if not isinstance(value, dict):
+        problems.append(Problem("job.kind", where, {"wanted": "a set of lengths, such as side and centre"}))
+        return Allowances()
+    given: dict[str, Fixed] = {}
+    for key, size in value.items():
+        if key not in choice.offered:
+            close = nearest(key, list(choice.offered))
+            hint = f"Did you mean '{close}'?" if close else f"Choose one of: {', '.join(choice.offered)}."
+            problems.append(Problem("job.unknown", f"{where}.{key}", {"key": key[:60], "hint": hint}))
+            continue
+        length = _choice_length(size, choice, unit, f"{where}.{key}", problems)
+        if length is not None:
+            given[key] = length
+    return Allowances(**given)

@@ -1,0 +1,66 @@
+"""Single values of a job file: a length, a measurement, a percentage, a word out of a list."""
+
+import re
+from dataclasses import replace
+from decimal import Decimal
+from fractions import Fraction
+
+from cutting.body import CATALOGUE, nearest
+from cutting.errors import CuttingError, Problem, refuse
+from cutting.lengths import Fixed, Unit, read
+
+Size = int | Decimal | str
+
+
+def exact_mm(value: Size, unit: Unit) -> Fraction:
+    """Exact mm of a bare number in `unit`, or of a text with its own."""
+    return read(value if isinstance(value, str) else f"{value:f}" if isinstance(value, Decimal) else str(value), unit)
+
+
+def placed(error: CuttingError, where: str) -> list[Problem]:
+    """A refusal's problems, said of the place in the file."""
+    return [replace(problem, where=where) for problem in error.problems]
+
+
+def read_measure(key: str, value: Size, unit: Unit, where: str) -> Fraction:
+    """One measurement in mm. Raises CuttingError where it is unknown, unreadable or no living person's."""
+    point = CATALOGUE.get(key)
+    if point is None:
+        close = nearest(key, list(CATALOGUE))
+        hint = f"Did you mean '{close}'?" if close else "Leave it out."
+        raise refuse("job.unknown", where, key=key, hint=hint)
+    try:
+        size = exact_mm(value, unit)
+    except CuttingError as error:
+        raise CuttingError(*placed(error, where)) from None
+    if not point.least <= size <= point.most:
+        swapped = "cm" if unit == "in" else "in"
+        other = size / Fraction(254, 100) if unit == "in" else size * Fraction(254, 100)
+        hint = (
+            f"did you mean {swapped}?"
+            if point.least <= other <= point.most
+            else f"bare numbers here are {'inches' if unit == 'in' else 'centimetres'}."
+        )
+        code = "measure.small" if size < point.least else "measure.large"
+        raise refuse(code, where, shown=Fixed(size), unit_hint=hint)
+    return size
+
+
+def known(word: str, offered: tuple[str, ...], later: tuple[str, ...], where: str, problems: list[Problem]) -> bool:
+    """Whether a word is offered; where not, that is added to `problems`."""
+    if word in offered:
+        return True
+    code = "job.later" if word in later else "job.rule"
+    problems.append(Problem(code, where, {"word": str(word)[:60], "offered": ", ".join(offered)}))
+    return False
+
+
+def percent(value: int | Decimal | str | None, most: int, where: str, problems: list[Problem]) -> Fraction:
+    """A share of a hundred, with or without its sign; 0 where it is left out or wrong."""
+    if value in (None, ""):
+        return Fraction(0)
+    text = str(value).strip().removesuffix("%").strip().replace(",", ".")
+    if not re.fullmatch(r"[0-9]{1,3}(\.[0-9]{1,4})?", text) or Fraction(text) > most:
+        problems.append(Problem("cloth.percent", where, {"most": most}))
+        return Fraction(0)
+    return Fraction(text)

@@ -1,0 +1,96 @@
+"""The calls of a leg whose top was cut off, and those of the shaped strip: every one ends on its own piece.
+
+Cloth holds the two apart, so nothing of the strip is called on the leg. All these lengths are found on the draft:
+between cut edges on the cloth, between net lines on paper.
+"""
+
+from collections.abc import Sequence
+
+from cutting.drafting import Dart, Draft, Place, Step
+from cutting.geometry import Point, distance
+from cutting.pieces import Panel
+
+ABOVE = ("centre", "waist", "darts")
+"""Stages whose marks lie above the strip's lower edge."""
+SEEN = 0.2
+"""A tape shorter than this is not called."""
+
+
+def below_the_strip(panel: Panel, darts: Sequence[Dart], on_cloth: bool) -> tuple[Step, ...]:
+    """The leg's calls without those above the strip, and the strip's line by its two ends and what is left of darts."""
+    waist = panel.edges["waist"].path
+    out = waist.end.minus(waist.start).left
+    kept = [
+        step for step in panel.steps
+        if step.stage not in ABOVE and not (step.stage == "side" and step.end.minus(waist.start).dot(out) > 0)
+    ]  # fmt: skip
+    first = next((k for k, step in enumerate(panel.steps) if step.stage in ABOVE), len(panel.steps))
+    before = [step for step in panel.steps[:first] if step in kept]
+    return (*before, *_line(panel, darts, on_cloth), *kept[len(before) :])
+
+
+def _line(panel: Panel, darts: Sequence[Dart], on_cloth: bool) -> list[Step]:
+    d = Draft(panel.name)
+    d.stage = "waist"
+    waist = panel.edges["waist"].path
+    ends = {"centre": waist.end, "side": waist.start}
+    guide = 0.0
+    if on_cloth:
+        ends = {"centre": panel.corner("waist", "crotch"), "side": panel.corner("side", "waist")}
+        guide = -panel.edges["side"].allowance.mm
+    hip = Place(Point(0, panel.points["H"].down), "hip_level")
+    for name, end in ends.items():
+        level = hip.to(Point(0, end.down), "on_the_draft")
+        aside = abs(end.across - guide) > SEEN
+        d.mark(f"Y{name}0", level, f"strip_{name}{'_level' * aside}", "guide_line")
+        if aside:
+            at = Place(Point(guide, end.down), "guide_line")
+            d.mark(f"Y{name}", at.to(end, "on_the_draft"), f"strip_{name}", "level")
+    for number, dart in enumerate(darts, 1):
+        top = Place(waist.end, "strip_centre")
+        middle = dart.near.towards(dart.far, 0.5)
+        place = top.to(middle, "on_the_draft")
+        at = d.mark(f"P{number}", place, "dart_place", "waist_seam", "centre")
+        near = Place(dart.near, "dart_near")
+        d.mark(f"Q{number}", near.to(dart.far, "dart_left"), "dart_intake", "waist_seam")
+        d.mark(f"R{number}", at.to(dart.tip, "dart_left"), "dart_length", "dart_axis")
+    return d.steps
+
+
+def strip_steps(strip: Panel, on_cloth: bool) -> tuple[Step, ...]:
+    """Every corner of a shaped strip: down its guide line, which stands on the centre's foot, then straight across."""
+    corners = _corners(strip, on_cloth)
+    guide, top = corners["centre_foot"].across, min(point.down for point in corners.values())
+    d = Draft(strip.name)
+    d.stage = strip.name
+    start = d.start("O", Point(guide, top), "strip_corner")
+    for name, corner in corners.items():
+        at = Place(Point(guide, corner.down), "strip_guide")
+        code = name.rstrip("0123456789")
+        aside = distance(at.point, corner) > SEEN
+        if distance(start.point, at.point) > SEEN:
+            d.mark(f"{name}-level", start.to(at.point, "on_the_draft"), f"{code}{'_level' * aside}", "grain")
+        if aside:
+            d.mark(name, at.to(corner, "on_the_draft"), code, "level")
+    return tuple(d.steps)
+
+
+def _corners(strip: Panel, on_cloth: bool) -> dict[str, Point]:
+    """By name, from the centre's foot round to the side's; a bend is where a dart was closed."""
+    waist, lower = (strip.edges[name].path.flat()[1:-1] for name in ("waist", "lower"))
+    if not on_cloth:
+        ends = {name: strip.edges[edge].path.start for name, edge in (
+            ("centre_top", "centre"), ("centre_foot", "lower"), ("side_foot", "side"), ("side_top", "waist"),
+        )}  # fmt: skip
+    else:
+        waist, lower = (strip.offsets[name][1:-1] for name in ("waist", "lower"))
+        ends = {
+            "centre_top": strip.corner("waist", "centre"), "centre_foot": strip.corner("centre", "lower"),
+            "side_foot": strip.corner("lower", "side"), "side_top": strip.corner("side", "waist"),
+        }  # fmt: skip
+    bends = {f"bend_top{k}": point for k, point in enumerate(reversed(waist))}
+    bends |= {f"bend_foot{k}": point for k, point in enumerate(lower)}
+    return {
+        **{name: ends[name] for name in ("centre_foot", "centre_top")}, **bends,
+        **{name: ends[name] for name in ("side_top", "side_foot")},
+    }  # fmt: skip
