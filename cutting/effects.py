@@ -39,7 +39,7 @@ def effects(body: Body, method: str, style: str, chosen: dict[str, Any], cloth: 
     found: list[Effect] = []
     tries = [("method", name, chosen, name) for name in methods_for(style)]
     for key, choice in LOWER.items():
-        if choice.kind in ("rule", "rule-or-length") and key not in how.unused:
+        if choice.kind in ("rule", "rule-or-length") and key not in (*how.unused, "waist_join"):
             tries += [(key, rule, chosen | {key: rule}, method) for rule in choice.offered]
     for key, rule, choices, by in tries:
         kept = {name: value for name, value in choices.items() if name not in METHODS[by].unused}

@@ -6,6 +6,7 @@ from cutting.body import Body
 from cutting.cloth import Cloth
 from cutting.lengths import Unit
 from cutting.methods import Ask
+from cutting.methods.upper import TopAsk
 
 
 @dataclass(frozen=True)
@@ -15,7 +16,17 @@ class GarmentAsk:
     id: str
     style: str
     method: str
-    ask: Ask
+    ask: Ask | TopAsk
+
+
+@dataclass(frozen=True)
+class JumpsuitAsk:
+    """A top and a lower garment that are sewn together at the waist."""
+
+    id: str
+    top: TopAsk
+    method: str
+    lower: Ask
 
 
 @dataclass(frozen=True)
@@ -27,7 +38,7 @@ class Job:
 
     unit: Unit
     body: Body
-    garments: tuple[GarmentAsk, ...]
+    garments: tuple[GarmentAsk | JumpsuitAsk, ...]
     cloth: Cloth
     client: str = ""
     seconds: float = 0.0

@@ -6,19 +6,20 @@ Draft every garment, lay its pieces, count the cloth, put the marks in order, ke
 from dataclasses import dataclass, replace
 
 from cutting.body import doubts
-from cutting.checks import Check, check_fold, check_garment, findings_of
+from cutting.checks import Check, check_fold, check_garment, check_joins, findings_of
 from cutting.cloth import FOLDS, fold_depth
 from cutting.cloth.cloth import STANDARD_WIDTHS, Cloth, Fold
 from cutting.drafting import Step
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
-from cutting.garments import Garment, draft_lower
+from cutting.garments import Garment, draft_joined, draft_lower, draft_top
 from cutting.geometry import Point
-from cutting.job import Job
+from cutting.job import GarmentAsk, Job, JumpsuitAsk
 from cutting.lay import Item, Lay, Lays, Placement, faults, items_for, rivals
 from cutting.ledger import Row, ledger
 from cutting.lengths import INCH_MM, Fixed, found
 from cutting.methods import said_of_cloth
+from cutting.methods.upper import TopAsk
 from cutting.pieces import Piece, Tape
 from cutting.yardage import Yardage, yardage
 
@@ -81,6 +82,7 @@ def plan(job: Job, by_width: bool = True) -> Plan:
     marks = place_marks(garments, lays.lay if lays else None)
     rows = [row for garment in garments for row in ledger(garment)]
     checks = [check for garment in garments for check in check_garment(garment)]
+    checks += check_joins(garments)
     widest = max(garments, key=lambda garment: garment.numbers["fold.needed"].net.mm)
     needed = widest.numbers["fold.needed"].net
     checks += check_fold("cloth.fold", needed.mm, depth, list(pieces))
@@ -120,7 +122,7 @@ def draft(job: Job) -> tuple[Garment, ...]:
     problems: list[Problem] = []
     for asked in job.garments:
         try:
-            drafted.append(draft_lower(asked.id, asked.method, job.body, asked.ask))
+            drafted += _draft_one(job, asked)
         except CuttingError as refused:
             for problem in refused.problems:
                 where = problem.where.replace("garment.", f"garments.{asked.id}.", 1)
@@ -130,6 +132,14 @@ def draft(job: Job) -> tuple[Garment, ...]:
     if problems:
         raise CuttingError(*problems)
     return tuple(drafted)
+
+
+def _draft_one(job: Job, asked: GarmentAsk | JumpsuitAsk) -> tuple[Garment, ...]:
+    if isinstance(asked, JumpsuitAsk):
+        return draft_joined(asked.id, asked.method, job.body, asked.top, asked.lower)
+    if isinstance(asked.ask, TopAsk):
+        return (draft_top(asked.id, asked.method, job.body, asked.ask),)
+    return (draft_lower(asked.id, asked.method, job.body, asked.ask),)
 
 
 def _items(job: Job, garments: tuple[Garment, ...]) -> dict[Fold, tuple[Item, ...]]:
@@ -240,9 +250,8 @@ def _anchors(
     garment: Garment, first: Step, tape: Tape, number: int, placement: Placement, folded: bool, twin: bool = False
 ) -> list[Mark]:
     """Where the panel's guide line and top line lie on the cloth: from the fold and from the cut end."""
-    part = garment.part(first.panel)
-    top, corner = ("top_line", tape.start) if part is not None else garment.anchor(first.panel)
-    on_guide = folded and (part.fold is not None if part is not None else garment.folds)
+    top, corner = garment.anchor(first.panel, tape)
+    on_guide = folded and garment.guide_on_fold(first.panel)
     x, y = placement.point(corner.plus(_fold_shift(garment, first, folded)))
     t, m = (-1 if placement.turned else 1), (-1 if placement.mirrored else 1)
     edge = "fold" if folded else "selvedge"
@@ -256,9 +265,7 @@ def _anchors(
             continue  # the fold itself is its guide
         back = corner.plus(away, -1)
         length = found(size, "lay_place")
-        alone = first.panel == "back" and garment.ask.back_from == "itself"
-        shaped = part is not None and "lower" in part.panel.edges
-        called = f"second_{code}" if twin else f"own_{code}" if alone else f"shaped_{code}" if shaped else code
+        called = garment.guide_words(first.panel, folded, twin) + code
         step = Step(first.panel, "place", called, back, corner, length, datum, along)
         marks.append(Mark(garment.id, step, Tape(back, corner, length), (start, (x, y)), number))
     return marks

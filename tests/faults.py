@@ -142,3 +142,59 @@ MADE = {
     elastic_waist_cut_to_the_waist: {"waist_finish": "casing"},
 }
 """What a slip is seeded into, where a plain palazzo or straight trousers cannot have it."""
+
+
+def _edge(garment: Garment, panel: str, name: str, times: float) -> Garment:
+    """An edge made so many times as long about its start."""
+    edges = garment.panels[panel].edges
+    start = edges[name].path.start
+
+    def grown(p: Point) -> Point:
+        return start.plus(p.minus(start), times)
+
+    longer = Path(edges[name].path.mapped(grown).segments)
+    return _panel(garment, panel, edges=edges | {name: replace(edges[name], path=longer)})
+
+
+def side_seam_of_a_top_forgotten(garment: Garment) -> Garment:
+    edges = garment.panels["front"].edges
+    return _panel(garment, "front", edges=edges | {"side": replace(edges["side"], allowance=mm(0))})
+
+
+def cap_without_room_for_its_ease(garment: Garment) -> Garment:
+    return _edge(garment, "sleeve", "cap", 0.9)
+
+
+def bust_dart_left_out(garment: Garment) -> Garment:
+    return _panel(garment, "front", darts=tuple(d for d in garment.panels["front"].darts if d.edge == "waist"))
+
+
+def waist_dart_of_a_bodice_left_out(garment: Garment) -> Garment:
+    return _panel(garment, "back", darts=())
+
+
+def back_shoulder_half_an_inch_long(garment: Garment) -> Garment:
+    return _edge(garment, "back", "shoulder", 1.12)
+
+
+def neck_cut_for_the_neck_not_for_the_head(garment: Garment) -> Garment:
+    for panel in ("front", "back"):
+        garment = _edge(garment, panel, "neck", 0.7)
+    return garment
+
+
+TOP_FAULTS = {
+    side_seam_of_a_top_forgotten: "girth.bust",
+    cap_without_room_for_its_ease: "cap.armhole",
+    bust_dart_left_out: "seam.top_side",
+    waist_dart_of_a_bodice_left_out: "girth.waist",
+    back_shoulder_half_an_inch_long: "seam.shoulder",
+    neck_cut_for_the_neck_not_for_the_head: "neck.head",
+}
+"""Slips at a top, and the check that must fail; the neck's in a top that does not open, the others in a bodice."""
+JOIN_FAULTS = {
+    "join.waist": {"waist_ease": "1 in"},
+    "join.dart": {"front_dart_at": "2 in"},
+    "join.zip": {"zip_edge": "1 1/2 in"},
+}
+"""Choices of a top that do not go with the lower garment it is sewn to, and the check that must fail."""

@@ -42,3 +42,24 @@ def of_body(name, method, style, **choices):
     whole |= {"unit": "cm", "measurements": FIVE[name]}
     whole["garments"][0]["method"] = method
     return plan(read_job(whole), by_width=False)
+
+
+UPPER = {
+    "small": {"bust": 78, "shoulder": 36, "nape_to_waist": 38, "neck_to_waist": 41, "upper_arm": 24, "sleeve_length": 56, "wrist": 14},
+    "middle": {"bust": 98, "shoulder": 38, "nape_to_waist": 41, "neck_to_waist": 44.5, "upper_arm": 30, "sleeve_length": 59, "wrist": 16, "neck": 37, "bust_span": 19, "shoulder_to_bust_point": 27},
+    "full": {"bust": 136, "shoulder": 43, "nape_to_waist": 44, "neck_to_waist": 51, "upper_arm": 42, "sleeve_length": 60, "wrist": 19, "neck": 43, "bust_span": 25, "shoulder_to_bust_point": 33},
+    "tall": {"bust": 92, "shoulder": 41, "nape_to_waist": 45, "neck_to_waist": 47, "upper_arm": 28, "sleeve_length": 65, "wrist": 16},
+    "round": {"bust": 110, "shoulder": 38, "nape_to_waist": 40, "neck_to_waist": 45, "upper_arm": 34, "sleeve_length": 56, "wrist": 17, "neck": 38},
+}  # fmt: skip
+"""What the five measure above the waist, in cm."""
+
+
+def top_job(name, style, measures=None, fold="auto", **choices):
+    """A job for one top (or a jumpsuit, whose halves the test adds) of one of the five; choices are in inches."""
+    sizes = FIVE[name] | UPPER[name] | (measures or {})
+    as_inches = {key: f"{value} in" if isinstance(value, int | float) else value for key, value in choices.items()}
+    return {
+        "format": "plavet-job", "version": 1, "unit": "cm",
+        "measurements": {key: value for key, value in sizes.items() if value is not None},
+        "garments": [{"id": "t", "style": style, "choices": as_inches}], "cloth": {"width": "60 in", "fold": fold},
+    }  # fmt: skip

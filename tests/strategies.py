@@ -10,6 +10,7 @@ from cutting.errors import CuttingError
 from cutting.garments import draft_lower
 from cutting.lengths import cm, inch
 from cutting.methods import METHODS, STYLES, methods_for, resolve
+from cutting.methods.upper import TOPS, resolve_top
 
 
 @st.composite
@@ -88,3 +89,61 @@ def served(body, made):
     except CuttingError as refused:
         assert {problem.code for problem in refused.problems} <= OUT_OF_REACH
         reject()
+
+
+@st.composite
+def wearers(draw):
+    """A body measured above the waist too. Bust, shoulder, back and arm follow hip and height as people do; no source."""
+    body = draw(bodies(waist_to=0.98))
+    hip, waist = float(body.sizes["hip"]) / 10, float(body.sizes["waist"]) / 10
+    height = float(body.sizes["outseam"]) / 10 / 0.605
+    bust = max(waist + 2, hip * draw(st.floats(0.88, 1.1)))
+    nape = 0.25 * height + draw(st.floats(-2, 2))
+    sizes = {
+        "bust": bust, "shoulder": 0.19 * height + 0.06 * bust + draw(st.floats(-1.5, 1.5)), "nape_to_waist": nape,
+        "upper_arm": 0.26 * bust + 3 + draw(st.floats(-2, 3)), "sleeve_length": 0.35 * height, "wrist": 0.1 * bust + 6,
+    }  # fmt: skip
+    if draw(st.booleans()):
+        sizes["neck_to_waist"] = nape + 0.05 * bust - 1 + draw(st.floats(-1, 3))
+    if draw(st.booleans()):
+        sizes |= {"neck": 0.28 * bust + 9 + draw(st.floats(-2, 2)), "head": draw(st.floats(52, 61))}
+    if draw(st.booleans()):
+        sizes |= {"bust_span": 0.2 * bust, "shoulder_to_bust_point": 0.2 * bust + 8 + draw(st.floats(-2, 2))}
+    if draw(st.booleans()):
+        sizes["armhole_depth"] = 0.125 * bust + 6.5 + draw(st.floats(-1, 1))
+    return Body(body.sizes | {key: Fraction(round(value * 10)) for key, value in sizes.items()})
+
+
+@st.composite
+def top_asks(draw, style=None, joined=False):
+    """The choices of a top in their usual ranges."""
+    style = style or draw(st.sampled_from(list(TOPS)))
+    chosen = {
+        "neck_shape": draw(st.sampled_from(["round", "v", "square", "boat"])),
+        "sleeve": draw(st.sampled_from(["none", "short", "three-quarter", "long"])),
+        "closure": draw(st.sampled_from([None, "back-zip", "front-zip"])),
+        "finish": draw(st.sampled_from(["facing", "bias"])),
+        "bust_dart": draw(st.sampled_from(["side", "none"])),
+        "bust_ease": draw(st.sampled_from([None, inch(1), inch(3), inch(5)])),
+        "hem_shape": draw(st.sampled_from(["level", "curved"])) if TOPS[style].ends == "hip" else None,
+        "marking": draw(st.sampled_from(["on-cloth", "on-paper"])),
+    }
+    if TOPS[style].fitted:
+        chosen |= {"waist_ease": draw(st.sampled_from([None, inch(1)])), "darts": draw(st.sampled_from([None, "one"]))}
+    if joined:
+        chosen |= {"closure": None, "hem_shape": None}
+    return resolve_top(style, {key: value for key, value in chosen.items() if value is not None}, joined=joined)
+
+
+@st.composite
+def jumpsuits(draw):
+    """A top over a lower garment: the method, the lower's choices and the top's."""
+    style, method = draw(st.sampled_from(MADE))
+    chosen = {
+        "seat": draw(st.sampled_from(["flat", "usual", "full"])),
+        "waist_ease": draw(st.sampled_from([inch(0), inch(1)])),
+    }
+    if draw(st.booleans()):
+        chosen["waist_join"] = draw(st.sampled_from(["gathers", "tucks"]))
+    kept = {key: value for key, value in chosen.items() if key not in METHODS[method].unused}
+    return method, resolve(method, style, kept, joined=True), draw(top_asks(joined=True))

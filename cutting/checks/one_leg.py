@@ -2,13 +2,13 @@
 
 from cutting.checks.check import Check
 from cutting.checks.shared import GIRTH, SEAM, bands, grown, level, opening, thigh
-from cutting.garments import Garment
+from cutting.garments import Lower
 from cutting.pieces import Panel
 
 HIP_LEAST = 25.4
 
 
-def check_leg(garment: Garment) -> list[Check]:
+def check_leg(garment: Lower) -> list[Check]:
     """Every check of it, measured on the outline."""
     where, body, sums, leg = garment.id, garment.body, garment.sums, garment.panels["leg"]
     flat = garment.waist_sewn
@@ -40,7 +40,7 @@ def check_leg(garment: Garment) -> list[Check]:
     return checks
 
 
-def _hip(leg: Panel, garment: Garment) -> float:
+def _hip(leg: Panel, garment: Lower) -> float:
     """Half of the hip at the hip line, from the cut lines of both centres less their allowances, in mm."""
     down, seam = leg.points["H"].down, garment.ask.allowances.centre.mm
     width = 0.0

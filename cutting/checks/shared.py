@@ -2,8 +2,8 @@
 
 from cutting.checks.check import Check
 from cutting.finding import Weight
-from cutting.garments import Garment
-from cutting.geometry import Point, crossings
+from cutting.garments import Garment, Lower
+from cutting.geometry import Line, Point, crossings
 from cutting.pieces import Panel
 
 GIRTH, SEAM, BAND = 1.0, 0.5, 1.0
@@ -13,7 +13,7 @@ THIGH_LEAST = 25.4
 BAND_SEAM = 12.7
 
 
-def bands(garment: Garment, flat: float, waist: float) -> list[Check]:
+def bands(garment: Lower, flat: float, waist: float) -> list[Check]:
     """What is sewn to the legs' tops is as long as they are; each band folds to the depth asked for."""
     panels, where, ask = garment.panels, garment.id, garment.ask
     checks: list[Check] = []
@@ -41,11 +41,11 @@ def bands(garment: Garment, flat: float, waist: float) -> list[Check]:
     return checks
 
 
-def opening(garment: Garment, flat: float, waist: float) -> list[Check]:
+def opening(garment: Lower, flat: float, waist: float) -> list[Check]:
     """Where nothing opens, the waist with its elastic let out, and the cloth's own stretch, passes the hip."""
     if garment.ask.closure != "none":
         return []
-    round_ = waist if garment.ask.waist_finish == "straight-band" else flat
+    round_ = waist if garment.ask.waist_finish in ("straight-band", "joined") else flat
     round_ *= 1 + float(garment.ask.stretch) / 100
     hip = garment.body.hip.mm
     return [Check("waist.opening", garment.id, hip, round_, GIRTH, round_ >= hip - GIRTH)]
@@ -66,23 +66,39 @@ def thigh(where: str, thigh: float, round_: float) -> Check:
     return Check("thigh.ease", where, thigh, round_, THIGH_LEAST, good, weight)
 
 
-def grown(where: str, garment: Garment) -> Check:
+def grown(where: str, garment: Lower) -> Check:
     """Every edge's cut line lies its allowance outside the sewing line; the edge that is furthest off."""
     given = garment.ask.allowances
     asked = {
         "side": given.side.mm, "crotch": given.centre.mm, "inner_leg": given.inner_leg.mm,
         "hem": garment.ask.hem_turn.mm, "back_crotch": given.centre.mm, "back_inner_leg": given.inner_leg.mm,
     }  # fmt: skip
-    rows: list[tuple[float, float, str]] = []
-    for name in garment.legs:
+    wanted: dict[tuple[str, str], float] = {}
+    for name in garment.main:
         panel = garment.panels[name]
         turn = garment.ask.waist_turn if garment.top(name) is panel else None
         for key in panel.edges:
-            shares = (0.25, 0.75) if key == "waist" else (0.3, 0.5, 0.7)  # a waist may bend in its middle
-            wanted = (turn or given.waist).mm if key == "waist" else asked[key]
-            rows += [(wanted, outside(panel, key, share), f"{where}.{name}.{key}") for share in shares]
-    wanted, got, at = max(rows, key=lambda row: abs(row[0] - row[1]))
-    return Check("allowance.held", at, wanted, got, SEAM, abs(wanted - got) <= SEAM)
+            wanted[name, key] = (turn or given.waist).mm if key == "waist" else asked[key]
+    return furthest_off(where, garment, wanted)
+
+
+def furthest_off(where: str, garment: Garment, wanted: dict[tuple[str, str], float]) -> Check:
+    """The check of all allowances, shown at the edge that is furthest off; `wanted` in mm by panel and edge."""
+    rows: list[tuple[float, float, str]] = []
+    for (name, key), asked in wanted.items():
+        panel = garment.panels[name]
+        rows += [(asked, outside(panel, key, share), f"{where}.{name}.{key}") for share in _shares(panel, key)]
+    asked, got, at = max(rows, key=lambda row: abs(row[0] - row[1]))
+    return Check("allowance.held", at, asked, got, SEAM, abs(asked - got) <= SEAM)
+
+
+def _shares(panel: Panel, edge: str) -> tuple[float, ...]:
+    """Where on an edge to measure: away from its corners."""
+    parts = panel.edges[edge].path.segments
+    if len(parts) == 2 and all(isinstance(part, Line) for part in parts):
+        first = parts[0].length / (parts[0].length + parts[1].length)
+        return first / 3, (1 + 2 * first) / 3
+    return (0.25, 0.75) if edge == "waist" else (0.3, 0.5, 0.7)  # a waist may bend in its middle
 
 
 def outside(panel: Panel, edge: str, share: float) -> float:

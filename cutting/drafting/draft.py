@@ -22,13 +22,14 @@ class Edge:
 
 @dataclass(frozen=True)
 class Dart:
-    """A dart open on the waist seam: its two mouth points, its tip, what it takes in."""
+    """A dart open on the seam of an edge: its two mouth points, its tip, what it takes in."""
 
     near: Point
     far: Point
     tip: Point
     intake: Length
     length: Length
+    edge: str = "waist"
 
 
 @dataclass

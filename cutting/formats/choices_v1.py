@@ -11,34 +11,35 @@ from cutting.errors import CuttingError, Problem
 from cutting.formats.values_v1 import exact_mm, known, placed
 from cutting.lengths import Fixed, Unit
 from cutting.methods import Allowances, Ask
-from cutting.methods.choices import LATER as LATER_CHOICES
 from cutting.methods.choices import LOWER, Choice
+from cutting.methods.upper import TopAllowances, TopAsk
+from cutting.methods.upper.choices import TOP
 
 
-def read_choices(raw: dict[str, Any], unit: Unit, where: str, problems: list[Problem]) -> dict[str, Any]:
-    """The choices that were made for one lower garment, read; what is wrong is added to `problems`."""
+def read_choices(
+    raw: dict[str, Any], unit: Unit, where: str, problems: list[Problem], top: bool = False
+) -> dict[str, Any]:
+    """The choices that were made for one lower garment, or one top, read; what is wrong is added to `problems`."""
+    table = TOP if top else LOWER
     read_: dict[str, Any] = {}
     for key, value in raw.items():
         at = f"{where}.{key}"
-        choice = LOWER.get(key)
+        choice = table.get(key)
         if choice is None:
-            if key in LATER_CHOICES:
-                problems.append(Problem("job.later", at, {"word": key, "offered": ", ".join(LOWER)}))
-                continue
-            close = nearest(key, list(LOWER))
+            close = nearest(key, list(table))
             hint = f"Did you mean '{close}'?" if close else "Leave it out."
             problems.append(Problem("job.unknown", at, {"key": key[:60], "hint": hint}))
         elif value is None:
             continue
         elif choice.kind == "allowances":
-            read_[key] = _allowances(value, choice, unit, at, problems)
+            read_[key] = _allowances(value, choice, unit, at, problems, top)
         elif choice.kind == "list":
             words = value if isinstance(value, list) else [value]
             for word in words:
                 known(str(word), choice.offered, choice.known, at, problems)
             read_[key] = tuple(word for word in words if word != "none")
         elif isinstance(value, str) and (choice.kind == "rule" or value in choice.offered):
-            if known(value, choice.offered, choice.known, at, problems):
+            if value in choice.known or known(value, choice.offered, (), at, problems):
                 read_[key] = value
         elif choice.kind == "number":
             number = _number(value, choice, at, problems)
@@ -50,7 +51,7 @@ def read_choices(raw: dict[str, Any], unit: Unit, where: str, problems: list[Pro
             size = _choice_length(value, choice, unit, at, problems)
             if size is not None:
                 read_[key] = size
-    read_by = {one.name for one in fields(Ask)}
+    read_by = {one.name for one in fields(TopAsk if top else Ask)}
     return {key: value for key, value in read_.items() if key in read_by}
 
 
@@ -88,10 +89,12 @@ def _choice_length(value: Any, choice: Choice, unit: Unit, where: str, problems:
     return Fixed(size)
 
 
-def _allowances(value: Any, choice: Choice, unit: Unit, where: str, problems: list[Problem]) -> Allowances:
+def _allowances(
+    value: Any, choice: Choice, unit: Unit, where: str, problems: list[Problem], top: bool
+) -> Allowances | TopAllowances:
     if not isinstance(value, dict):
         problems.append(Problem("job.kind", where, {"wanted": "a set of lengths, such as side and centre"}))
-        return Allowances()
+        return TopAllowances() if top else Allowances()
     given: dict[str, Fixed] = {}
     for key, size in value.items():
         if key not in choice.offered:
@@ -102,4 +105,4 @@ def _allowances(value: Any, choice: Choice, unit: Unit, where: str, problems: li
         length = _choice_length(size, choice, unit, f"{where}.{key}", problems)
         if length is not None:
             given[key] = length
-    return Allowances(**given)
+    return TopAllowances(**given) if top else Allowances(**given)

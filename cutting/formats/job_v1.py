@@ -2,47 +2,28 @@
 
 import json
 import re
-from dataclasses import replace
 from decimal import Decimal
 from fractions import Fraction
 from math import isfinite
 from typing import Any, Literal
 
-from pydantic import BaseModel, ConfigDict, Field, ValidationError
+from pydantic import Field, ValidationError
 
 from cutting.body import Body, nearest
 from cutting.cloth import FOLDS, THICKNESSES, Cloth
 from cutting.errors import CuttingError, Problem, refuse
-from cutting.formats.choices_v1 import read_choices
-from cutting.formats.values_v1 import Size, exact_mm, known, percent, placed, read_measure
-from cutting.job import GarmentAsk, Job
+from cutting.formats.garment_v1 import GarmentIn, read_garment
+from cutting.formats.values_v1 import Size, Strict, exact_mm, known, percent, placed, read_measure
+from cutting.job import GarmentAsk, Job, JumpsuitAsk
 from cutting.lengths import Fixed
-from cutting.methods import METHODS, STYLES, resolve
-from cutting.methods.registry import LATER as LATER_METHODS
-from cutting.methods.registry import STYLES_LATER
 from cutting.yardage import UNITS
 
 MOST_BYTES, MOST_DEPTH, MOST_GARMENTS = 1_000_000, 12, 20
 LATER_FOLDS = ("lengthwise-partial", "selvedges-to-middle", "crosswise", "folded-twice", "sections")
 
 
-class Strict(BaseModel):
-    """Unknown keys are refused by name."""
-
-    model_config = ConfigDict(extra="forbid", strict=True)
-
-
 class ClientIn(Strict):
     name: str = Field("", max_length=120)
-
-
-class GarmentIn(Strict):
-    id: str
-    style: str
-    method: str = "quarter-hip"
-    choices: dict[str, Any] = {}
-    top: dict[str, Any] | None = None
-    lower: dict[str, Any] | None = None
 
 
 class ClothIn(Strict):
@@ -207,29 +188,21 @@ def _body(job: JobIn, problems: list[Problem]) -> Body:
     return Body(sizes)
 
 
-def _garments(job: JobIn, cloth: Cloth | None, problems: list[Problem]) -> tuple[GarmentAsk, ...]:
+def _garments(job: JobIn, cloth: Cloth | None, problems: list[Problem]) -> tuple[GarmentAsk | JumpsuitAsk, ...]:
     if not job.garments:
         problems.append(Problem("job.missing", "garments", {"key": "a garment"}))
     if len(job.garments) > MOST_GARMENTS:
         raise refuse("job.many", "garments", count=len(job.garments))
-    asked: list[GarmentAsk] = []
+    asked: list[GarmentAsk | JumpsuitAsk] = []
     seen: set[str] = set()
     for garment in job.garments:
         where = f"garments.{garment.id[:40]}"
         if not re.fullmatch(r"[a-z0-9-]{1,40}", garment.id) or garment.id in seen:
             problems.append(Problem("job.id", where, {"word": garment.id[:40]}))
         seen.add(garment.id)
-        offered = known(garment.style, tuple(STYLES), STYLES_LATER, f"{where}.style", problems)
-        offered &= known(garment.method, tuple(METHODS), LATER_METHODS, f"{where}.method", problems)
-        chosen = read_choices(garment.choices, job.unit, f"{where}.choices", problems)
-        if not offered:
-            continue
-        try:
-            ask = resolve(garment.method, garment.style, chosen, cloth)
-        except CuttingError as error:
-            problems += [replace(one, where=one.where.replace("garment", where, 1)) for one in error.problems]
-        else:
-            asked.append(GarmentAsk(garment.id, garment.style, garment.method, ask))
+        one = read_garment(garment, job.unit, where, cloth, problems)
+        if one is not None:
+            asked.append(one)
     return tuple(asked)
 
 

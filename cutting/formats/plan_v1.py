@@ -43,26 +43,6 @@ from cutting.words import (
     yardage_formula,
 )
 
-SEWN_TO = {
-    "front": {"side": "back.side", "inner_leg": "back.inner_leg", "crotch": "front.crotch"},
-    "back": {"side": "front.side", "inner_leg": "front.inner_leg", "crotch": "back.crotch"},
-    "leg": {
-        "crotch": "leg.crotch", "inner_leg": "leg.back_inner_leg", "back_inner_leg": "leg.inner_leg",
-        "back_crotch": "leg.back_crotch",
-    },
-}  # fmt: skip
-
-
-def _sewn_to(garment: Garment, panel: str, edge: str) -> str:
-    """What an edge is sewn to, empty where to nothing."""
-    part = garment.part(panel)
-    if part is not None:
-        return part.sewn_to if edge == "waist" else f"{panel}.other_end" if edge == "end" else ""
-    if edge != "waist":
-        return SEWN_TO[panel].get(edge, "")
-    bands = [one.panel.name for one in garment.parts if one.panel.name in ("band", f"{panel}-band")]
-    return f"{bands[0]}.waist" if bands else ""
-
 
 def _lines(panel: Panel) -> dict[str, list[XY]]:
     """What is drawn inside a panel."""
@@ -104,7 +84,7 @@ def _panel(panel: Panel, garment: Garment) -> PanelOut:
         edges=[
             EdgeOut(
                 name=e.name, length_mm=_mm(e.path.length), allowance_mm=_mm(e.allowance.mm),
-                sewn_to=_sewn_to(garment, panel.name, e.name),
+                sewn_to=garment.sewn_to(panel.name, e.name),
             )
             for e in panel.edges.values()
         ],
@@ -199,7 +179,7 @@ def to_model(plan: Plan) -> PlanOut:
     unit = plan.job.unit
     numbers: dict[str, NumberOut] = {}
     for garment in plan.garments:
-        on_cloth = garment.ask.marking == "on-cloth"
+        on_cloth = garment.marking == "on-cloth"
         for key, number in garment.numbers.items():
             numbers[f"{garment.id}.{key}"] = _number(key, number, on_cloth, unit)
     by_id = {garment.id: garment for garment in plan.garments}

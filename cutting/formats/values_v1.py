@@ -5,11 +5,19 @@ from dataclasses import replace
 from decimal import Decimal
 from fractions import Fraction
 
+from pydantic import BaseModel, ConfigDict
+
 from cutting.body import CATALOGUE, nearest
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.lengths import Fixed, Unit, read
 
 Size = int | Decimal | str
+
+
+class Strict(BaseModel):
+    """Unknown keys are refused by name."""
+
+    model_config = ConfigDict(extra="forbid", strict=True)
 
 
 def exact_mm(value: Size, unit: Unit) -> Fraction:

@@ -1,8 +1,11 @@
 """A garment drafted whole: panels, parts, numbers, what is bought."""
 
-from cutting.garments.lower import Garment, draft_lower
-from cutting.garments.numbers import Number
+from cutting.garments.garment import Garment
+from cutting.garments.join import draft_joined
+from cutting.garments.lower import Lower, draft_lower
+from cutting.garments.number import Number
 from cutting.garments.part import Part
+from cutting.garments.top import Top, draft_top
 from cutting.garments.waists import Notion
 
-__all__ = ["Garment", "Notion", "Number", "Part", "draft_lower"]
+__all__ = ["Garment", "Lower", "Notion", "Number", "Part", "Top", "draft_joined", "draft_lower", "draft_top"]

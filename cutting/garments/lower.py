@@ -5,14 +5,14 @@ from dataclasses import dataclass, replace
 from cutting.body import Body
 from cutting.drafting import Step
 from cutting.errors import CuttingError, Problem
-from cutting.finding import Finding
 from cutting.garments.closures import closure_parts
 from cutting.garments.cut_off import cut_off
+from cutting.garments.garment import Garment
 from cutting.garments.notches import notched
-from cutting.garments.numbers import Number, numbers_of
+from cutting.garments.numbers import numbers_of
 from cutting.garments.part import Part
 from cutting.garments.pockets import Pockets, pockets
-from cutting.garments.waists import Notion, notions, waist_parts
+from cutting.garments.waists import notions, waist_parts
 from cutting.geometry import Point, beyond, is_simple
 from cutting.methods import METHODS, Ask
 from cutting.methods.sums import Sums
@@ -21,30 +21,19 @@ from cutting.pieces.panel import with_notches
 
 
 @dataclass(frozen=True)
-class Garment:
-    """Everything drafted for one lower garment. `panels` holds the parts' panels too; `legs` names those
-    that cover the body: front and back, or a leg in one piece. `drafted` are the legs as they are chalked, before a
-    strip is cut off them.
+class Lower(Garment):
+    """A lower garment: its main panels are front and back, or a leg in one piece. `drafted` are they as they are
+    chalked, before a strip is cut off them.
     """
 
-    id: str
-    style: str
-    method: str
-    body: Body
     ask: Ask
     sums: Sums
-    legs: tuple[str, ...]
     drafted: dict[str, Panel]
-    panels: dict[str, Panel]
-    parts: tuple[Part, ...]
-    numbers: dict[str, Number]
-    notions: tuple[Notion, ...]
-    findings: tuple[Finding, ...]
 
     def pieces(self, on_fold: bool) -> list[Piece]:
-        """The pieces to cut; on folded cloth a part that can is the half that lies on the fold."""
+        """The legs, then the parts."""
         parts = [replace(part, panel=self.panels[part.panel.name]) for part in self.parts]
-        legs = [_leg(self.panels[name], self.folds and on_fold) for name in self.legs]
+        legs = [_leg(self.panels[name], self.folds and on_fold) for name in self.main]
         return legs + [part.piece(on_fold) for part in parts]
 
     @property
@@ -53,37 +42,56 @@ class Garment:
         return self.sums.hip_results
 
     def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:
-        """The steps in the order of the table, each with its tape: between cut edges on cloth, net on paper."""
-        on_cloth = self.ask.marking == "on-cloth"
-        steps = [step for name in self.legs for step in self.panels[name].steps]
+        """The legs' calls, then the parts'."""
+        on_cloth = self.marking == "on-cloth"
+        steps = [step for name in self.main for step in self.panels[name].steps]
         legs = [
             (step, read_tape(step, self.panels) if on_cloth else Tape(step.start, step.end, step.length))
             for step in steps
         ]
         return legs + [pair for part in self.parts for pair in part.tapes(on_fold)]
 
-    def part(self, name: str) -> Part | None:
-        """The part of that name, where the garment has it."""
-        return next((part for part in self.parts if part.panel.name == name), None)
-
-    def anchor(self, panel: str) -> tuple[str, Point]:
-        """Where the guide line and the top line of a panel meet on the cloth, in the draft frame, and what the latter
-        is called. The back is laid out from the front: on its top line, or where its own top was cut off on its hip
-        line.
-        """
+    def anchor(self, panel: str, first: Tape) -> tuple[str, Point]:
+        """The back is laid out from the front: on its top line, or where its own top was cut off on its hip line."""
+        if self.part(panel) is not None:
+            return "top_line", first.start
         traced = panel == "back" and self.ask.back_from == "front"
         drawn = self.panels["front" if traced else panel]
-        on_cloth = self.ask.marking == "on-cloth"
+        on_cloth = self.marking == "on-cloth"
         side = drawn.edges["side"].allowance.mm if on_cloth and "side" in drawn.edges else 0.0
         if traced and self.panels[panel].edges["waist"] != self.drafted[panel].edges["waist"]:
             return "hip_place", Point(-side, drawn.points["H"].down)
         top = drawn.edges["waist"].allowance.mm if on_cloth else 0.0
         return "top_line", Point(-side, drawn.lengths["seam_down"].mm - top)
 
+    def guide_on_fold(self, panel: str) -> bool:
+        """A strip's middle, or the middle line of a leg that is the same on both sides of it."""
+        part = self.part(panel)
+        return part.fold is not None if part is not None else self.folds
+
+    def guide_words(self, panel: str, folded: bool, twin: bool) -> str:
+        """A traced twin, a back with lines of its own, a shaped strip."""
+        part = self.part(panel)
+        if twin:
+            return "second_"
+        if panel == "back" and self.ask.back_from == "itself":
+            return "own_"
+        return "shaped_" if part is not None and "lower" in part.panel.edges else ""
+
+    def sewn_to(self, panel: str, edge: str) -> str:
+        """Sides to sides, inner legs to inner legs, each crotch to its twin's, the waist to its band."""
+        part = self.part(panel)
+        if part is not None:
+            return part.sewn_to if edge == "waist" else f"{panel}.other_end" if edge == "end" else ""
+        if edge != "waist":
+            return SEWN_TO[panel].get(edge, "")
+        bands = [one.panel.name for one in self.parts if one.panel.name in ("band", f"{panel}-band")]
+        return f"{bands[0]}.waist" if bands else ""
+
     @property
     def waist_sewn(self) -> float:
         """Round the waist, darts closed and gathers flat, measured on the net outlines of what is sewn there, in mm."""
-        return 2 * sum(self.top(name).waist_closed for name in self.legs)
+        return 2 * sum(self.top(name).waist_closed for name in self.main)
 
     def side(self, leg: str) -> float:
         """The whole side seam of front or back, with the strips that were cut off it, in mm."""
@@ -97,6 +105,16 @@ class Garment:
         return next((self.panels[name] for name in names if name in self.panels), self.panels[leg])
 
 
+SEWN_TO = {
+    "front": {"side": "back.side", "inner_leg": "back.inner_leg", "crotch": "front.crotch"},
+    "back": {"side": "front.side", "inner_leg": "front.inner_leg", "crotch": "back.crotch"},
+    "leg": {
+        "crotch": "leg.crotch", "inner_leg": "leg.back_inner_leg", "back_inner_leg": "leg.inner_leg",
+        "back_crotch": "leg.back_crotch",
+    },
+}  # fmt: skip
+
+
 def _leg(panel: Panel, on_fold: bool) -> Piece:
     name = f"{panel.garment}.{panel.name}"
     if not on_fold:
@@ -105,7 +123,7 @@ def _leg(panel: Panel, on_fold: bool) -> Piece:
     return Piece(name, panel.garment, panel.name, 2, True, cut, net, panel.notches, folds=0.0)
 
 
-def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Garment:
+def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     """Draft a lower garment. Raises CuttingError with the measure that a method cannot serve."""
     how = METHODS[method]
     sums, drafts = how.draw(body, ask, how.seats)
@@ -127,9 +145,10 @@ def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Garment:
     bought = notions(ask, sums, parts)
     found = (*sums.findings, *(one for draft in drafts for one in draft.findings), *bags.findings)
     findings = tuple(replace(one, where=_place(name, one.where)) for one in found)
-    return Garment(
-        name, ask.style, method, body, ask, sums, tuple(legs), drafted, panels, tuple(parts), numbers, tuple(bought),
-        findings,
+    return Lower(
+        id=name, style=ask.style, method=method, body=body, marking=ask.marking, main=tuple(legs), panels=panels,
+        parts=tuple(parts), numbers=numbers, notions=tuple(bought), findings=findings, ask=ask, sums=sums,
+        drafted=drafted,
     )  # fmt: skip
 
 

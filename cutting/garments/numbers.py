@@ -1,9 +1,9 @@
 """Every number of the file format, each with its net and its cut sum."""
 
 from collections.abc import Callable
-from dataclasses import dataclass
 
 from cutting.drafting import Step
+from cutting.garments.number import Number, Numbers
 from cutting.garments.part import Part
 from cutting.garments.waists import elastic_length
 from cutting.geometry import Path, Point, beyond, crossings
@@ -11,17 +11,6 @@ from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods import Ask
 from cutting.methods.sums import Sums
 from cutting.pieces import Panel, read_tape
-
-
-@dataclass(frozen=True)
-class Number:
-    """A number of the plan: on the net lines, and as the tape reads it between cut edges."""
-
-    net: Length
-    cut: Length
-
-
-Numbers = dict[str, Number]
 
 
 def numbers_of(panels: dict[str, Panel], legs: dict[str, Panel], parts: list[Part], sums: Sums, ask: Ask) -> Numbers:

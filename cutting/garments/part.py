@@ -10,7 +10,10 @@ from cutting.pieces import Panel, Piece, Tape, finish
 
 @dataclass(frozen=True)
 class Part:
-    """`fold` is how far across its middle line lies where it can be cut on the cloth's fold, in mm; else None."""
+    """`fold` is how far across its middle line lies where it can be cut on the cloth's fold, in mm; else None.
+
+    `half` where the panel is drawn as the half beyond that line; on open cloth it is cut whole.
+    """
 
     panel: Panel
     count: int = 1
@@ -18,19 +21,30 @@ class Part:
     fold: float | None = None
     interfacing: bool = False
     sewn_to: str = ""
+    half: bool = False
 
     def piece(self, on_fold: bool) -> Piece:
         """The part whole, or the half of it that lies on the cloth's fold; then across is 0 at the fold."""
         panel, name = self.panel, f"{self.panel.garment}.{self.panel.name}"
-        if not on_fold or self.fold is None:
+        if self.half and on_fold:
             return Piece(
-                name, panel.garment, panel.name, self.count, self.pair, tuple(panel.cut), tuple(panel.net),
-                panel.notches, interfacing=self.interfacing,
+                name, panel.garment, panel.name, self.count, False, tuple(panel.cut), tuple(panel.net), panel.notches,
+                folds=0.0, interfacing=self.interfacing,
             )  # fmt: skip
-        cut, net = (tuple(beyond(points, self.fold)) for points in (panel.cut, panel.net))
+        if not on_fold or self.fold is None:
+            cut, net, notches = list(panel.cut), list(panel.net), panel.notches
+            if self.half:
+                cut, net = _whole(cut), _whole(net)
+                notches += tuple(replace(n, net=_other(n.net), cut=_other(n.cut)) for n in notches)
+            return Piece(
+                name, panel.garment, panel.name, self.count, self.pair, tuple(cut), tuple(net), notches,
+                interfacing=self.interfacing,
+            )  # fmt: skip
+        cut, net = (beyond(points, self.fold) for points in (panel.cut, panel.net))
         return Piece(
-            name, panel.garment, panel.name, self.count, False, cut, net, folds=0.0, interfacing=self.interfacing
-        )
+            name, panel.garment, panel.name, self.count, False, tuple(cut), tuple(net), folds=0.0,
+            interfacing=self.interfacing,
+        )  # fmt: skip
 
     def tapes(self, on_fold: bool) -> list[tuple[Step, Tape]]:
         """Its calls; on the fold a width is called as half of it, out from the fold."""
@@ -38,6 +52,19 @@ class Part:
         if not on_fold or self.fold is None:
             return whole
         return [_on_fold(step, self.fold) for step in self.panel.steps]
+
+
+def _other(point: Point) -> Point:
+    return Point(-point.across, point.down)
+
+
+def _whole(half: list[Point]) -> list[Point]:
+    """A half that has its middle line at 0, and its other half."""
+    away = [point.across > 1e-6 for point in half]
+    first = next(k for k in range(len(half)) if away[k] and not away[k - 1])
+    around = half[first:] + half[:first]
+    outer = [point for point in around if point.across > 1e-6]
+    return [half[first - 1], *outer, around[len(outer)], *(_other(point) for point in reversed(outer))]
 
 
 def _on_fold(step: Step, middle: float) -> tuple[Step, Tape]:

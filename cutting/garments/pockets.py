@@ -8,9 +8,10 @@ from dataclasses import dataclass
 
 from cutting.drafting import Draft, Place
 from cutting.finding import Finding
-from cutting.garments.part import Part, Seams, strip
+from cutting.garments.part import Part
+from cutting.garments.strips import bias
 from cutting.geometry import Cubic, Line, Path, Point, Segment, distance, offset_polyline, unit
-from cutting.lengths import Fixed, Length, cm, found, inch, mm
+from cutting.lengths import Length, cm, found, inch, mm
 from cutting.methods import Ask
 from cutting.methods.sums import Sums
 from cutting.pieces import Notch, Panel, finish
@@ -217,7 +218,7 @@ def _outside_patch(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums)
     line = _square_on(panels["front"], (sums.crotch_depth - sums.top).mm * 0.75, patch)
     parts = (
         Part(patch, 2, pair=True, sewn_to="front"),
-        Part(_bias(garment, long), 2, sewn_to="outside-patch"),
+        Part(bias(garment, "piping", long, PIPING), 2, sewn_to="outside-patch"),
     )
     return Pockets(parts, (("front", "outside-patch", line),))
 
@@ -237,25 +238,6 @@ def _patch(garment: str, name: str, wide: Length, deep: Length) -> Panel:
     ):
         d.edge(edge, [Line(a, b)], seam)
     d.lengths.update(cut_length=deep, cut_depth=wide, finished_width=wide - PATCH_SEAM * 2, seam_down=mm(0))
-    return finish(garment, d)
-
-
-def _bias(garment: str, long: Length) -> Panel:
-    """Piping: a strip 1 1/4 wide, drawn at half a right angle to the grain."""
-    half = strip(garment, "piping", long, PIPING, Seams(Fixed(SEAM.size), Fixed(SEAM.size)))
-    turn = 0.5**0.5
-
-    def move(p: Point) -> Point:
-        return Point(turn * (p.across + p.down), turn * (p.down - p.across))
-
-    d = Draft("piping")
-    d.stage = "piping"
-    start = d.start("O", move(Point(-SEAM.mm, -SEAM.mm)), "strip_end")
-    d.mark("B1", start.along(Point(1, 1), long), "strip_length", "bias")
-    d.mark("B2", start.along(Point(1, -1), PIPING), "strip_depth", "strip_end")
-    for edge in half.edges.values():
-        d.edge(edge.name, list(edge.path.mapped(move).segments), edge.allowance)
-    d.lengths.update(half.lengths)
     return finish(garment, d)
 
 

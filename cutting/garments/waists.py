@@ -79,7 +79,7 @@ def elastic_length(ask: Ask, sums: Sums) -> Length | None:
 ZIPS = {"side-zip": inch(9), "back-zip": inch(9), "fly": inch(7)}
 
 
-def _interfacing(part: Part) -> Notion:
+def interfacing(part: Part) -> Notion:
     """A piece of interfacing as large as the part's sewing lines."""
     net = part.panel.net
     high = max(p.down for p in net) - min(p.down for p in net)
@@ -99,7 +99,7 @@ def notions(ask: Ask, sums: Sums, parts: list[Part]) -> list[Notion]:
     elastic = elastic_length(ask, sums)
     if elastic is not None:
         bought.append(Notion("elastic, 1 in wide", 1, elastic))
-    bought += [_interfacing(part) for part in parts if part.interfacing]
+    bought += [interfacing(part) for part in parts if part.interfacing]
     if ask.has_band and ask.closure != "none":
         bought.append(Notion("hook and bar"))
     return bought

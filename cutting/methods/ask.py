@@ -34,6 +34,7 @@ class Ask:
     band_depth: Fixed = field(default_factory=lambda: inch(1.5))
     band_overlap: Fixed = field(default_factory=lambda: inch(1.5))
     waist_finish: str = "straight-band"
+    waist_join: str = "darts"
     casing: Fixed = field(default_factory=lambda: inch(3))
     heading: Fixed = field(default_factory=lambda: inch(2))
     elastic: str | Fixed = "waist-4"
@@ -91,8 +92,13 @@ class Ask:
 
     @property
     def elastic_all_round(self) -> bool:
-        """The whole waist is drawn in by elastic: both panels lie flat as wide as the hip."""
+        """The whole waist is drawn in by elastic."""
         return self.waist_finish in GATHERED
+
+    @property
+    def gathered(self) -> bool:
+        """Both panels lie flat as wide as the hip: elastic, or the top they are sewn to, takes the rest in."""
+        return self.elastic_all_round or (self.waist_finish == "joined" and self.waist_join != "darts")
 
     @property
     def has_band(self) -> bool:

@@ -6,7 +6,7 @@ from typing import Any
 from cutting.cloth import Cloth
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.lengths import inch
-from cutting.methods.ask import Allowances, Ask
+from cutting.methods.ask import GATHERED, Allowances, Ask
 from cutting.methods.lower.centre_crease import CENTRE_CREASE
 from cutting.methods.lower.four_layer import FOUR_LAYER
 from cutting.methods.lower.half_thigh import HALF_THIGH
@@ -28,9 +28,6 @@ METHODS: dict[str, Method] = {
         FOUR_LAYER, QUARTER_PLUS_ONE, MULTIPLIED_QUARTER,
     )
 }  # fmt: skip
-LATER = ("quarter-bust",)
-"""Methods the file format knows and that are not drafted yet."""
-STYLES_LATER = ("bodice", "straight-top", "loose-top", "cropped-top", "jumpsuit")
 
 
 def usual(method: str, style: str) -> dict[str, Any]:
@@ -57,10 +54,10 @@ def usual_method(style: str) -> str:
     return own.get(style) or next(iter(methods_for(style)), "quarter-hip")
 
 
-def resolve(method: str, style: str, chosen: dict[str, Any], cloth: Cloth | None = None) -> Ask:
+def resolve(method: str, style: str, chosen: dict[str, Any], cloth: Cloth | None = None, joined: bool = False) -> Ask:
     """The whole of what is asked: chosen, else usual for method, style and cloth.
 
-    Raises CuttingError for choices that cannot go together.
+    `joined` where a top is sewn to its waist. Raises CuttingError for choices that cannot go together.
     """
     cloth = cloth or Cloth()
     if style not in METHODS[method].styles:
@@ -73,7 +70,55 @@ def resolve(method: str, style: str, chosen: dict[str, Any], cloth: Cloth | None
         known["crotch_depth"] = "hip/4+2"
     known |= {key: value for key, value in usual_of_cloth(cloth, known).items() if key not in METHODS[method].unused}
     asked = {**known, **chosen}
+    asked |= _joined(method, style, chosen) if joined else _finished(method, asked, chosen)
+    if asked.get("waist_cleanup") == "redraw-centre" and "allowances" not in chosen:
+        given = asked.get("allowances", Allowances())
+        asked["allowances"] = replace(given, centre=inch(1))
+    if "belt_loops" not in chosen and asked["closure"] == "fly":
+        asked["belt_loops"] = "four"
+    return Ask(style=style, stretch=cloth.stretch_percent, **asked)
+
+
+def how_gathered(method: str, style: str) -> bool:
+    """Whether a method or a style gives a waist that is gathered where nothing else is said."""
+    known = usual(method, style)
+    return known.get("waist_finish") in GATHERED or known.get("fullness", 1) > 1 or "darts" in METHODS[method].unused
+
+
+def _joined(method: str, style: str, chosen: dict[str, Any]) -> dict[str, Any]:
+    """The waist that a top is sewn to: no band, deeper to sit in, one zip behind through the seam.
+
+    An inch deeper; half an inch more where the method does not raise the seat.
+    """
+    raised = usual(method, style).get("seat_height") != "none" and "seat_raise" not in METHODS[method].unused
+    wrong = [
+        key
+        for key in ("waist_finish", "band", "yoke", "belt_loops")
+        if chosen.get(key, "joined") not in ("joined", "none")
+    ]
+    if wrong:
+        raise CuttingError(*(Problem("choice.joined", f"garment.choices.{key}", {}) for key in wrong))
+    taken: dict[str, Any] = {"waist_finish": "joined", "band": "none"}
+    if "waist_join" not in chosen:
+        taken["waist_join"] = "gathers" if how_gathered(method, style) else "darts"
+    if "closure" not in chosen:
+        taken["closure"] = "back-zip"
+    if "crotch_depth" not in chosen:
+        taken["crotch_depth"] = "seated"
+    if "crotch_ease" not in chosen:
+        taken["crotch_ease"] = inch(1) if raised else inch(1.5)
+    if "allowances" not in chosen and chosen.get("closure", "back-zip") == "back-zip":
+        taken["allowances"] = Allowances(centre=inch(1))
+    return taken
+
+
+def _finished(method: str, asked: dict[str, Any], chosen: dict[str, Any]) -> dict[str, Any]:
+    """The waist of a garment by itself: its band, its closure, its loops."""
+    if "waist_join" in chosen:
+        raise refuse("choice.alone", "garment.choices.waist_join")
     finish = asked.get("waist_finish", Ask.waist_finish)
+    if finish == "joined":
+        raise refuse("choice.alone", "garment.choices.waist_finish")
     without = finish in ("casing", "paper-bag", "shaped-band")
     if without and chosen.get("band") not in (None, "none", "inside" if finish == "shaped-band" else None):
         raise refuse("choice.band", "garment.choices.band", finish=finish)
@@ -90,9 +135,4 @@ def resolve(method: str, style: str, chosen: dict[str, Any], cloth: Cloth | None
     if "closure" not in chosen:
         opens = asked.get("closure", Ask.closure)
         asked["closure"] = "none" if elastic else "side-zip" if opens == "none" else opens
-    if asked.get("waist_cleanup") == "redraw-centre" and "allowances" not in chosen:
-        given = asked.get("allowances", Allowances())
-        asked["allowances"] = replace(given, centre=inch(1))
-    if "belt_loops" not in chosen and asked["closure"] == "fly":
-        asked["belt_loops"] = "four"
-    return Ask(style=style, stretch=cloth.stretch_percent, **asked)
+    return {key: asked[key] for key in ("band", "closure") if key in asked}

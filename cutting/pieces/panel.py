@@ -58,7 +58,7 @@ class Panel:
     @property
     def waist_closed(self) -> float:
         """The waist seam with its darts closed, in mm."""
-        darts = sum(distance(dart.near, dart.far) for dart in self.darts)
+        darts = sum(distance(dart.near, dart.far) for dart in self.darts if dart.edge == "waist")
         return self.edges["waist"].path.length - darts
 
     def corner(self, one: str, other: str) -> Point:

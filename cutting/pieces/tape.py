@@ -8,6 +8,9 @@ from cutting.geometry import Point, crossings, distance, unit
 from cutting.lengths import Found, Length, found, named, total
 from cutting.pieces.panel import Panel
 
+OF_LEG = {"guide": "side", "centre": "crotch", "top": "waist"}
+"""What a leg's tape means where its panel has no edge of that name."""
+
 
 @dataclass(frozen=True)
 class Tape:
@@ -35,9 +38,9 @@ def _end(ref: EdgeRef | None, panels: dict[str, Panel], panel: str, net: Point, 
         return _End(corner.minus(net).dot(away))
     owner, _, name = ref.rpartition(".")
     home = panels[owner or panel]
-    edge = home.edges[{"guide": "side", "centre": "crotch", "top": "waist"}.get(name, name)]
+    edge = home.edges[name if name in home.edges else OF_LEG[name]]
     kind = edge.name.removeprefix("back_")
-    label = f"allowance.{'centre' if kind == 'crotch' else kind}"
+    label = "zip" if kind == "centre" else f"allowance.{'centre' if kind == 'crotch' else kind}"
     allowance = named(edge.allowance, "turn_up" if edge.turned == 2 else label)
     if name == "top":
         seam = home.lengths["seam_down"]

@@ -13,6 +13,11 @@ LABELS = {
     "slant": "slant",
     "allowance.side": "side seam", "allowance.centre": "centre seam", "allowance.inner_leg": "inner leg seam",
     "allowance.waist": "waist seam", "allowance.hem": "hem", "band": "band", "band_finished": "finished band", "band_seam": "seam",
+    "neck": "for the neck", "wider": "wider", "deeper": "deeper", "slope": "of slope", "nape": "down to the nape", "armhole_ease": "of ease",
+    "lower": "lower", "hollow": "of hollow", "bust_ease": "bust ease", "sleeve_ease": "sleeve ease", "below_armhole": "below the armhole line",
+    "hip_below_waist": "below the waist", "above_the_waist": "above the waist", "short_sleeve": "of sleeve", "under_the_cap": "under the cap", "hand": "for the hand",
+    "narrower": "narrower", "two_ends": "for both ends", "facing": "of facing", "allowance.neck": "neck seam", "allowance.shoulder": "shoulder seam",
+    "allowance.armhole": "armhole seam", "allowance.cap": "armhole seam", "allowance.underarm": "underarm seam",
     "overlap": "overlap", "hem": "hem", "zip": "zip", "crotch_ease": "crotch ease", "hip_ease": "hip ease",
     "waist_ease": "waist ease", "thigh_ease": "thigh ease", "knee_ease": "knee ease", "side_raise": "side raise",
     "back_wider": "that the back is wider", "lift": "lift", "over_the_bust": "over the bust",
@@ -21,6 +26,9 @@ LABELS = {
     "tie": "tie", "to_tie": "to tie", "seven_tenths_of_crotch_round": "which is 7/10 of the crotch line all round",
 }  # fmt: skip
 FOUND = {
+    "over_the_head": "so that the head passes", "shoulder_run": "what the shoulder runs out level", "to_the_bust": "down to the bust's level", "below_the_bust": "up to 1 in below the bust point, or 1/2 in below the armhole line", "short_of_bust": "to 1 1/2 in short of the bust point",
+    "zip_lean": "what the zip's edge leans in", "cap_height": "height that makes the cap as long as the armhole and its ease", "cap_length": "cap, measured on the draft",
+    "to_fill_the_armhole": "to fill the armhole", "round_the_edge": "round the edge", "widest_sleeve": "widest line of the sleeve, cut",
     "lean": "lean of the seam", "tip_drop": "drop that makes the inner legs equal",
     "side_equal": "height that makes the side seams equal", "hem_widened": "extra hem that makes the inner legs equal",
     "curve_start": "where the curve leaves the centre line", "diagonal": "diagonal brought back into its range",

@@ -2,6 +2,8 @@
 
 from dataclasses import dataclass
 
+from cutting.words import top_marks
+
 PLACES = {
     "top": "the top line", "crotch_line": "the guide line", "hip_line": "the guide line", "knee_line": "the guide line",
     "hem_line": "the guide line", "guide_line": "the guide line", "centre_on_crotch_line": "the corner of centre and crotch line",
@@ -17,6 +19,7 @@ PLACES = {
     "fold_at_waist": "the fold, at the waist", "slanted_waist": "the centre's end of the waist", "crotch_point": "the crotch point",
     "hip_level": "the hip line", "strip_centre": "the centre's end of the strip's line", "strip_corner": "its top line",
     "strip_guide": "its guide line", "bag_corner": "the bag's corner", "bag_level": "the opening's line", "bag_middle": "the point just marked", "opening": "the opening",
+    **top_marks.PLACES,
     "side_top": "the side's top", "patch_corner": "the patch's corner", "waist_middle": "the middle of the waist", "fold": "the fold", "selvedge": "the selvedge", "cut_end": "the cut end of the cloth",
 }  # fmt: skip
 LINES = {
@@ -28,6 +31,7 @@ LINES = {
     "side": "straight up", "down": "straight down", "up": "straight up", "upright": "square to the waist line", "grain": "along the grain",
     "waist_slant": "slanting up to the casing line", "square_to_slant": "square to the slanted waist, down",
     "parallel_to_slant": "parallel to the slanted waist, out", "swung": "swung down from the waist",
+    **top_marks.LINES,
     "bias": "at half a right angle to the grain", "strip_end": "along the strip's end", "across_cloth": "straight across the cloth", "along_cloth": "along the selvedge",
 }  # fmt: skip
 
@@ -125,6 +129,7 @@ PANELS = {
     "front": "front", "back": "back", "band": "band", "front-band": "front band", "back-band": "back band",
     "channel": "channel", "tie": "tie", "yoke": "yoke", "pocket-bag": "pocket bag", "pocket-facing": "pocket facing",
     "pocket-backing": "pocket backing", "patch": "patch pocket", "outside-patch": "outside pocket", "piping": "piping",
+    **top_marks.PANELS,
     "fly-facing": "fly facing", "fly-guard": "fly guard", "belt-loops": "belt loops",
 }  # fmt: skip
 """What each panel is called."""
@@ -186,8 +191,11 @@ def mark_words(panel: str, code: str) -> Words:
     if code in _SECOND:
         name, reason = (text.format(panel=called) for text in _SECOND[code])
         return Words(name, reason)
+    of_top = top_marks.SLEEVE if panel == "sleeve" else top_marks.TOP
+    if panel in ("front", "back", "sleeve") and code in of_top:
+        return Words(*of_top[code])
     if panel not in ("front", "back", "leg"):
-        name, reason = _STRIP[code]
+        name, reason = top_marks.FACING[code] if code in top_marks.FACING else _STRIP[code]
         return Words(name.format(Panel=called.capitalize()), _REASONS.get(panel, {}).get(code, reason))
     if panel == "leg":
         name, reason = _LEG.get(code) or _FRONT[code]

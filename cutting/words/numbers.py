@@ -1,6 +1,14 @@
 """What each number of a plan is called."""
 
-_PANELS = {"front": "Front", "back": "Back", "band": "Band", "fold": "Fold", "elastic": "Elastic", "waist": "Waist"}
+_PANELS = {
+    "sleeve": "Sleeve",
+    "front": "Front",
+    "back": "Back",
+    "band": "Band",
+    "fold": "Fold",
+    "elastic": "Elastic",
+    "waist": "Waist",
+}
 _NUMBERS = {
     "crotch_depth": "crotch depth", "hip_depth": "hip line", "thigh_depth": "thigh line", "knee_depth": "knee line",
     "ankle_depth": "ankle line", "length": "length, finished", "cut_length": "length, cut", "hip_width": "hip width",
@@ -10,7 +18,11 @@ _NUMBERS = {
     "dart_place": "dart, place", "centre_drop": "centre down", "side_raise": "side up", "crotch_tip": "crotch tip, out",
     "tip_drop": "crotch tip, down", "seat_raise": "centre up", "centre_slant": "centre in", "cut_depth": "depth, cut",
     "finished_depth": "depth, finished", "needed": "depth needed", "quick_rule": "depth by the quick rule",
-    "opening": "opening, let out",
+    "opening": "opening, let out", "width": "width", "neck_depth": "neck depth", "across": "width between the armholes",
+    "neck_width": "neck width, half", "shoulder": "shoulder, half", "shoulder_slope": "shoulder slope",
+    "armhole_depth": "armhole depth", "waist_depth": "waist behind", "neck_round": "neck, all round",
+    "armhole_length": "armhole, all round", "bust_dart": "bust dart", "zip_edge_neck": "zip edge at the neck",
+    "zip_edge_waist": "zip edge at the waist", "cap_height": "cap height", "cap_length": "cap length", "round": "lower edge, round",
 }  # fmt: skip
 
 

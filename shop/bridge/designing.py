@@ -101,7 +101,7 @@ def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
             (garment,) = draft(read_job(job))
         except CuttingError:
             continue
-        panel = garment.panels[garment.legs[0]]
+        panel = garment.panels[garment.main[0]]
         centre = panel.points["CF"].across
         net = beyond(panel.net, 0.0) if "leg" in garment.panels else panel.net
         # What reaches past the centre line is folded in between the legs.

@@ -23,7 +23,7 @@ RULES = [
     (style, key, word)
     for style in ("straight-trousers", "palazzo")
     for key, choice in LOWER.items()
-    if choice.kind != "allowances"
+    if choice.kind != "allowances" and key != "waist_join"  # of jumpsuits alone: test_tops
     for word in choice.offered
 ]
 ENDS = [

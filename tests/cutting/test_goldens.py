@@ -9,10 +9,13 @@ from pathlib import Path
 
 import pytest
 
+from cutting.formats import read_job
 from cutting.formats.plan_v1 import to_model
 from cutting.geometry import area
 from cutting.methods import METHODS
-from tests.jobs import FIVE, of_body, planned
+from cutting.methods.upper import TOPS
+from cutting.plan import plan
+from tests.jobs import FIVE, UPPER, of_body, planned, top_job
 
 FOLDER = Path(__file__).parents[1] / "goldens"
 CASES = {
@@ -94,3 +97,13 @@ def test_the_guide_alone_is_enough_for_an_eleventh_method(monkeypatch):
         made = of_body(name, eleventh.name, "straight-trousers")
         assert {check.code for check in made.checks if not check.ok} <= {"thigh.ease"}
         assert made.garments[0].numbers["front.crotch_extension"].net.mm == pytest.approx(2.25 * 25.4)
+
+
+@pytest.mark.parametrize("style", TOPS)
+def test_every_top_draws_five_bodies_as_it_was_found_right(style):
+    found = {name: drawing(plan(read_job(top_job(name, style, sleeve="long")), by_width=False)) for name in UPPER}
+    wanted = kept(f"top-{style}", json.loads(json.dumps(found)))
+    for name, points in wanted.items():
+        assert found[name].keys() == points.keys()
+        for key, value in points.items():
+            assert found[name][key] == pytest.approx(value, abs=0.05), f"{name} {key}"

@@ -77,7 +77,7 @@ def crotch_angle(crotch, inner_leg, backwards=False):
 @given(bodies(), asks())
 def test_curves_are_smooth_and_the_centre_front_is_square(body, made):
     garment = served(body, made)
-    for name in garment.legs:
+    for name in garment.main:
         panel = garment.drafted[name]
         for edge in panel.edges.values():
             parts = edge.path.segments if edge.name != "waist" else ()
@@ -176,7 +176,7 @@ def test_a_millimetre_more_hip_moves_no_mark_far(body, method):
     made = method, resolve(method, style, {})
     other = Body({**body.sizes, "hip": body.sizes["hip"] + 1})
     one, two = served(body, made), served(other, made)
-    for name in one.legs:
+    for name in one.main:
         a, b = one.panels[name].points, two.panels[name].points
         still = {key for key in a.keys() & b.keys() if key[0] not in "PQR"}
         assert max(distance(a[key], b[key]) for key in still) < 5

@@ -1,4 +1,4 @@
-"""A published trouser block against our nearest method, point by point, each difference explained.
+"""A published trouser block and a bodice block against our nearest, point by point, each difference explained.
 
 The block: Winifred Aldrich, *Metric Pattern Cutting*, the classic tailored trouser block. Its formulas stand here from
 memory, so they are no oracle: the test holds our side, and that what is said of the difference is all of it. All in cm.
@@ -6,7 +6,9 @@ memory, so they are no oracle: the test holds our side, and that what is said of
 
 import pytest
 
-from tests.jobs import of_body
+from cutting.formats import read_job
+from cutting.plan import plan
+from tests.jobs import of_body, top_job
 
 HIP = 104.0
 BLOCK = {
@@ -43,3 +45,23 @@ def test_the_whole_hip_is_an_inch_over_the_body_and_the_block_four_centimetres()
     hip = next(row for row in made.rows if row.level == "hip")
     block = 2 * (BLOCK["front.hip_width"] + BLOCK["back.hip_width"])
     assert block - hip.sewn / 10 == pytest.approx(4 - 2.54, abs=0.01)
+
+
+BUST, NECK, BACK, ARMSCYE = 98.0, 37.0, 35.0, 21.0
+BODICE = {
+    # The close fitting bodice block of the same book, from memory.
+    "front.width": (BUST / 4 + 2.5, -1.23, "the block eases 10 cm all round, ours 2 in"),
+    "neck_width": (NECK / 5 - 0.2, 0.2, "a fifth of the neck in both; the block takes 2 mm off"),
+    "front.neck_depth": (NECK / 5 - 0.2, 0.2, "the same"),
+    "back.across": (BACK / 2 + 0.5, -0.5, "the block eases the back's width by half a centimetre"),
+    "armhole_depth": (ARMSCYE + 0.5, 1.405, "3/4 in of ease against half a centimetre"),
+}
+
+
+@pytest.mark.parametrize("number", BODICE)
+def test_a_bodice_lies_beside_the_published_block(number):
+    measures = {"bust": BUST, "neck": NECK, "back_width": BACK, "armhole_depth": ARMSCYE}
+    made = plan(read_job(top_job("middle", "bodice", measures, shoulder_slope=1)), by_width=False)
+    block, by, why = BODICE[number]
+    ours = made.garments[0].numbers[number].net.mm / 10
+    assert ours - block == pytest.approx(by, abs=0.01), why

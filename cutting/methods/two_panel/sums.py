@@ -35,7 +35,7 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     girth: Length = body.low_waist if ask.waist_position == "low" and body.has("low_waist") else body.waist
     waist_round = girth + named(ask.waist_ease, "waist_ease")
     shares = [waist_round / 4 - ask.waist_split / 2, waist_round / 4 + ask.waist_split / 2]
-    gathered = ask.elastic_all_round or ask.fullness > 1
+    gathered = ask.gathered or ask.fullness > 1
     if not gathered and shares[0].mm - front_hip.mm > 38.1:
         raise refuse("waist.too_large", "measurements.waist", waist=girth, hip=body.hip)
 

@@ -1,16 +1,16 @@
-"""A garment's checks: girths, seams that meet, the band, the crotch, the leg."""
+"""A lower garment's checks: girths, seams that meet, the band, the crotch, the leg."""
 
 from cutting.checks.check import Check
 from cutting.checks.one_leg import check_leg
 from cutting.checks.shared import GIRTH, SEAM, STRETCHED, bands, grown, level, opening, thigh
-from cutting.garments import Garment
+from cutting.garments import Lower
 from cutting.geometry import Path, Point, crossings
 from cutting.pieces import Panel
 
 HEM = 2.0
 
 
-def check_garment(garment: Garment) -> list[Check]:
+def check_lower(garment: Lower) -> list[Check]:
     """Every check of one lower garment, in the order of the body."""
     if "leg" in garment.panels:
         return check_leg(garment)
@@ -21,7 +21,7 @@ def check_garment(garment: Garment) -> list[Check]:
     wanted, waist = sums.waist_round.mm, flat - gathers
     hip = 2 * sum(_hip_sewn(panel, garment) for panel in (front, back))
     crotch_round = _crotch_line(front) + _crotch_line(back)
-    sides = [garment.side(name) for name in garment.legs]
+    sides = [garment.side(name) for name in garment.main]
     legs = [panel.edges["inner_leg"].path.length for panel in (front, back)]
     hip_wanted = 2 * (sums.front_hip + sums.back_hip).mm
     checks = [
@@ -60,7 +60,7 @@ def _turned(where: str, panel: Panel) -> Check:
     )
 
 
-def _hip_sewn(panel: Panel, garment: Garment) -> float:
+def _hip_sewn(panel: Panel, garment: Lower) -> float:
     """One panel at the hip line, from the cut lines less the allowances that were asked for, in mm."""
     down = panel.points["H"].down
     sides = level(panel.offsets["side"], down)
@@ -82,7 +82,7 @@ def _extensions(where: str, front: Panel, back: Panel) -> Check:
     return Check("extension.order", where, one, other, 0.0, other >= one - 0.01)
 
 
-def _leg(garment: Garment, front: Panel, back: Panel, crotch_round: float) -> Check:
+def _leg(garment: Lower, front: Panel, back: Panel, crotch_round: float) -> Check:
     """The leg under the crotch is no wider than the crotch line or the hem explains."""
     depth = garment.sums.level(garment.sums.thigh_depth, garment.ask).mm
 

@@ -1,42 +1,13 @@
-"""The girth ledger: at each level what the body measures, what is cut, what the seams and darts take, what is left."""
+"""The rows of a lower garment, from waist to hem."""
 
-from dataclasses import dataclass
 from typing import Literal
 
-from cutting.garments import Garment
+from cutting.garments import Lower
 from cutting.geometry import Line
-
-CLOSE = 1.0
-"""A driven row closes within this many mm."""
+from cutting.ledger.row import Row
 
 
-@dataclass(frozen=True)
-class Row:
-    """One level all round (one leg for thigh, knee and hem), in mm. `sewn = cut - seams - darts - gathers`."""
-
-    garment: str
-    level: str
-    kind: Literal["driven", "resulting"]
-    body: float | None
-    ease: float
-    darts: float
-    gathers: float
-    seams: float
-    cut: float
-
-    @property
-    def sewn(self) -> float:
-        return self.cut - self.seams - self.darts - self.gathers
-
-    @property
-    def closes(self) -> bool:
-        """Driven: sewn is body and ease to 1 mm. Resulting: there is ease and it is not negative."""
-        if self.kind == "resulting" or self.body is None:
-            return self.ease >= 0
-        return abs(self.sewn - self.body - self.ease) <= CLOSE
-
-
-def ledger(garment: Garment) -> list[Row]:
+def lower_rows(garment: Lower) -> list[Row]:
     """The rows of one lower garment, from waist to hem."""
     numbers, body, ask, sums = garment.numbers, garment.body, garment.ask, garment.sums
 
@@ -57,7 +28,7 @@ def ledger(garment: Garment) -> list[Row]:
     cut, seams = both("crotch_width", 1)
     thigh = body.thigh.mm
     rows.append(Row(garment.id, "thigh", "resulting", thigh, cut - seams - thigh, 0.0, 0.0, seams, cut))
-    widened = garment.panels[garment.legs[-1]].lengths["hem_widened"].mm
+    widened = garment.panels[garment.main[-1]].lengths["hem_widened"].mm
     knee = body.knee.mm if body.has("knee") else None
     for level, whole, own in (("knee", sums.knee_round, knee), ("hem", sums.hem_round, None)):
         if f"front.{level}_width" not in numbers:

@@ -1,0 +1,163 @@
+"""A top's checks: girths, seams that meet, smooth joins, the neck over the head, the sleeve in its armhole."""
+
+from math import acos, degrees
+
+from cutting.checks.check import Check
+from cutting.checks.shared import GIRTH, SEAM, furthest_off, level
+from cutting.garments import Top
+from cutting.geometry import Line
+from cutting.geometry import Point as At
+from cutting.methods.upper import TOPS, TopAsk
+from cutting.pieces import Panel
+
+HEAD = 584.2
+"""Round the head where it was not measured: 23 in, an assumption that the check's words name."""
+STRAIGHT, SQUARE = 180.0, 90.0
+ANGLE = 3.0
+ROOM, ARM_LEAST = 25.4, 12.7
+HANDS = 50.8
+"""A waist without an opening passes the bust where it is within 2 in of it."""
+
+
+def check_top(garment: Top) -> list[Check]:
+    """Every check of one top, in the order of the body."""
+    where, ask, sums, body = garment.id, garment.ask, garment.sums, garment.body
+    front, back = garment.panels["front"], garment.panels["back"]
+    bust = 2 * sum(_bust_sewn(panel, ask) for panel in (front, back))
+    wanted = sums.girth.mm + ask.bust_ease.mm
+    shoulders = [panel.edges["shoulder"].path.length for panel in (front, back)]
+    sides = [_closed(panel, "side") for panel in (front, back)]
+    checks = [_neck(garment)]
+    checks += [
+        Check("girth.bust", where, wanted, bust, GIRTH, abs(wanted - bust) <= GIRTH),
+        *_lower_edge(garment),
+        Check("seam.shoulder", where, shoulders[0], shoulders[1], SEAM, abs(shoulders[0] - shoulders[1]) <= SEAM),
+        Check("seam.top_side", where, sides[0], sides[1], SEAM, abs(sides[0] - sides[1]) <= SEAM),
+        _turned("smooth.neck", where, front, back, "neck"),
+        _turned("smooth.armhole", where, front, back, "armhole"),
+        *(_square(where, panel) for panel in (front, back) if panel.name == "back" or ask.neck_shape != "v"),
+    ]
+    if garment.sleeve is not None:
+        checks += _sleeve(garment, front, back, body.upper_arm.mm)
+    checks += _facings(garment)
+    return [*checks, _grown(garment)]
+
+
+def _closed(panel: Panel, edge: str) -> float:
+    """An edge with the darts that lie in it closed, in mm."""
+    return panel.edges[edge].path.length - sum(Line(d.near, d.far).length for d in panel.darts if d.edge == edge)
+
+
+def _bust_sewn(panel: Panel, ask: TopAsk) -> float:
+    """Half of the panel on the armhole line, from the cut lines less the allowances that were asked for, in mm."""
+    down = panel.edges["side"].path.start.down
+    side, lean = min(level(panel.offsets["side"], down), key=lambda hit: abs(hit[0]))
+    centre, leant = level(panel.offsets["centre"], down)[0]
+    zip_edge = ask.zip_edge.mm if ask.closure == f"{panel.name}-zip" else 0.0
+    return side - ask.allowances.side.mm * lean - centre - zip_edge * leant
+
+
+def _lower_edge(garment: Top) -> list[Check]:
+    """The fitted waist goes round the body and over the bust; a longer top goes over the hip."""
+    where, ask, sums = garment.id, garment.ask, garment.sums
+    panels = [garment.panels[name] for name in ("front", "back")]
+    if TOPS[ask.style].fitted:
+        edge = "waist" if "waist" in panels[0].edges else "hem"
+        waist = 2 * sum(_closed(panel, edge) for panel in panels)
+        wanted = sums.waist_round.mm
+        checks = [Check("girth.waist", where, wanted, waist, GIRTH, abs(wanted - waist) <= GIRTH)]
+        if ask.closure == "none" and not ask.joined:
+            over = waist * (1 + float(ask.stretch) / 100)
+            least = sums.girth.mm - HANDS
+            checks.append(Check("top.opening", where, least, over, GIRTH, over >= least - GIRTH))
+        return checks
+    if ask.joined or TOPS[ask.style].ends != "hip" or sums.back_length.mm < sums.hip_level.mm:
+        return []
+    hip = 2 * sum(_at(panel, sums.hip_level.mm) for panel in panels)
+    least = garment.body.hip.mm + ROOM
+    return [Check("top.hip", where, least, hip, GIRTH, hip >= least - GIRTH, "warn")]
+
+
+def _at(panel: Panel, down: float) -> float:
+    """From the centre to the side at a level, net."""
+    return max(hit[0] for hit in level(panel.edges["side"].path.flat(), down))
+
+
+def _neck(garment: Top) -> Check:
+    """The neck passes the head, or opens."""
+    edges = [garment.panels[name].edges["neck"].path for name in ("front", "back")]
+    round_ = 2 * sum(edge.length for edge in edges)
+    head = garment.body.head.mm if garment.body.has("head") else HEAD
+    opens = garment.ask.closure != "none"
+    room = round_ * (1 + float(garment.ask.stretch) / 100)
+    return Check("neck.head", garment.id, head, round_, GIRTH, opens or room >= head - GIRTH, params={"opens": opens})
+
+
+def _angle(one: At, other: At) -> float:
+    return degrees(acos(max(-1.0, min(1.0, one.dot(other)))))
+
+
+def _turned(code: str, where: str, front: Panel, back: Panel, edge: str) -> Check:
+    """Both panels' angles between an edge and the shoulder make a straight line when the shoulder is sewn; degrees."""
+    whole = 0.0
+    for panel in (front, back):
+        shoulder = panel.edges["shoulder"].path
+        if edge == "neck":
+            arrives = panel.edges["neck"].path.segments[-1].direction(1.0)
+            whole += STRAIGHT - _angle(arrives, shoulder.segments[0].direction(0.0))
+        else:
+            leaves = panel.edges["armhole"].path.segments[0].direction(0.0)
+            whole += STRAIGHT - _angle(shoulder.segments[0].direction(0.0), leaves)
+    return Check(code, where, STRAIGHT, whole, ANGLE, abs(whole - STRAIGHT) <= ANGLE)
+
+
+def _square(where: str, panel: Panel) -> Check:
+    """The neck leaves the centre squarely, so that the two halves make no point."""
+    leaves = panel.edges["neck"].path.segments[0].direction(0.0)
+    angle = _angle(leaves, At(0, 1))
+    return Check("square.neck", f"{where}.{panel.name}", SQUARE, angle, ANGLE, abs(angle - SQUARE) <= ANGLE)
+
+
+def _sleeve(garment: Top, front: Panel, back: Panel, arm: float) -> list[Check]:
+    where, sleeve = f"{garment.id}.sleeve", garment.panels["sleeve"]
+    armhole = sum(panel.edges["armhole"].path.length for panel in (front, back))
+    cap = sleeve.edges["cap"].path.length + sleeve.edges["back_cap"].path.length
+    wanted = armhole + garment.ask.cap_ease.mm
+    under = [sleeve.edges[name].path.length for name in ("underarm", "back_underarm")]
+    round_ = sleeve.edges["underarm"].path.start.across - sleeve.edges["back_underarm"].path.end.across
+    return [
+        Check("cap.armhole", where, wanted, cap, SEAM, abs(wanted - cap) <= SEAM),
+        Check("seam.underarm", where, under[0], under[1], SEAM, abs(under[0] - under[1]) <= SEAM),
+        Check("girth.arm", where, arm + ARM_LEAST, round_, GIRTH, round_ >= arm + ARM_LEAST - GIRTH),
+    ]
+
+
+def _facings(garment: Top) -> list[Check]:
+    """Each facing's edge is as long as the edge that it finishes."""
+    checks = []
+    for part in garment.parts:
+        name, _, edge = part.panel.name.removesuffix("-facing").partition("-")
+        if not part.panel.name.endswith("-facing") or edge not in part.panel.edges:
+            continue
+        panel = garment.panels[part.panel.name]
+        one, other = (p.edges[edge].path.length for p in (garment.panels[name], panel))
+        where = f"{garment.id}.{part.panel.name}"
+        checks.append(Check("seam.facing", where, one, other, SEAM, abs(one - other) <= SEAM))
+    return checks
+
+
+def _grown(garment: Top) -> Check:
+    given, ask = garment.ask.allowances, garment.ask
+    wanted: dict[tuple[str, str], float] = {}
+    for name in garment.main:
+        for key, edge in garment.panels[name].edges.items():
+            asked = {
+                "neck": given.neck.mm, "shoulder": given.shoulder.mm, "armhole": given.armhole.mm,
+                "cap": given.armhole.mm, "back_cap": given.armhole.mm, "side": given.side.mm,
+                "underarm": given.side.mm, "back_underarm": given.side.mm, "waist": given.waist.mm,
+                "centre": ask.zip_edge.mm if ask.closure == f"{name}-zip" else 0.0, "hem": ask.hem.mm,
+            }[key]  # fmt: skip
+            if key in ("waist", "hem") and name != "sleeve" and not ask.joined:
+                asked = edge.allowance.mm if ask.hem_shape == "curved" else ask.hem.mm
+            wanted[name, key] = asked
+    return furthest_off(garment.id, garment, wanted)

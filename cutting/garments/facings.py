@@ -1,0 +1,115 @@
+"""What finishes the neck and an armhole without a sleeve: facings traced off the panels, or strips cut on the bias.
+
+Common practice, no source: a facing 2 to 3 in wide, a strip 1 1/4 in.
+"""
+
+from cutting.drafting import Draft, Place
+from cutting.garments.part import Part
+from cutting.garments.strips import bias
+from cutting.geometry import Cubic, Line, Path, Point, unit
+from cutting.lengths import Length, found, inch, mm
+from cutting.methods.upper import TopAsk
+from cutting.pieces import Panel, finish
+
+NECK, ARMHOLE = inch(2.5, "facing"), inch(2, "facing")
+STRIP = inch(1.25)
+MOST = 0.42
+"""A facing takes no more than this share of the shoulder, so that neck's and armhole's do not meet."""
+
+
+def facings(garment: str, panels: dict[str, Panel], ask: TopAsk) -> list[Part]:
+    """The parts that finish the neck, and the armholes of a top without sleeves."""
+    open_armhole = ask.sleeve == "none"
+    if ask.finish == "bias":
+        neck = 2 * sum(panels[name].edges["neck"].path.length for name in ("front", "back"))
+        parts = [Part(_binding(garment, "neck-binding", neck), sewn_to="front.neck, back.neck")]
+        if open_armhole:
+            around = sum(panels[name].edges["armhole"].path.length for name in ("front", "back"))
+            parts.append(Part(_binding(garment, "armhole-binding", around), 2, sewn_to="front.armhole, back.armhole"))
+        return parts
+    parts = []
+    for name in ("front", "back"):
+        halves = ask.closure == f"{name}-zip"
+        panel = _neck(garment, panels[name])
+        parts.append(
+            Part(panel, 2 if halves else 1, pair=halves, fold=None if halves else 0.0, interfacing=True,
+                 sewn_to=f"{name}.neck", half=not halves)
+        )  # fmt: skip
+    if open_armhole:
+        for name in ("front", "back"):
+            parts.append(
+                Part(_armhole(garment, panels[name]), 2, pair=True, interfacing=True, sewn_to=f"{name}.armhole")
+            )
+    return parts
+
+
+def _binding(garment: str, name: str, around: float) -> Panel:
+    return bias(garment, name, found(around, "round_the_edge") + inch(1, "two_ends"), STRIP)
+
+
+def _width(wanted: Length, shoulder: float) -> Length:
+    return wanted if wanted.mm <= MOST * shoulder else found(MOST * shoulder, "room_for_it")
+
+
+def _neck(garment: str, panel: Panel) -> Panel:
+    """The neck's own edge, the shoulder's inner end, an outer edge that runs square into the centre."""
+    neck, shoulder = panel.edges["neck"], panel.edges["shoulder"]
+    along = unit(shoulder.path.end.minus(shoulder.path.start))
+    wide = _width(NECK, shoulder.path.length)
+    d = Draft(f"{panel.name}-neck-facing")
+    d.stage = d.panel
+    top = Place(shoulder.path.start, "neck_point")
+    end = d.mark("B1", top.along(along, wide), "facing_shoulder", "shoulder_seam").point
+    low = d.mark("B2", Place(neck.path.start, "centre_neck").down(NECK), "facing_centre", "centre_line").point
+    down = Point(-along.down, along.across)
+    deep, out = low.down - end.down, end.across - low.across
+    outer = Cubic(end, end.plus(down, 0.55 * deep), Point(low.across + 0.55 * out, low.down), low)
+    d.edge("neck", list(neck.path.segments), neck.allowance)
+    d.edge("shoulder", [Line(shoulder.path.start, end)], shoulder.allowance)
+    d.edge("outer", [outer], mm(0))
+    d.edge("centre", [Line(low, neck.path.start)], panel.edges["centre"].allowance)
+    return _done(garment, d, wide)
+
+
+def _armhole(garment: str, panel: Panel) -> Panel:
+    """The armhole's own edge, the ends of shoulder and side, an inner edge that follows it."""
+    armhole, shoulder, side = (panel.edges[name] for name in ("armhole", "shoulder", "side"))
+    wide = _width(ARMHOLE, shoulder.path.length)
+    along = unit(shoulder.path.end.minus(shoulder.path.start))
+    down_side = unit(side.path.end.minus(side.path.start))
+    d = Draft(f"{panel.name}-armhole-facing")
+    d.stage = d.panel
+    tip, underarm = shoulder.path.end, side.path.start
+    start = d.mark(
+        "B1",
+        Place(tip, "shoulder_tip").along(Point(-along.across, -along.down), wide),
+        "facing_shoulder",
+        "shoulder_seam",
+    ).point
+    foot = d.mark("B2", Place(underarm, "underarm").along(down_side, wide), "facing_side", "side_seam").point
+    hollow = Path(armhole.path.segments[:1]).end
+    reach = wide.mm
+    middle = Point(hollow.across - reach, hollow.down + 0.35 * reach)
+    into = Point(-down_side.down, down_side.across)
+    lower = Cubic(
+        foot,
+        foot.plus(into, 0.6 * (foot.across - middle.across)),
+        Point(middle.across, foot.down - 0.35 * (foot.down - middle.down)),
+        middle,
+    )
+    upper = Cubic(
+        middle,
+        Point(middle.across, middle.down - 0.45 * (middle.down - start.down)),
+        start.plus(Point(-along.down, along.across), 0.35 * (middle.down - start.down)),
+        start,
+    )
+    d.edge("shoulder", [Line(start, tip)], shoulder.allowance)
+    d.edge("armhole", list(armhole.path.segments), armhole.allowance)
+    d.edge("side", [Line(underarm, foot)], side.allowance)
+    d.edge("outer", [lower, upper], mm(0))
+    return _done(garment, d, wide)
+
+
+def _done(garment: str, d: Draft, wide: Length) -> Panel:
+    d.lengths.update(seam_down=mm(0), finished_width=wide)
+    return finish(garment, d)

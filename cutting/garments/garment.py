@@ -1,0 +1,60 @@
+"""What every garment has once it is drafted: its panels and parts, its numbers, what is bought, what to look at."""
+
+from abc import ABC, abstractmethod
+from dataclasses import dataclass
+
+from cutting.body import Body
+from cutting.drafting import Step
+from cutting.finding import Finding
+from cutting.garments.number import Numbers
+from cutting.garments.part import Part
+from cutting.garments.waists import Notion
+from cutting.geometry import Point
+from cutting.pieces import Panel, Piece, Tape
+
+
+@dataclass(frozen=True)
+class Garment(ABC):
+    """One garment. `panels` holds the parts' panels too; `main` names those that cover the body."""
+
+    id: str
+    style: str
+    method: str
+    body: Body
+    marking: str
+    main: tuple[str, ...]
+    panels: dict[str, Panel]
+    parts: tuple[Part, ...]
+    numbers: Numbers
+    notions: tuple[Notion, ...]
+    findings: tuple[Finding, ...]
+
+    @abstractmethod
+    def pieces(self, on_fold: bool) -> list[Piece]:
+        """The pieces to cut; on folded cloth a part that can is the half that lies on the fold."""
+
+    @abstractmethod
+    def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:
+        """The steps in the order of the table, each with its tape: between cut edges on cloth, net on paper."""
+
+    @abstractmethod
+    def anchor(self, panel: str, first: Tape) -> tuple[str, Point]:
+        """Where the guide line and a level line of a panel meet on the cloth, in the draft frame, and what the latter
+        is called. `first` is the panel's first tape.
+        """
+
+    @abstractmethod
+    def guide_on_fold(self, panel: str) -> bool:
+        """Whether a panel's guide line can be the cloth's fold."""
+
+    @abstractmethod
+    def guide_words(self, panel: str, folded: bool, twin: bool) -> str:
+        """How the codes of a panel's two anchor lines begin: empty, or what kind of line it is."""
+
+    @abstractmethod
+    def sewn_to(self, panel: str, edge: str) -> str:
+        """What an edge of a panel is sewn to, empty where to nothing."""
+
+    def part(self, name: str) -> Part | None:
+        """The part of that name, where the garment has it."""
+        return next((part for part in self.parts if part.panel.name == name), None)

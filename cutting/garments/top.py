@@ -1,0 +1,188 @@
+"""A top drafted whole: front, back and sleeve, what finishes neck and armhole, its numbers."""
+
+from dataclasses import dataclass, replace
+
+from cutting.body import Body
+from cutting.drafting import Step
+from cutting.errors import CuttingError, Problem
+from cutting.finding import Finding
+from cutting.garments.facings import facings
+from cutting.garments.garment import Garment
+from cutting.garments.part import Part
+from cutting.garments.top_numbers import top_numbers
+from cutting.garments.waists import Notion, interfacing
+from cutting.geometry import Point, distance, is_simple
+from cutting.lengths import inch
+from cutting.methods.upper import TOPS, DraftedTop, Sleeve, TopAsk, TopSums, draw_top
+from cutting.pieces import Panel, Piece, Tape, finish, read_tape
+from cutting.pieces.panel import with_notches
+
+FRONT_ZIP, BACK_ZIP_OVER = inch(22), inch(7)
+SEWN_TO = {
+    ("front", "shoulder"): "back.shoulder", ("back", "shoulder"): "front.shoulder",
+    ("front", "side"): "back.side", ("back", "side"): "front.side",
+    ("sleeve", "underarm"): "sleeve.back_underarm", ("sleeve", "back_underarm"): "sleeve.underarm",
+    ("sleeve", "cap"): "front.armhole", ("sleeve", "back_cap"): "back.armhole",
+}  # fmt: skip
+
+
+@dataclass(frozen=True)
+class Top(Garment):
+    """A top: its main panels are front, back and (where there is one) sleeve. Every panel is a part as well."""
+
+    ask: TopAsk
+    sums: TopSums
+    sleeve: Sleeve | None
+
+    def pieces(self, on_fold: bool) -> list[Piece]:
+        """Front and back, whole or as halves on the fold, the sleeve, then the facings."""
+        return [replace(part, panel=self.panels[part.panel.name]).piece(on_fold) for part in self.parts]
+
+    def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:
+        """The panels' calls, then the facings'."""
+        on_cloth = self.marking == "on-cloth"
+        steps = [step for name in self.main for step in self.panels[name].steps]
+        tapes = [
+            (step, read_tape(step, self.panels) if on_cloth else Tape(step.start, step.end, step.length))
+            for step in steps
+        ]
+        return tapes + [
+            pair for part in self.parts if part.panel.name not in self.main for pair in _tapes(part, on_fold)
+        ]
+
+    def anchor(self, panel: str, first: Tape) -> tuple[str, Point]:
+        """The centre or the sleeve's middle, and the level of the neck point or the cap's top."""
+        return "top_line", Point(0.0, 0.0) if panel in self.main else first.start
+
+    def guide_on_fold(self, panel: str) -> bool:
+        """A centre without a zip, and the middle of a straight strip."""
+        part = self.part(panel)
+        return part is not None and part.fold is not None
+
+    def guide_words(self, panel: str, folded: bool, twin: bool) -> str:
+        """A traced twin; on open cloth a half that is traced over to the other side."""
+        part = self.part(panel)
+        if twin:
+            return "second_"
+        if part is not None and part.half and not folded:
+            return "whole_"
+        return "top_" if panel in self.main else "traced_" if panel.endswith("facing") else ""
+
+    def sewn_to(self, panel: str, edge: str) -> str:
+        """Shoulders and sides to each other, sleeves into armholes, neck and open armholes to what finishes them."""
+        part = self.part(panel)
+        if panel not in self.main:
+            return part.sewn_to if part is not None and edge in ("neck", "armhole", "waist") else ""
+        if edge == "armhole" and self.sleeve is not None:
+            return "sleeve.cap" if panel == "front" else "sleeve.back_cap"
+        if edge in ("neck", "armhole"):
+            kind = "binding" if self.ask.finish == "bias" else "facing"
+            name = f"{edge}-binding" if kind == "binding" else f"{panel}-{edge}-facing"
+            return f"{name}.{edge}" if kind == "facing" else f"{name}.waist"
+        if edge == "centre" and self.ask.closure == f"{panel}-zip":
+            return f"{panel}.centre"
+        return SEWN_TO.get((panel, edge), "")
+
+    @property
+    def gathered(self) -> float:
+        """Round the lower edge, what a joined top that is not fitted is gathered by, in mm."""
+        return 0.0 if TOPS[self.style].fitted or not self.ask.joined else self.waist_flat - self.sums.waist_round.mm
+
+    @property
+    def waist_flat(self) -> float:
+        """Round the lower edge with its darts closed, before any gathers, in mm."""
+        edge = "waist" if "waist" in self.panels["front"].edges else "hem"
+        panels = [self.panels[name] for name in ("front", "back")]
+        return 2 * sum(p.waist_closed if edge == "waist" else p.edges["hem"].path.length for p in panels)
+
+
+def _tapes(part: Part, on_fold: bool) -> list[tuple[Step, Tape]]:
+    """A traced facing's calls are the same on the fold; a strip's are halved there."""
+    if part.half:
+        return [(step, Tape(step.start, step.end, step.length)) for step in part.panel.steps]
+    return part.tapes(on_fold)
+
+
+def draft_top(name: str, method: str, body: Body, ask: TopAsk) -> Top:
+    """Draft a top. Raises CuttingError with the measure that cannot be served."""
+    drawn = draw_top(body, ask)
+    panels = {d.panel: finish(name, d) for d in drawn.drafts}
+    panels = _notched(panels, drawn, ask)
+    parts = [_main(panels[key], ask) for key in panels] + facings(name, panels, ask)
+    every = panels | {part.panel.name: part.panel for part in parts}
+    broken = [
+        Problem("outline.crossed", f"garments.{name}", {"panel": key})
+        for key, panel in every.items() if not (is_simple(panel.net) and is_simple(panel.cut))
+    ]  # fmt: skip
+    if broken:
+        raise CuttingError(*broken)
+    found = (*drawn.sums.findings, *(one for d in drawn.drafts for one in d.findings), *_said(drawn))
+    findings = tuple(
+        replace(one, where=one.where if one.where.startswith("measurements.") else f"{name}.{one.where}")
+        for one in found
+    )
+    return Top(
+        id=name, style=ask.style, method=method, body=body, marking=ask.marking, main=tuple(panels), panels=every,
+        parts=tuple(parts), numbers=top_numbers(panels, parts, drawn, ask), notions=tuple(_notions(parts, drawn, ask)),
+        findings=findings, ask=ask, sums=drawn.sums, sleeve=drawn.sleeve,
+    )  # fmt: skip
+
+
+def _main(panel: Panel, ask: TopAsk) -> Part:
+    if panel.name == "sleeve":
+        return Part(panel, 2, pair=True, sewn_to="front.armhole, back.armhole")
+    if ask.closure == f"{panel.name}-zip":
+        return Part(panel, 2, pair=True, sewn_to="")
+    return Part(panel, 1, fold=0.0, half=True)
+
+
+def _said(drawn: DraftedTop) -> list[Finding]:
+    if drawn.sleeve is None or drawn.sleeve.widened < 1:
+        return []
+    return [Finding("sleeve.widened", "note", "sleeve", {"by": drawn.sleeve.width})]
+
+
+def _notched(panels: dict[str, Panel], drawn: DraftedTop, ask: TopAsk) -> dict[str, Panel]:
+    """One notch tells the front, two the back; on armhole and cap at the same distance from the underarm."""
+    done = dict(panels)
+    for name, shares in (("front", (0.4,)), ("back", (0.4, 0.45))):
+        panel = panels[name]
+        armhole = panel.edges["armhole"].path.length
+        notches = [panel.notch("armhole", name, armhole * (1 - share)) for share in shares]
+        edge = "waist" if "waist" in panel.edges else "hem"
+        length = panel.edges[edge].path.length
+        for dart in panel.darts:
+            if dart.edge == "side":
+                start = panel.edges["side"].path.start
+                notches += [panel.notch("side", "dart", distance(start, p)) for p in (dart.near, dart.far)]
+            else:
+                start = panel.edges[edge].path.start
+                notches += [panel.notch(edge, "dart", min(length, distance(start, p))) for p in (dart.near, dart.far)]
+        if ask.side_slit is not None:
+            side = panel.edges["side"].path.length
+            notches.append(panel.notch("side", "slit", max(0.0, side - ask.side_slit.mm)))
+        done[name] = with_notches(panel, *notches)
+    if drawn.sleeve is not None:
+        sleeve = panels["sleeve"]
+        lengths = {name: panels[name].edges["armhole"].path.length for name in ("front", "back")}
+        cap, behind = sleeve.edges["cap"].path.length, sleeve.edges["back_cap"].path.length
+        marks = [sleeve.notch("cap", "front", cap - 0.4 * lengths["front"])]
+        marks += [sleeve.notch("back_cap", "back", share * lengths["back"]) for share in (0.4, 0.45)]
+        # The shoulder meets the cap where both its sides hold their armhole and half of the ease.
+        over = cap - lengths["front"] - ask.cap_ease.mm / 2
+        where = ("cap", over) if over >= 0 else ("back_cap", behind + over)
+        marks.append(sleeve.notch(where[0], "shoulder", where[1]))
+        done["sleeve"] = with_notches(sleeve, *marks)
+    return done
+
+
+def _notions(parts: list[Part], drawn: DraftedTop, ask: TopAsk) -> list[Notion]:
+    bought: list[Notion] = []
+    if ask.closure == "back-zip":
+        long = drawn.sums.back_waist_level - drawn.sums.back_neck + BACK_ZIP_OVER
+        bought.append(
+            Notion("invisible zip", 1, long) if not ask.joined else Notion("zip for top and trousers", 1, long)
+        )
+    if ask.closure == "front-zip":
+        bought.append(Notion("open zip", 1, drawn.sums.front_length - drawn.sums.front_neck))
+    return bought + [interfacing(part) for part in parts if part.interfacing]

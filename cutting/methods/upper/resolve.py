@@ -1,0 +1,47 @@
+"""The whole of what is asked of a top: chosen, else usual for style and cloth."""
+
+from typing import Any
+
+from cutting.cloth import Cloth
+from cutting.errors import CuttingError, Problem
+from cutting.lengths import inch
+from cutting.methods.of_cloth import STRETCHES
+from cutting.methods.upper.ask import TopAsk
+from cutting.methods.upper.styles import TOPS
+
+QUARTER_BUST = "quarter-bust"
+"""The one method tops are drafted by."""
+OF_SLEEVE = ("sleeve_ease", "cap_ease", "sleeve_length", "sleeve_round")
+
+
+def usual_top(style: str, cloth: Cloth | None = None) -> dict[str, Any]:
+    """The choices a top takes where none is made; cloth that stretches needs no ease, thick cloth a little more."""
+    known = dict(TOPS[style].usual)
+    if cloth is not None and cloth.stretch_percent >= STRETCHES:
+        known["bust_ease"] = inch(0)
+    elif cloth is not None and cloth.thickness == "thick":
+        ease = known.get("bust_ease", TopAsk().bust_ease)
+        known["bust_ease"] = type(ease)(ease.size + inch(1).size)
+    if cloth is not None and cloth.pleated:
+        known["darts"] = "none"
+    return known
+
+
+def resolve_top(style: str, chosen: dict[str, Any], cloth: Cloth | None = None, joined: bool = False) -> TopAsk:
+    """Raises CuttingError for choices that cannot go together."""
+    asked = {**usual_top(style, cloth), **chosen}
+    unused: list[str] = []
+    if asked.get("sleeve", "none") == "none":
+        unused += [key for key in OF_SLEEVE if key in chosen]
+    if TOPS[style].fitted:
+        unused += [key for key in ("top_length", "hip_ease", "side_slit") if key in chosen]
+    else:
+        unused += [key for key in ("waist_ease", "darts", "dart_intake") if key in chosen]
+    if TOPS[style].ends != "hip" and chosen.get("hem_shape", "level") != "level":
+        unused.append("hem_shape")
+    if unused:
+        raise CuttingError(
+            *(Problem("choice.unused_top", f"garment.choices.{key}", {"style": style}) for key in unused)
+        )
+    stretch = cloth.stretch_percent if cloth is not None else 0
+    return TopAsk(style=style, stretch=type(TopAsk().stretch)(stretch), joined=joined, **asked)

@@ -1,0 +1,113 @@
+"""The sleeve: as wide as the arm and its ease, its cap as long as the armhole and its ease.
+
+From memory of general drafting, proved by its own sums: the cap runs full above and hollow below, the front more hollow
+than the back; its height, or where that would be too steep its width, is what makes the lengths agree.
+"""
+
+from dataclasses import dataclass
+
+from cutting.body import Body
+from cutting.drafting import Draft, Place
+from cutting.errors import refuse
+from cutting.geometry import Line, Point, bisect
+from cutting.lengths import Length, found, inch, mm, named
+from cutting.methods.share import least, most
+from cutting.methods.upper.ask import TopAsk
+from cutting.methods.upper.curves import cap, cap_length
+
+FLATTEST, STEEPEST = 1 / 9, 0.37
+"""The cap's height as a share of the armhole; practice has a sixth for a loose one, a third for a close one."""
+SHORT, UNDER_CAP = inch(9, "short_sleeve"), inch(3, "under_the_cap")
+HAND = inch(2.5, "hand")
+"""What the lower edge of a long sleeve is wider than the wrist, so that the hand passes."""
+
+
+@dataclass(frozen=True)
+class Sleeve:
+    """What a sleeve is worked out from. `widened` is what it is wider than arm and ease, in mm."""
+
+    width: Length
+    height: float
+    length: Length
+    round_: Length
+    cap: float
+    widened: float
+
+
+def sleeve_sums(body: Body, ask: TopAsk, armhole: float) -> Sleeve:
+    """Fit a sleeve to an armhole `armhole` mm round. Raises CuttingError where the arm is too large for it."""
+    width = body.upper_arm + named(ask.sleeve_ease, "sleeve_ease")
+    wanted = armhole + ask.cap_ease.mm
+    low, high = FLATTEST * armhole, STEEPEST * armhole
+    widened = 0.0
+    if cap_length(width.mm / 2, low) > wanted:
+        raise refuse("sleeve.arm", "measurements.upper_arm", armhole=found(armhole, ""), width=width)
+    height = bisect(lambda size: cap_length(width.mm / 2, size) - wanted, low, high)
+    if height is None:
+        height = high
+        wide = bisect(lambda size: cap_length(size / 2, high) - wanted, width.mm, wanted)
+        if wide is None:
+            raise refuse("sleeve.arm", "measurements.upper_arm", armhole=found(armhole, ""), width=width)
+        widened = wide - width.mm
+        width = width + found(widened, "to_fill_the_armhole")
+    length, round_ = _lower(body, ask, width, height)
+    if length.mm < height + 25.4:
+        raise refuse("sleeve.short", "garment.choices.sleeve_length", length=length, cap=found(height, ""))
+    return Sleeve(width, height, length, round_, cap_length(width.mm / 2, height), widened)
+
+
+def _lower(body: Body, ask: TopAsk, width: Length, height: float) -> tuple[Length, Length]:
+    """The sleeve's length and the whole round of its lower edge; never wider than the sleeve itself."""
+    whole: Length | None = body.sleeve_length if body.has("sleeve_length") else None
+    length: Length
+    if ask.sleeve_length is not None:
+        length = ask.sleeve_length
+    elif ask.sleeve == "short" or whole is None:
+        length = most(SHORT, found(height, "cap_height") + UNDER_CAP)
+    else:
+        length = whole * 3 / 4 if ask.sleeve == "three-quarter" else whole
+    if ask.sleeve_round is not None:
+        return length, ask.sleeve_round
+    if body.has("sleeve_round"):
+        return length, least(width, body.sleeve_round + named(ask.sleeve_ease, "sleeve_ease") / 2)
+    if ask.sleeve == "long" and body.has("wrist"):
+        return length, least(width, body.wrist + HAND)
+    taken = {"short": inch(1, "narrower"), "three-quarter": width / 5, "long": width * 3 / 10}[ask.sleeve]
+    return length, width - taken
+
+
+def sleeve(ask: TopAsk, sums: Sleeve, d: Draft) -> None:
+    """Draw it about its middle line: the front's half to one side of it, the back's to the other."""
+    half, height = sums.width / 2, sums.height
+    o = d.start("O", Point(0, 0), "cap_top")
+    d.stage = "sleeve-lines"
+    biceps = d.mark("H", o.down(found(height, "cap_height")), "cap_height", "middle_line")
+    low = d.mark("L", o.down(sums.length), "sleeve_length", "middle_line", None, "hem")
+    d.stage = "sleeve-widths"
+    front = d.mark("U", Place(biceps.point, "middle_line").out(half), "sleeve_front", "level", None, "underarm").point
+    back = d.mark(
+        "UB", Place(biceps.point, "middle_line").back(half), "sleeve_back", "level", None, "back_underarm"
+    ).point
+    edge = sums.round_ / 2
+    right = d.mark("R", Place(low.point, "middle_line").out(edge), "sleeve_hem_front", "level", None, "underarm").point
+    left = d.mark(
+        "RB", Place(low.point, "middle_line").back(edge), "sleeve_hem_back", "level", None, "back_underarm"
+    ).point
+    fore, hind = cap(half.mm, height, True), cap(half.mm, height, False)
+    d.stage = "cap"
+    for name, curve in (("front", fore), ("back", hind)):
+        for number, t in (("upper", 0.33), ("lower", 0.67)):
+            point = curve.at(t)
+            level = Place(Point(0, point.down), "middle_line")
+            edge_name = "cap" if name == "front" else "back_cap"
+            d.mark(
+                f"Q-{name}-{number}", level.to(point, "on_the_draft"), f"cap_{name}_{number}", "level", None, edge_name
+            )
+    given = ask.allowances
+    d.edge("back_cap", [hind.back], given.armhole)
+    d.edge("cap", [fore], given.armhole)
+    d.edge("underarm", [Line(front, right)], given.side)
+    d.edge("hem", [Line(right, left)], ask.hem, turned=1)
+    d.edge("back_underarm", [Line(left, back)], given.side)
+    d.lengths.update(cap_length=found(sums.cap, "cap_length"), widened=found(sums.widened, "to_fill_the_armhole"))
+    d.lengths.update(seam_down=mm(0))
