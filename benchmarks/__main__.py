@@ -14,6 +14,7 @@ from cutting.formats import plan_to_wire, read_job, read_job_text
 from cutting.garments import draft_lower
 from cutting.lay import items_for, rivals
 from cutting.ledger import ledger
+from cutting.plan import draft as draft_all
 from cutting.plan import plan
 
 ROOT = Path(__file__).resolve().parent.parent
@@ -62,6 +63,26 @@ def with_all_parts() -> Callable[[], object]:
         garment = draft_lower(asked.id, asked.method, job.body, asked.ask)
         garment.tapes()
         return ledger(garment)
+
+    return once
+
+
+def jumpsuit_drafts(bodies: int) -> Callable[[], object]:
+    """A jumpsuit with sleeves, facings and pockets, for so many bodies that differ: all pieces, marks and ledger."""
+    raw = json.loads((ROOT / "demo/jobs/crew-jumpsuit.json").read_text())
+    jobs = []
+    for k in range(bodies):
+        raw["measurements"] |= {"bust": 36 + k / 8, "waist": 29 + k / 8, "hip": 39 + k / 8}
+        jobs.append(read_job(raw))
+
+    def once() -> object:
+        drafted = [draft_all(job) for job in jobs]
+        for garments in drafted:
+            for garment in garments:
+                garment.pieces(on_fold=True)
+                garment.tapes()
+                ledger(garment)
+        return drafted
 
     return once
 
@@ -123,6 +144,8 @@ def main() -> None:
     rows = [
         ("draft with marks and ledger, warm", median_ms(draft), "ms", 30),
         ("draft with every part, warm", median_ms(with_all_parts()), "ms", 50),
+        ("jumpsuit, sleeves and all parts, warm", median_ms(jumpsuit_drafts(1)), "ms", 80),
+        ("a choir of forty jumpsuits", median_ms(jumpsuit_drafts(40), 1) / 1000, "s", 5),
         ("a thousand bodies, one method", thousand_bodies(), "s", 30),
         ("draft and first valid lay, warm", median_ms(lay), "ms", 500),
         ("whole plan with all widths, warm", median_ms(lambda: plan(JOB), 5), "ms", None),

@@ -1,5 +1,6 @@
 """What another choice would change: every rule on offer, worked out on this client, against the draft as it stands."""
 
+from collections.abc import Callable
 from dataclasses import dataclass, fields
 from typing import Any
 
@@ -7,14 +8,25 @@ from cutting.body import Body
 from cutting.cloth import Cloth
 from cutting.errors import CuttingError, Problem
 from cutting.lengths import Length
-from cutting.methods import METHODS, Ask, methods_for, resolve
+from cutting.methods import METHODS, methods_for, resolve
 from cutting.methods.choices import LOWER
 from cutting.methods.darts import Darts
 from cutting.methods.sums import Sums
+from cutting.methods.upper import TOPS, TopSums, draw_top, resolve_top
+from cutting.methods.upper.choices import TOP
 
 UNSEEN = 1.0
 """A change under so many mm is none."""
-SILENT = ("waist_girth", "waist_round", "front_gathers", "back_gathers", "thigh_depth", "ankle_depth", "crotch_width")
+SILENT = (
+    "girth",
+    "waist_girth",
+    "waist_round",
+    "front_gathers",
+    "back_gathers",
+    "thigh_depth",
+    "ankle_depth",
+    "crotch_width",
+)
 
 
 @dataclass(frozen=True)
@@ -27,35 +39,61 @@ class Effect:
     refused: tuple[Problem, ...] = ()
 
 
-def effects(body: Body, method: str, style: str, chosen: dict[str, Any], cloth: Cloth) -> list[Effect]:
-    """Every rule of every choice. Raises CuttingError where the draft as it stands cannot be made."""
+def effects(
+    body: Body, method: str, style: str, chosen: dict[str, Any], cloth: Cloth, joined: bool = False
+) -> list[Effect]:
+    """Every rule of every choice of a lower garment, or of a top. `joined` where it is half of a jumpsuit.
+
+    Raises CuttingError where the draft as it stands cannot be made.
+    """
+    if style in TOPS:
+        return _of_top(body, style, chosen, cloth, joined)
     how = METHODS[method]
 
     def sums_of(choices: dict[str, Any], by: str = method) -> dict[str, float]:
-        ask = resolve(by, style, choices, cloth)
-        return _sizes(METHODS[by].sums(body, ask), ask)
+        ask = resolve(by, style, choices, cloth, joined)
+        return _sizes(METHODS[by].sums(body, ask)) | {"centre_seam": ask.allowances.centre.mm}
 
     now = sums_of(chosen)
     found: list[Effect] = []
     tries = [("method", name, chosen, name) for name in methods_for(style)]
+    alone = () if joined else ("waist_join",)
     for key, choice in LOWER.items():
-        if choice.kind in ("rule", "rule-or-length") and key not in (*how.unused, "waist_join"):
+        if choice.kind in ("rule", "rule-or-length") and key not in (*how.unused, *alone):
             tries += [(key, rule, chosen | {key: rule}, method) for rule in choice.offered]
     for key, rule, choices, by in tries:
         kept = {name: value for name, value in choices.items() if name not in METHODS[by].unused}
-        try:
-            other = sums_of(kept, by)
-        except CuttingError as error:
-            found.append(Effect(key, rule, {}, error.problems))
-            continue
-        changes = {name: other[name] - now[name] for name in now.keys() & other.keys()}
-        large = sorted((pair for pair in changes.items() if abs(pair[1]) > UNSEEN), key=lambda pair: -abs(pair[1]))
-        found.append(Effect(key, rule, dict(large[:3])))
+        found.append(_effect(key, rule, now, lambda kept=kept, by=by: sums_of(kept, by)))  # type: ignore[misc]
     return found
 
 
-def _sizes(sums: Sums, ask: Ask) -> dict[str, float]:
-    sizes: dict[str, float] = {"centre_seam": ask.allowances.centre.mm}
+def _of_top(body: Body, style: str, chosen: dict[str, Any], cloth: Cloth, joined: bool) -> list[Effect]:
+    def sums_of(choices: dict[str, Any]) -> dict[str, float]:
+        drawn = draw_top(body, resolve_top(style, choices, cloth, joined))
+        sizes = _sizes(drawn.sums)
+        return sizes | ({"sleeve_length": drawn.sleeve.length.mm} if drawn.sleeve else {"sleeve_length": 0.0})
+
+    now = sums_of(chosen)
+    return [
+        _effect(key, rule, now, lambda key=key, rule=rule: sums_of(chosen | {key: rule}))  # type: ignore[misc]
+        for key, choice in TOP.items()
+        if choice.kind == "rule"
+        for rule in choice.offered
+    ]
+
+
+def _effect(key: str, rule: str, now: dict[str, float], other: Callable[[], dict[str, float]]) -> Effect:
+    try:
+        then = other()
+    except CuttingError as error:
+        return Effect(key, rule, {}, error.problems)
+    changes = {name: then[name] - now[name] for name in now.keys() & then.keys()}
+    large = sorted((pair for pair in changes.items() if abs(pair[1]) > UNSEEN), key=lambda pair: -abs(pair[1]))
+    return Effect(key, rule, dict(large[:3]))
+
+
+def _sizes(sums: Sums | TopSums) -> dict[str, float]:
+    sizes: dict[str, float] = {}
     for field in fields(sums):
         value = getattr(sums, field.name)
         if isinstance(value, Length) and field.name not in SILENT:

@@ -59,7 +59,5 @@ def _order(owner: User, told: dict[str, Any]) -> None:
         actor=owner, id=uuid4(), version=0, client=client.id, sheet=sheet.id, cloth=cloth.id, title=told["title"],
         promised_on=today + timedelta(days=told["days"]),
     )  # fmt: skip
-    put_garment(
-        actor=owner, id=uuid4(), version=0, order=order.id, name="trousers", style=told["style"], method="quarter-hip",
-        choices=told["choices"],
-    )  # fmt: skip
+    for garment in told["garments"]:
+        put_garment(actor=owner, id=uuid4(), version=0, order=order.id, method="", **garment)

@@ -4,6 +4,11 @@ WORKSHOP_NAME = "Harbour Lane Workshop"
 OWNER_NAME = "ebba"
 OWNER_PASSWORD = "three-tables"
 
+UPPER = {
+    "bust": "38", "shoulder": "15", "nape_to_waist": "16", "neck_to_waist": "17 1/2", "upper_arm": "11 3/4",
+    "sleeve_length": "23", "wrist": "6 1/4", "neck": "14 1/2", "bust_span": "7 1/2", "shoulder_to_bust_point": "10 1/2",
+}  # fmt: skip
+
 ORDERS = [
     {
         "title": "Choir, concert palazzo", "client": "Marit Sol", "days": 6, "colour": "#23556B",
@@ -20,7 +25,7 @@ ORDERS = [
             "days": 215,
             "measures": {"waist": "30 3/4", "hip": "40 1/4", "thigh": "24", "knee": "16", "outseam": "41"},
         },
-        "style": "palazzo", "choices": {"hem_width": "22"},
+        "garments": [{"name": "trousers", "style": "palazzo", "choices": {"hem_width": "22"}}],
     },
     {
         "title": "Ferry crew, deck trousers", "client": "Joren Aak", "days": 9, "colour": "#2E3440",
@@ -29,12 +34,48 @@ ORDERS = [
             "waist": "36", "hip": "42 1/4", "thigh": "24 3/4", "knee": "16 1/2", "body_rise": "11 1/4",
             "outseam": "42", "inseam": "31",
         },
-        "style": "straight-trousers", "choices": {"seat": "flat", "hem_width": "18"},
+        "garments": [
+            {"name": "trousers", "style": "straight-trousers", "choices": {"seat": "flat", "hem_width": "18"}},
+        ],
     },
     {
         "title": "Brass band, parade trousers", "client": "Tuva Lindqvist-Ray", "days": 15, "colour": "#7B2D3B",
         "cloth": {"kind": "wool", "width": "58", "shrink_percent": ""},
         "measures": {"waist": "29", "hip": "38 1/2"},
-        "style": "straight-trousers", "choices": {"seat": "full", "seat_height": "drop-and-raise"},
+        "garments": [
+            {
+                "name": "trousers", "style": "straight-trousers",
+                "choices": {"seat": "full", "seat_height": "drop-and-raise"},
+            },
+        ],
+    },
+    {
+        "title": "Choir, two-piece for the autumn", "client": "Runa Eik", "days": 19, "colour": "#6B3F57",
+        "cloth": {"kind": "viscose", "width": "58", "shrink_percent": "3"},
+        "measures": UPPER | {
+            "waist": "30", "hip": "40", "thigh": "23 3/4", "knee": "15 1/2", "outseam": "40 1/2", "body_rise": "10 3/4",
+        },
+        "garments": [
+            {"name": "trousers", "style": "palazzo", "choices": {"waist_finish": "elastic-band"}},
+            {"name": "top", "style": "straight-top", "choices": {"sleeve": "three-quarter"}},
+        ],
+    },
+    {
+        "title": "Ferry crew, engine-room jumpsuit", "client": "Pell Harrow", "days": 22, "colour": "#35506B",
+        "cloth": {"kind": "twill", "width": "60", "shrink_percent": "3"},
+        "measures": {
+            "bust": "39", "waist": "32", "hip": "41 1/2", "thigh": "24 1/2", "knee": "16", "outseam": "41 1/2",
+            "inseam": "30 1/2", "body_rise": "11", "shoulder": "16", "nape_to_waist": "16 3/4", "neck_to_waist": "18",
+            "upper_arm": "12 1/2", "sleeve_length": "23 1/2", "wrist": "6 3/4", "neck": "15",
+        },
+        "garments": [
+            {
+                "name": "jumpsuit", "style": "jumpsuit",
+                "choices": {
+                    "top": {"style": "bodice", "choices": {"sleeve": "long", "waist_ease": "1", "bust_ease": "4"}},
+                    "lower": {"style": "straight-trousers", "choices": {"waist_ease": "1", "pockets": ["in-seam"]}},
+                },
+            },
+        ],
     },
 ]  # fmt: skip

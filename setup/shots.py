@@ -9,11 +9,13 @@ from setup.places import ROOT
 
 FOLDER = ROOT / "docs/screenshots"
 FLAGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking"]
-CHOIR, FERRY, BAND = (str(order["title"]) for order in people.ORDERS)
+CHOIR, FERRY, BAND, TWO, SUIT = (str(order["title"]) for order in people.ORDERS)
 WIDE: list[tuple[str, str | None, str, str]] = [
     ("bench", None, "/", "Add an order"),
     ("measure", CHOIR, "measure", "last time"),
     ("design", CHOIR, "design", "Finished with"),
+    ("design-top", TWO, "design", "Add"),
+    ("design-jumpsuit", SUIT, "design", "Take"),
     ("cloth", CHOIR, "cloth", "Cloth to buy"),
     ("mark", CHOIR, "mark?call=9", "Crotch point"),
     ("mark-back", FERRY, "mark?call=26", "Call 26 of"),

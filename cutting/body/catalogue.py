@@ -12,8 +12,14 @@ View = Literal["front", "side", "back", "bent", "seated"]
 VIEWS: tuple[View, ...] = ("front", "side", "back", "bent", "seated")
 """How the client stands, in the order of taking: each once, so that the client turns as seldom as possible."""
 SETS = {"T": "trousers", "B": "top", "J": "jumpsuit"}
-NEEDED = ("waist", "hip", "thigh", "outseam")
-"""Without these no trousers can be drafted; methods may ask for more by name."""
+_LOWER, _UPPER = ("waist", "hip", "thigh", "outseam"), ("bust", "shoulder", "nape_to_waist", "upper_arm")
+NEEDED: dict[str, tuple[str, ...]] = {
+    "trousers": _LOWER,
+    "top": ("waist", "hip", *_UPPER),
+    "jumpsuit": (*_LOWER, *_UPPER, "body_rise"),
+    "full": _LOWER,
+}
+"""Without these nothing of a session can be drafted; methods and choices may ask for more by name."""
 
 
 @dataclass(frozen=True)
@@ -33,20 +39,20 @@ class Point:
 
 # key, least, most | sessions (T trousers, B top, J jumpsuit; - the full set only) | view | tape
 _ROWS = """
-head 400 750 | - | front | round head
-neck 200 800 | B | front | round neck
+head 400 750 | BJ | front | round head
+neck 200 800 | BJ | front | round neck
 shoulder_length 60 260 | - | front | along neck_point shoulder_tip
 shoulder_slope 0 100 | - | front | along level_tip shoulder_tip
 chest_width 180 700 | B | front | along chest_left chest_right
 shoulder_to_chest 80 500 | - | front | along neck_point chest_point
 chest 400 2000 | - | front | round chest
-shoulder_to_bust_point 100 500 | B | front | along neck_point bust_point
-bust_span 80 400 | B | front | along bust_left bust_point
+shoulder_to_bust_point 100 500 | BJ | front | along neck_point bust_point
+bust_span 80 400 | BJ | front | along bust_left bust_point
 bust_radius 30 200 | - | front | along bust_point bust_under
 bust 400 2000 | BJ | front | round bust
 under_bust 400 1800 | - | front | round under_bust
 neck_to_under_bust 150 700 | - | front | along neck_point bust_point bust_under
-neck_to_waist 200 800 | - | front | along neck_point bust_point front_waist
+neck_to_waist 200 800 | BJ | front | along neck_point bust_point front_waist
 shoulder_to_waist 200 800 | - | front | along shoulder_middle side_front_waist
 shoulder_to_tummy 200 900 | - | front | along neck_point bust_point front_tummy
 waist 400 2000 | TBJ | front | round waist
@@ -67,15 +73,15 @@ waist_to_floor 450 1500 | - | side | along side_waist side_hip side_knee side_fl
 heel_height 0 200 | - | side | along heel_top heel_floor
 crotch_length 350 1300 | J | side | along belly_waist under_crotch seat back_waist
 full_strap 200 900 | - | side | along belly_waist bust_side shoulder_top back_waist
-shoulder 200 700 | B | back | along tip_left shoulder_tip
+shoulder 200 700 | BJ | back | along tip_left shoulder_tip
 back_width 180 700 | B | back | along back_left back_right
 armhole_depth 80 450 | B | back | along nape back_armhole
 nape_to_waist 200 700 | BJ | back | along nape back_middle_waist
 top_length 200 1400 | B | back | along nape back_middle_hip
-upper_arm 120 800 | B | bent | round upper_arm
-sleeve_length 50 900 | B | bent | along shoulder_tip elbow wrist
+upper_arm 120 800 | BJ | bent | round upper_arm
+sleeve_length 50 900 | BJ | bent | along shoulder_tip elbow wrist
 sleeve_round 90 900 | B | bent | round sleeve_edge
-wrist 90 350 | B | bent | round wrist
+wrist 90 350 | BJ | bent | round wrist
 body_rise 120 500 | TJ | seated | along seated_waist seated_seat
 """
 

@@ -1,6 +1,6 @@
 """A top's checks: girths, seams that meet, smooth joins, the neck over the head, the sleeve in its armhole."""
 
-from math import acos, degrees
+from math import acos, degrees, radians, tan
 
 from cutting.checks.check import Check
 from cutting.checks.shared import GIRTH, SEAM, furthest_off, level
@@ -14,7 +14,8 @@ HEAD = 584.2
 """Round the head where it was not measured: 23 in, an assumption that the check's words name."""
 STRAIGHT, SQUARE = 180.0, 90.0
 ANGLE = 3.0
-ROOM, ARM_LEAST = 25.4, 12.7
+INCH = 25.4
+ROOM, ARM_LEAST = INCH, 12.7
 HANDS = 50.8
 """A waist without an opening passes the bust where it is within 2 in of it."""
 
@@ -108,14 +109,19 @@ def _turned(code: str, where: str, front: Panel, back: Panel, edge: str) -> Chec
         else:
             leaves = panel.edges["armhole"].path.segments[0].direction(0.0)
             whole += STRAIGHT - _angle(shoulder.segments[0].direction(0.0), leaves)
-    return Check(code, where, STRAIGHT, whole, ANGLE, abs(whole - STRAIGHT) <= ANGLE)
+    return _bend(code, where, abs(whole - STRAIGHT))
 
 
 def _square(where: str, panel: Panel) -> Check:
     """The neck leaves the centre squarely, so that the two halves make no point."""
     leaves = panel.edges["neck"].path.segments[0].direction(0.0)
     angle = _angle(leaves, At(0, 1))
-    return Check("square.neck", f"{where}.{panel.name}", SQUARE, angle, ANGLE, abs(angle - SQUARE) <= ANGLE)
+    return _bend("square.neck", f"{where}.{panel.name}", abs(angle - SQUARE))
+
+
+def _bend(code: str, where: str, off: float) -> Check:
+    """A corner by so many degrees, told as a tape can: how far it leads off within an inch."""
+    return Check(code, where, 0.0, INCH * tan(radians(off)), INCH * tan(radians(ANGLE)), off <= ANGLE)
 
 
 def _sleeve(garment: Top, front: Panel, back: Panel, arm: float) -> list[Check]:

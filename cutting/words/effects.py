@@ -8,7 +8,12 @@ NAMES = {
     "knee_depth": "knee line", "length": "length", "extension": "front extension", "back_extension": "back extension",
     "tip": "back tip", "drop": "centre front down", "raise_": "centre back up", "slant": "centre back in",
     "front_darts": "front dart", "back_darts": "back dart", "knee_round": "knee round", "hem_round": "hem round",
-    "centre_seam": "centre seam",
+    "centre_seam": "centre seam", "width": "width, front and back", "shoulder": "shoulder", "neck_width": "neck, half width",
+    "front_neck": "front neck depth", "back_neck": "back neck depth", "slope": "shoulder slope",
+    "armhole_depth": "armhole line", "front_across": "front between the armholes", "back_across": "back between the armholes",
+    "front_waist_level": "front waist", "back_waist_level": "back waist", "front_length": "front length",
+    "back_length": "back length", "bust_dart": "bust dart", "bust_level": "bust point", "bust_out": "bust point, out",
+    "hip_width": "width for the hip", "hip_level": "hip line", "sleeve_length": "sleeve length",
 }  # fmt: skip
 
 

@@ -16,6 +16,7 @@ from shop.accounts.rights import RIGHTS, NotAllowedError
 from shop.accounts.writing import StaleError
 from shop.bridge.problems import CoreRefusal
 from shop.clients.sheets import SheetClosedError
+from shop.orders.actions import OutfitError
 
 log = logging.getLogger("plavet")
 
@@ -90,6 +91,10 @@ def install(api: NinjaAPI) -> None:
     @api.exception_handler(SheetClosedError)
     def closed(request: HttpRequest, error: SheetClosedError) -> HttpResponse:
         return problem(request, 409, "This sheet is closed. A correction goes on a new sheet.")
+
+    @api.exception_handler(OutfitError)
+    def outfit(request: HttpRequest, error: OutfitError) -> HttpResponse:
+        return problem(request, 422, str(error))
 
     @api.exception_handler(NotAllowedError)
     def not_allowed(request: HttpRequest, error: NotAllowedError) -> HttpResponse:

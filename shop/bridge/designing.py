@@ -10,9 +10,11 @@ from cutting.effects import effects
 from cutting.errors import CuttingError
 from cutting.formats import plan_to_wire, read_job
 from cutting.formats.choices_v1 import read_choices
+from cutting.formats.garment_v1 import JUMPSUIT
 from cutting.geometry import beyond
 from cutting.lengths import Fixed, Unit, show
-from cutting.methods import METHODS, STYLES, Ask, methods_for, resolve, usual_method
+from cutting.methods import METHODS, STYLES, methods_for, resolve, usual_method
+from cutting.methods.upper import QUARTER_BUST, TOPS, resolve_top
 from cutting.plan import draft, plan
 from cutting.words import say_effect, say_problem
 from shop.bridge.measuring import as_unit
@@ -50,41 +52,51 @@ def _text(value: Any, unit: Unit) -> str:
     return "" if value is None else str(value)
 
 
-def design(job: dict[str, Any]) -> DesignOut:
-    """The first garment's choices. Where its draft cannot be made the effects are left out."""
-    raw = job["garments"][0]
-    unit, method, style = as_unit(job["unit"]), raw["method"], raw["style"]
-    whole = read_job(job | {"measurements": {}, "garments": [raw | {"choices": {}}]})
-    known = resolve(method, style, {}, whole.cloth)
-    usual = {field.name: _text(getattr(known, field.name), unit) for field in fields(Ask) if field.name != "allowances"}
-    usual |= {
-        f"allowances.{field.name}": _text(getattr(known.allowances, field.name), unit)
-        for field in fields(known.allowances)
-    }
+def design(job: dict[str, Any], garment: str = "", half: str = "") -> DesignOut:
+    """The choices of a job's garment of that name, or of a jumpsuit's half; of the first where there is none.
+
+    Where its draft cannot be made the effects are left out.
+    """
+    raw = next((one for one in job["garments"] if one["id"] == garment), job["garments"][0])
+    joined = raw["style"] == JUMPSUIT
+    if joined:
+        raw = raw[half or "lower"] or {"style": "palazzo"}
+    unit, style = as_unit(job["unit"]), raw["style"]
+    top = style in TOPS
+    method = raw.get("method") or first_method(style)
+    cloth = read_job(job | {"measurements": {}, "garments": [{"id": "any", "style": "palazzo"}]}).cloth
+    known = resolve_top(style, {}, cloth, joined) if top else resolve(method, style, {}, cloth, joined)
+    usual = {one.name: _text(getattr(known, one.name), unit) for one in fields(known) if one.name != "allowances"}
+    seams = known.allowances
+    usual |= {f"allowances.{one.name}": _text(getattr(seams, one.name), unit) for one in fields(seams)}
     found: list[EffectOut] = []
     try:
-        body = read_job(job | {"garments": [raw | {"choices": {}}]}).body
-        chosen = read_choices(raw["choices"], unit, "choices", [])
-        for effect in effects(body, method, style, chosen, whole.cloth):
+        body = read_job(job | {"garments": [{"id": "any", "style": "palazzo"}]}).body
+        chosen = read_choices(raw.get("choices") or {}, unit, "choices", [], top)
+        for effect in effects(body, method, style, chosen, cloth, joined):
             refused = say_problem(effect.refused[0], unit)[0] if effect.refused else ""
             found.append(
                 EffectOut(choice=effect.choice, rule=effect.rule, says=say_effect(effect.by, unit), refused=refused)
             )
     except CuttingError:
         found = []
+    styles = list(TOPS if top else STYLES)
     return DesignOut(
-        makes={name: methods_for(name) for name in STYLES}, first={name: usual_method(name) for name in STYLES},
-        usual=usual, unused={name: list(how.unused) for name, how in METHODS.items()}, effects=found,
+        makes={name: [QUARTER_BUST] if top else methods_for(name) for name in styles},
+        first={name: first_method(name) for name in styles}, usual=usual,
+        unused={QUARTER_BUST: []} if top else {name: list(how.unused) for name, how in METHODS.items()}, effects=found,
     )  # fmt: skip
 
 
 def first_method(style: str) -> str:
-    """The method a garment of a style is drafted by where none is chosen."""
-    return usual_method(style)
+    """The method a garment of a style is drafted by where none is chosen; a jumpsuit's halves have their own."""
+    return "" if style == JUMPSUIT else QUARTER_BUST if style in TOPS else usual_method(style)
 
 
 def styles_of(method: str) -> list[str]:
     """The styles a method makes; those of any where there is no such method, so that it is refused in words."""
+    if method == QUARTER_BUST:
+        return list(TOPS)
     return list(METHODS[method].styles if method in METHODS else STYLES)
 
 
@@ -95,13 +107,16 @@ def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
     """
     measurements = with_sample(measurements)
     drawn: dict[str, Outline] = {}
-    for style in STYLES:
-        job = _one(unit, measurements, style, usual_method(style), {})
+    for style in (*STYLES, *TOPS):
+        job = _one(unit, measurements, style, first_method(style), {})
         try:
             (garment,) = draft(read_job(job))
         except CuttingError:
             continue
         panel = garment.panels[garment.main[0]]
+        if style in TOPS:
+            drawn[style] = [(round(-p.across, 1), round(p.down, 1)) for p in panel.net]
+            continue
         centre = panel.points["CF"].across
         net = beyond(panel.net, 0.0) if "leg" in garment.panels else panel.net
         # What reaches past the centre line is folded in between the legs.

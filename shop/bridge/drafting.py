@@ -2,12 +2,17 @@
 
 from typing import Any, TypeAlias
 
+from cutting.cloth import Cloth
 from cutting.errors import CuttingError
 from cutting.formats import plan_to_wire, read_job
+from cutting.formats.garment_v1 import JUMPSUIT
 from cutting.formats.plan_shape import LayOut, PlanOut, WidthOut
 from cutting.formats.plan_v1 import widths_to_wire
 from cutting.lay import Lay, Placement
+from cutting.methods.upper import TOPS
 from cutting.plan import CORE, plan, widths, with_lay
+from cutting.yardage import yardage
+from shop.bridge.measuring import as_unit
 from shop.bridge.problems import CoreRefusal
 
 CORE_VERSION = CORE
@@ -28,6 +33,24 @@ def make_plan(job: dict[str, Any]) -> dict[str, Any]:
 def make_widths(job: dict[str, Any]) -> list[dict[str, Any]]:
     """What the pieces of a planned job need on other widths: several times the work of the plan itself."""
     return [row.model_dump() for row in widths_to_wire(widths(read_job(job)))]
+
+
+def job_garment(name: str, style: str, method: str, choices: dict[str, Any], waist: str = "worn") -> dict[str, Any]:
+    """A garment as a job file has it. A jumpsuit's choices are its two halves, each with style, method and choices.
+
+    Where the client wears the waist is given to what is drafted from it; a garment's own choice goes before.
+    """
+    worn = {"waist_position": waist} if waist != "worn" else {}
+    if style == JUMPSUIT:
+        top, lower = (dict(choices.get(half) or {}) for half in ("top", "lower"))
+        lower = lower | {"choices": worn | (lower.get("choices") or {})} if lower else lower
+        return {"id": name, "style": style, "top": top or None, "lower": lower or None}
+    return {"id": name, "style": style, "method": method, "choices": choices if style in TOPS else worn | choices}
+
+
+def bought(length: float, unit: str) -> float:
+    """What is bought for so many mm of cloth, rounded up to what a shop cuts off the bolt, in mm."""
+    return yardage(length, Cloth(), as_unit(unit)).buy
 
 
 def check_part(unit: str, garment: dict[str, Any] | None = None, cloth: dict[str, Any] | None = None) -> None:

@@ -66,7 +66,7 @@ def points(name: str) -> list[dict[str, Any]]:
     return [
         {
             "key": p.key, "name": MEASURES[p.key].name, "how": MEASURES[p.key].how, "slip": MEASURES[p.key].slip,
-            "least_mm": p.least, "most_mm": p.most, "needed": p.key in NEEDED, "view": p.view,
+            "least_mm": p.least, "most_mm": p.most, "needed": p.key in NEEDED[name], "view": p.view,
             "posture": VIEW_WORDS[p.view], "tape": list(p.tape), "flat": FLAT.get(p.key),
         }
         for p in session(name)

@@ -11,7 +11,7 @@ from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import own, put_row
 from shop.bridge.designing import first_method, styles_of
-from shop.bridge.drafting import check_part
+from shop.bridge.drafting import check_part, job_garment
 from shop.bridge.problems import CoreRefusal
 from shop.clients.models import Client, Sheet
 from shop.cloths.models import Cloth
@@ -28,6 +28,10 @@ def put_order(
         sheet_id=own(Sheet, actor, sheet).id, cloth_id=own(Cloth, actor, cloth).id, title=title.strip(),
         promised_on=promised_on,
     )  # fmt: skip
+
+
+class OutfitError(Exception):
+    """A garment that cannot be added or taken off, in words."""
 
 
 def put_house_rule(
@@ -54,20 +58,30 @@ def put_house_rule(
 
 
 def put_garment(
-    *, actor: User, id: UUID, version: int, order: UUID, name: str, style: str, method: str, choices: dict[str, Any]
-) -> Garment:
-    """Make or change a garment of an order; without a method it is the style's first. Raises CoreRefusal where a choice
-    cannot be.
+    *, actor: User, id: UUID, version: int, order: UUID, name: str, style: str, method: str, choices: dict[str, Any],
+    removed: bool = False,
+) -> Garment:  # fmt: skip
+    """Make, change or take off a garment of an order; without a method it is the style's first.
+
+    Raises CoreRefusal where a choice cannot be, OutfitError where nothing would be left or a name stands twice.
     """
     allow(actor, "orders")
     method = method or first_method(style)
     if version == 0 and not choices:
         choices = _usual_choices(actor, style, method)
-    check_part(actor.workshop.unit, garment={"id": name, "style": style, "method": method, "choices": choices})
-    return put_row(
-        Garment, actor=actor, id=id, version=version, order_id=own(Order, actor, order).id, name=name, style=style,
-        method=method, choices=choices,
-    )  # fmt: skip
+    check_part(actor.workshop.unit, garment=job_garment(name, style, method, choices))
+    order_id = own(Order, actor, order).id
+    with transaction.atomic():
+        row = put_row(
+            Garment, actor=actor, id=id, version=version, order_id=order_id, name=name, style=style, method=method,
+            choices=choices, removed=removed,
+        )  # fmt: skip
+        kept = [one.name for one in Garment.of(actor.workshop).filter(order_id=order_id, removed=False)]
+        if not kept:
+            raise OutfitError("An order needs a garment. Add another before you take this one off.")
+        if len(set(kept)) < len(kept):
+            raise OutfitError(f"The order has a garment called {name} already. Give this one another name.")
+    return row
 
 
 def _usual_choices(actor: User, style: str, method: str) -> dict[str, Any]:

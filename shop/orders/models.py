@@ -8,13 +8,17 @@ from shop.cloths.models import Cloth
 
 
 class Order(WorkshopRow):
-    """What one client is to get by one day, sewn to one sheet and cut from one cloth."""
+    """What one client is to get by one day, sewn to one sheet and cut from one cloth.
+
+    `group` is shared by the orders of the same outfit for several clients.
+    """
 
     client = models.ForeignKey(Client, on_delete=models.PROTECT, related_name="+")
     sheet = models.ForeignKey(Sheet, on_delete=models.PROTECT, related_name="+")
     cloth = models.ForeignKey(Cloth, on_delete=models.PROTECT, related_name="+")
     title = models.CharField(max_length=120)
     promised_on = models.DateField()
+    group = models.UUIDField(null=True, db_index=True)
 
 
 class HouseRule(WorkshopRow):
@@ -31,10 +35,14 @@ class HouseRule(WorkshopRow):
 
 
 class Garment(WorkshopRow):
-    """One garment of an order: style, method, and the choices that differ from the method's own."""
+    """One garment of an order: style, method, and the choices that differ from the method's own.
+
+    A jumpsuit has no method of its own: its choices are `top` and `lower`, each with style, method and choices.
+    """
 
     order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
     name = models.CharField(max_length=40)
     style = models.CharField(max_length=40)
     method = models.CharField(max_length=40)
     choices = models.JSONField(default=dict)
+    removed = models.BooleanField(default=False)

@@ -24,7 +24,7 @@ def order(actor: User, id: UUID) -> Order:
 
 def garments(actor: User, order: UUID) -> QuerySet[Garment]:
     """The garments of an order as they were added."""
-    return Garment.of(actor.workshop).filter(order_id=order).order_by("created_at", "id")
+    return Garment.of(actor.workshop).filter(order_id=order, removed=False).order_by("created_at", "id")
 
 
 def house_rules(actor: User) -> QuerySet[HouseRule]:

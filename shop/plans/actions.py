@@ -12,7 +12,7 @@ from django.utils import timezone
 from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import own
-from shop.bridge.drafting import CORE_VERSION, make_plan, make_widths
+from shop.bridge.drafting import CORE_VERSION, job_garment, make_plan, make_widths
 from shop.clients.queries import measures_of
 from shop.cloths.actions import FIELDS, job_part
 from shop.orders.models import Order
@@ -34,28 +34,22 @@ def job_of(actor: User, order: Order) -> dict[str, Any]:
         "unit": actor.workshop.unit,
         "measurements": measures_of(actor, order.sheet_id)[1],
         "garments": [
-            {
-                "id": garment.name,
-                "style": garment.style,
-                "method": garment.method,
-                "choices": _where_the_waist_is(order) | garment.choices,
-            }
+            job_garment(garment.name, garment.style, garment.method, garment.choices, order.sheet.waist)
             for garment in garments(actor, order.id)
         ],
         "cloth": job_part({key: getattr(cloth, key) for key in FIELDS}),
     }
 
 
-def _where_the_waist_is(order: Order) -> dict[str, str]:
-    """The sheet's waist, for the rules that run from it; a garment's own choice goes before."""
-    return {"waist_position": order.sheet.waist} if order.sheet.waist != "worn" else {}
+def hash_of(job: dict[str, Any]) -> str:
+    """What a plan is stored under: the job as it stands, by this core."""
+    return hashlib.sha256(json.dumps([CORE_VERSION, job], sort_keys=True).encode()).hexdigest()
 
 
 def plan_order(*, actor: User, order: Order) -> PlanRun:
     """The plan of the order as it stands: the stored one where nothing changed, else made now. Raises CoreRefusal."""
     job = job_of(actor, order)
-    text = json.dumps([CORE_VERSION, job], sort_keys=True)
-    digest = hashlib.sha256(text.encode()).hexdigest()
+    digest = hash_of(job)
     stored = PlanRun.of(actor.workshop).filter(order=order, job_hash=digest).first()
     if stored is not None:
         return stored

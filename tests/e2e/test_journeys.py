@@ -165,3 +165,99 @@ def test_a_phone_measures_and_marks_by_touch(inside: Page):
         )
         page.get_by_text("Marit Sol").first.wait_for()
         assert page.evaluate("document.documentElement.scrollWidth") <= 390
+
+
+def station(page: Page, name: str) -> None:
+    page.get_by_role("navigation", name="Stations").get_by_role("link", name=name).click()
+
+
+def test_a_jumpsuit_from_measuring_to_check(inside: Page):
+    """Typed point by point, each as its heading asks for it; what is not needed is passed over."""
+    page = inside
+    page.get_by_role("link", name="Add an order").click()
+    page.get_by_label("Client").fill("Inga Torsvik")
+    page.get_by_label("What is to be made").fill("Band, stage jumpsuit")
+    page.get_by_text("Jumpsuit", exact=True).click()
+    page.get_by_role("button", name="Add and measure").click()
+    sizes = {
+        "waist": "29", "hip": "39 1/2", "thigh": "23 1/2", "knee": "15 1/2", "outseam": "41", "rise, seated": "10 1/2",
+        "bust": "37", "shoulders": "15", "nape to waist": "16", "upper arm": "11 1/2",
+    }  # fmt: skip
+    for name, typed in sizes.items():
+        page.get_by_role("list").get_by_role(
+            "button", name=re.compile(f"^{name}( to take| open|$)", re.I)
+        ).first.click()
+        page.get_by_role("heading", name=re.compile(f"^{name}$", re.I)).wait_for()
+        entry(page).fill(typed)
+        entry(page).press("Tab")
+    expect(page.get_by_role("table").filter(has_text="All round")).to_be_visible()
+
+    station(page, "Design")
+    expect(page.get_by_role("group", name="The outfit").get_by_text("Jumpsuit, top")).to_be_visible()
+    page.get_by_text("Sleeve", exact=True).first.click()
+    page.get_by_text("Short", exact=True).click()
+    drawing = page.get_by_role("img", name="The draft as it stands")
+    expect(drawing.get_by_text("Sleeve", exact=True)).to_be_visible()
+    page.get_by_text("Jumpsuit, trousers").click()
+    expect(drawing.get_by_text("Sleeve", exact=True)).to_have_count(0)
+    page.get_by_text("Wide gathered").click()
+    expect(page.get_by_role("list", name="Findings")).to_contain_text("taken in by gathers")
+
+    station(page, "Check")
+    expect(page.get_by_role("heading", name=re.compile("All .* hold"))).to_be_visible()
+    expect(page.get_by_text("Top and trousers meet at the waist.")).to_be_visible()
+    expect(page.get_by_text("One can sit in it.")).to_be_visible()
+    station(page, "Mark")
+    page.get_by_text("Call 1 of").wait_for()
+    page.keyboard.press("End")
+    expect(page.get_by_text("All marks are chalked.")).to_be_visible()
+
+
+def test_a_matching_top_in_two_clicks_and_off_again(inside: Page):
+    page = inside
+    page.get_by_role("link", name="Runa Eik").or_(page.get_by_text("two-piece")).first.wait_for()
+    orders = page.evaluate("fetch('/api/orders').then((answer) => answer.json())")
+    order = next(one["id"] for one in orders if "two-piece" in one["title"])
+    page.goto(f"/orders/{order}/design")
+    outfit = page.get_by_role("group", name="The outfit")
+    outfit.get_by_text("Top", exact=True).click()
+    page.get_by_role("button", name="Take top off").click()
+    expect(page.get_by_role("button", name="Add a matching top")).to_be_visible()
+    expect(page.get_by_role("row", name=re.compile("^Bust"))).to_have_count(0)
+    page.get_by_role("button", name="Add a matching top").click()
+    expect(page.get_by_role("row", name=re.compile("^Bust"))).to_be_visible()
+    page.get_by_role("button", name="Join into a jumpsuit").click()
+    expect(outfit.get_by_text("Jumpsuit, trousers")).to_be_visible()
+    page.get_by_role("button", name="Part into top and trousers").click()
+    expect(outfit.get_by_text("Trousers", exact=True)).to_be_visible()
+    expect(page.get_by_role("button", name="Join into a jumpsuit")).to_be_visible()
+
+
+def test_a_choirs_sizes_in_one_table_and_one_shopping_list(inside: Page):
+    page = inside
+    orders = page.evaluate("fetch('/api/orders').then((answer) => answer.json())")
+    order = next(one["id"] for one in orders if "two-piece" in one["title"])
+    page.goto(f"/orders/{order}/design")
+    page.get_by_role("link", name="The same for others").click()
+    page.get_by_label("One more client").fill("Ylva Roth")
+    page.get_by_role("button", name="Add", exact=True).click()
+    hip = page.get_by_label("Ylva Roth, hip", exact=True)
+    hip.fill("forty")
+    hip.press("Tab")
+    expect(page.get_by_role("alert")).to_contain_text("Type it like 38 1/2")
+    expect(hip).to_have_value("forty")
+    sizes = {
+        "hip": "41", "bust": "39 1/2", "waist": "31", "thigh": "24", "outseam": "104 cm", "shoulders": "15 1/2",
+        "nape to waist": "16", "upper arm": "12", "rise, seated": "10 3/4",
+    }  # fmt: skip
+    for name, typed in sizes.items():
+        page.get_by_label(f"Ylva Roth, {name}", exact=True).fill(typed)
+        page.get_by_label(f"Ylva Roth, {name}", exact=True).press("Tab")
+    page.get_by_role("button", name=re.compile("^Plan [12]")).click()
+    # The sleeve is three-quarter: its length was not typed yet.
+    expect(page.get_by_role("alert").filter(has_text="Sleeve length is missing")).to_be_visible()
+    page.get_by_label("Ylva Roth, sleeve length", exact=True).fill("23")
+    page.get_by_label("Ylva Roth, sleeve length", exact=True).press("Tab")
+    page.get_by_role("button", name="Plan 1").click()
+    expect(page.get_by_text("2 of 2 planned")).to_be_visible()
+    expect(page.get_by_text("of viscose, 58 wide, for 2:")).to_be_visible()

@@ -219,6 +219,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "clients": {"name": "x", "other": rows["clients"]}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in", "text": "point,typed"},
         "orders": {
             "client": rows["clients"], "sheet": rows["sheets"], "cloth": rows["cloths"], "title": "x", "promised_on": "2026-01-01",
+            "of": rows["orders"],
         },
         "garments": {"order": rows["orders"], "name": "t", "style": "palazzo", "method": "quarter-hip", "choices": {}},
         "cloths": {"kind": "x", "colour": "#000000", "width": "150", "fold": "open"},

@@ -6,6 +6,7 @@ import json
 
 import pytest
 
+from demo import people
 from shop.clients.models import Client, Erasure, Overruling, Reading, Sheet
 from shop.clients.sound import sounding
 from shop.orders.models import Order
@@ -30,7 +31,7 @@ def test_names_that_sound_different_stay_apart():
 FINDS = [
     ("mar", {"Marit Sol"}), ("marrit", {"Marit Sol"}), ("soll mar", {"Marit Sol"}), ("yoren ak", {"Joren Aak"}),
     ("014-220", {"Marit Sol"}), ("lindkwist", {"Tuva Lindqvist-Ray"}), ("nobody", set()), ("%", set()), ("_____", set()),
-    ("", {"Marit Sol", "Joren Aak", "Tuva Lindqvist-Ray"}), ("22", set()),
+    ("", {str(told["client"]) for told in people.ORDERS}), ("22", set()),
 ]  # fmt: skip
 
 
@@ -208,7 +209,7 @@ def test_erasing_leaves_nothing_of_the_client(owner, order, db):
     assert not Sheet._base_manager.filter(client_id=client["id"]).exists()
     assert not Reading._base_manager.filter(sheet_id=order["sheet"]["id"]).exists()
     assert not PlanRun._base_manager.exists()
-    assert Order._base_manager.count() == 2
+    assert Order._base_manager.count() == len(people.ORDERS) - 1
     (record,) = Erasure._base_manager.all()
     assert "Marit" not in json.dumps([str(value) for value in record.__dict__.values()])
 

@@ -1,6 +1,6 @@
 """What can be chosen, what each choice changes, methods on a body, and the workshop's own rules."""
 
-from typing import Any
+from typing import Any, Literal
 from uuid import UUID
 
 from django.http import HttpRequest
@@ -44,9 +44,13 @@ def _rule(row: HouseRule) -> HouseRuleOut:
 
 
 @router.get("/orders/{id}/design", response=DesignOut)
-def order_design(request: HttpRequest, id: UUID) -> DesignOut:
-    """The choices of the order's first garment, and what each would change on this client."""
-    return design(job_of(person(request), queries.order(person(request), id)))
+def order_design(
+    request: HttpRequest, id: UUID, garment: str = "", half: Literal["", "top", "lower"] = ""
+) -> DesignOut:
+    """The choices of one of the order's garments by its name (the first where none is given), or of a jumpsuit's half,
+    and what each would change on this client.
+    """
+    return design(job_of(person(request), queries.order(person(request), id)), garment, half)
 
 
 @router.get("/sheets/{id}/silhouettes", response=dict[str, Outline])

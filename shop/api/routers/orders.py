@@ -36,6 +36,7 @@ class GarmentIn(Schema):
     style: str = Field(max_length=40)
     method: str = Field(max_length=40)
     choices: dict[str, Any]
+    removed: bool = False
 
 
 class GarmentOut(Schema):
@@ -46,6 +47,7 @@ class GarmentOut(Schema):
     style: str
     method: str
     choices: dict[str, Any]
+    removed: bool
 
 
 class ClothIn(Schema):
@@ -100,7 +102,7 @@ class PlanAnswer(Schema):
 def _garment(row: Garment) -> GarmentOut:
     return GarmentOut(
         id=row.id, version=row.version, order=row.order_id, name=row.name, style=row.style, method=row.method,
-        choices=row.choices,
+        choices=row.choices, removed=row.removed,
     )  # fmt: skip
 
 
@@ -112,7 +114,8 @@ def _cloth(row: Cloth) -> ClothOut:
     )  # fmt: skip
 
 
-def _order(request: HttpRequest, row: Order) -> OrderOut:
+def order_out(request: HttpRequest, row: Order) -> OrderOut:
+    """An order whole, as its pages have it."""
     return OrderOut(
         id=row.id, version=row.version, title=row.title, promised_on=row.promised_on,
         client=client_out(request, row.client), sheet=sheet_out(request, row.sheet), cloth=_cloth(row.cloth),
@@ -125,7 +128,7 @@ def bench(request: HttpRequest) -> list[TicketOut]:
     """The bench: every order by its promised day."""
     tickets = []
     for row in queries.bench(person(request)):
-        whole = _order(request, row)
+        whole = order_out(request, row)
         tickets.append(
             TicketOut(
                 id=row.id, version=row.version, title=row.title, client=row.client_id, client_name=row.client.name,
@@ -138,13 +141,13 @@ def bench(request: HttpRequest) -> list[TicketOut]:
 
 @router.get("/orders/{id}", response=OrderOut)
 def order(request: HttpRequest, id: UUID) -> OrderOut:
-    return _order(request, queries.order(person(request), id))
+    return order_out(request, queries.order(person(request), id))
 
 
 @router.put("/orders/{id}", response=OrderOut)
 def put_order(request: HttpRequest, id: UUID, body: OrderIn) -> OrderOut:
     row = actions.put_order(actor=person(request), id=id, **body.dict())
-    return _order(request, queries.order(person(request), row.id))
+    return order_out(request, queries.order(person(request), row.id))
 
 
 @router.put("/garments/{id}", response=GarmentOut)

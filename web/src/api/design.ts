@@ -9,12 +9,18 @@ export type Choices = Schemas["DesignOut"];
 export type HouseRule = Schemas["HouseRuleOut"];
 export type Outline = readonly (readonly number[])[];
 
-/** The choices of an order's garment; `stamp` is what they hang on: garment, sheet and cloth as they stand. */
-export const useDesign = (order: string, stamp: string) =>
+/**
+ * The choices of an order's garment by its name, or of a jumpsuit's half; `stamp` is what they hang on: garment, sheet
+ * and cloth as they stand.
+ */
+export const useDesign = (order: string, garment: string, half: "" | "top" | "lower", stamp: string) =>
   useQuery({
-    queryKey: ["design", order, stamp],
-    queryFn: () => told(server.GET("/api/orders/{id}/design", { params: { path: { id: order } } })),
-    placeholderData: keepPreviousData,
+    queryKey: ["design", order, garment, half, stamp],
+    queryFn: () =>
+      told(server.GET("/api/orders/{id}/design", { params: { path: { id: order }, query: { garment, half } } })),
+    // While the same part changes, what was told last stays; another part's choices never show under this one.
+    placeholderData: (last, query) =>
+      query?.queryKey[2] === garment && query.queryKey[3] === half ? keepPreviousData(last) : undefined,
     staleTime: Infinity,
   });
 

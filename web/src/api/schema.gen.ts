@@ -390,9 +390,30 @@ export interface paths {
         };
         /**
          * Order Design
-         * @description The choices of the order's first garment, and what each would change on this client.
+         * @description The choices of one of the order's garments by its name (the first where none is given), or of a jumpsuit's half,
+         *     and what each would change on this client.
          */
         get: operations["shop_api_routers_design_order_design"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/group": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Order Group
+         * @description The order's group; the order alone where it has none.
+         */
+        get: operations["shop_api_routers_group_order_group"];
         put?: never;
         post?: never;
         delete?: never;
@@ -415,6 +436,46 @@ export interface paths {
          * @description The plan of the order as it stands: made at the first call, found at the next; with its best lay.
          */
         post: operations["shop_api_routers_orders_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/same": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Same
+         * @description The outfit of an order for another client, as the order `id`.
+         */
+        put: operations["shop_api_routers_group_put_same"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/spread": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Spread
+         * @description Give everybody of the group this order's garments as they stand.
+         */
+        post: operations["shop_api_routers_group_spread"];
         delete?: never;
         options?: never;
         head?: never;
@@ -908,6 +969,21 @@ export interface components {
              */
             version: number;
         };
+        /** ClothBought */
+        ClothBought: {
+            /** Buy Mm */
+            buy_mm: number;
+            /** Colour */
+            colour: string;
+            /** Kind */
+            kind: string;
+            /** Length Mm */
+            length_mm: number;
+            /** Orders */
+            orders: number;
+            /** Width */
+            width: string;
+        };
         /** ClothIn */
         ClothIn: {
             /** Colour */
@@ -1170,6 +1246,11 @@ export interface components {
              * Format: uuid
              */
             order: string;
+            /**
+             * Removed
+             * @default false
+             */
+            removed: boolean;
             /** Style */
             style: string;
             /**
@@ -1198,10 +1279,21 @@ export interface components {
              * Format: uuid
              */
             order: string;
+            /** Removed */
+            removed: boolean;
             /** Style */
             style: string;
             /** Version */
             version: number;
+        };
+        /** GroupOut */
+        GroupOut: {
+            /** Cloths */
+            cloths: components["schemas"]["ClothBought"][];
+            /** Members */
+            members: components["schemas"]["MemberOut"][];
+            /** Notions */
+            notions: components["schemas"]["NotionBought"][];
         };
         /** HouseRuleIn */
         HouseRuleIn: {
@@ -1477,6 +1569,41 @@ export interface components {
             workshop: string;
         };
         /**
+         * MemberOut
+         * @description One client of the group; `planned` where a plan was made for the order as it stands.
+         */
+        MemberOut: {
+            /**
+             * Client
+             * Format: uuid
+             */
+            client: string;
+            /** Closed */
+            closed: boolean;
+            /** Length Mm */
+            length_mm: number | null;
+            /** Name */
+            name: string;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Planned */
+            planned: boolean;
+            /**
+             * Sheet
+             * Format: uuid
+             */
+            sheet: string;
+            /** Sizes */
+            sizes: {
+                [key: string]: string;
+            };
+            /** Stops */
+            stops: number;
+        };
+        /**
          * MessageOut
          * @description A message that stand-in delivery holds instead of sending it.
          */
@@ -1507,6 +1634,15 @@ export interface components {
                 number,
                 number
             ];
+        };
+        /** NotionBought */
+        NotionBought: {
+            /** Count */
+            count: number;
+            /** Length Mm */
+            length_mm: number | null;
+            /** Name */
+            name: string;
         };
         /** NotionOut */
         NotionOut: {
@@ -1904,6 +2040,19 @@ export interface components {
             /** Way */
             way: string;
         };
+        /** SameIn */
+        SameIn: {
+            /**
+             * Client
+             * Format: uuid
+             */
+            client: string;
+            /**
+             * Of
+             * Format: uuid
+             */
+            of: string;
+        };
         /** SectionOut */
         SectionOut: {
             /** Depth Mm */
@@ -2013,6 +2162,11 @@ export interface components {
             label: string;
             /** Mm */
             mm: number;
+        };
+        /** SpreadOut */
+        SpreadOut: {
+            /** Orders */
+            orders: number;
         };
         /**
          * TapeOut
@@ -2728,7 +2882,10 @@ export interface operations {
     };
     shop_api_routers_design_order_design: {
         parameters: {
-            query?: never;
+            query?: {
+                garment?: string;
+                half?: "" | "top" | "lower";
+            };
             header?: never;
             path: {
                 id: string;
@@ -2744,6 +2901,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DesignOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_group_order_group: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupOut"];
                 };
             };
         };
@@ -2766,6 +2945,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+        };
+    };
+    shop_api_routers_group_put_same: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SameIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_group_spread: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpreadOut"];
                 };
             };
         };

@@ -59,13 +59,29 @@ export function useOrderRow<Row extends { version?: number }>(
   return useRowWrite(`write:${order}`, known, remember, send);
 }
 
-export const usePutGarment = (order: string) =>
+export const usePutGarment = (order: string, garment: string) =>
   useOrderRow<Garment>(
     order,
-    (whole) => whole.garments[0]!,
+    (whole) => whole.garments.find((one) => one.id === garment) ?? whole.garments[0]!,
     (whole, row) => ({ ...whole, garments: whole.garments.map((one) => (one.id === row.id ? row : one)) }),
     ({ id, ...body }) => told(server.PUT("/api/garments/{id}", { ...path(id), body })),
   );
+
+/** Garments added to an order or taken off it, one after the other; then the order is read anew. */
+export function useOutfit(order: string) {
+  const memory = useQueryClient();
+  return useMutation({
+    scope: { id: `write:${order}` },
+    mutationFn: async (rows: Garment[]) => {
+      for (const { id, ...body } of rows) await told(server.PUT("/api/garments/{id}", { ...path(id), body }));
+    },
+    onSettled: async () => {
+      await memory.invalidateQueries({ queryKey: ["order", order] });
+      void memory.invalidateQueries({ queryKey: ["plan", order] });
+      void memory.invalidateQueries({ queryKey: ["bench"] });
+    },
+  });
+}
 
 export const usePutCloth = (order: string) =>
   useOrderRow<Cloth>(
@@ -76,12 +92,13 @@ export const usePutCloth = (order: string) =>
   );
 
 export type NewOrder = {
-  ids: { client: string; sheet: string; cloth: string; order: string; garment: string };
+  ids: { client: string; sheet: string; cloth: string; order: string; garment: string; second: string };
   client: string;
   known: boolean;
   title: string;
   promised_on: string;
-  style: string;
+  /** What is made: the first garment has `ids.garment`, the second `ids.second`. */
+  garments: { name: string; style: string; choices: Record<string, unknown> }[];
   unit: "in" | "cm";
 };
 
@@ -123,15 +140,10 @@ export function useMakeOrder() {
         promised_on: made.promised_on,
       };
       await told(server.PUT("/api/orders/{id}", { ...path(ids.order), body: order }));
-      const garment = {
-        version: 0,
-        order: ids.order,
-        name: "trousers",
-        style: made.style,
-        method: "", // the style's own
-        choices: {},
-      };
-      await told(server.PUT("/api/garments/{id}", { ...path(ids.garment), body: garment }));
+      for (const [k, one] of made.garments.entries()) {
+        const body = { version: 0, order: ids.order, method: "", removed: false, ...one }; // the style's own method
+        await told(server.PUT("/api/garments/{id}", { ...path(k === 0 ? ids.garment : ids.second), body }));
+      }
       return ids.order;
     },
     onSuccess: () => {

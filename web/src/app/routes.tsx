@@ -14,6 +14,7 @@ const ClientCard = lazy(() => import("../features/clients/ClientCard").then((m) 
 const Card = lazy(() => import("../features/measuring/Card").then((m) => ({ default: m.Card })));
 const People = lazy(() => import("../features/people/People").then((m) => ({ default: m.People })));
 const Join = lazy(() => import("../features/login/Join").then((m) => ({ default: m.Join })));
+const Others = lazy(() => import("../features/others/Others").then((m) => ({ default: m.Others })));
 const Methods = lazy(() => import("../features/methods/Methods").then((m) => ({ default: m.Methods })));
 const Clients = lazy(() => import("../features/clients/Clients").then((m) => ({ default: m.Clients })));
 
@@ -94,6 +95,14 @@ function Inside() {
         element={
           <Frame>
             <People />
+          </Frame>
+        }
+      />
+      <Route
+        path="/orders/:id/others"
+        element={
+          <Frame>
+            <Others />
           </Frame>
         }
       />

@@ -50,9 +50,9 @@ export function Panels({ panels, label }: { panels: Panel[]; label: string }) {
       color="ink"
     >
       {legs.map((panel, k) => (
-        <g key={panel.name} transform={`translate(${shifts[k]} 0)`}>
+        <g key={panel.garment + panel.name} transform={`translate(${shifts[k]} 0)`}>
           <Drawn panel={panel} />
-          {["H", "C", "K"].map((name) => {
+          {["H", "C", "K", "B"].map((name) => {
             const point = panel.points[name];
             const [x, , reach] = boxOf(panel.cut);
             return (
@@ -60,8 +60,8 @@ export function Panels({ panels, label }: { panels: Panel[]; label: string }) {
             );
           })}
           <text
-            x={(panel.points.M ?? panel.points.C1 ?? [100])[0]! - 60}
-            y={(panel.points.C?.[1] ?? 300) + 110}
+            x={(panel.points.M ?? panel.points.C1 ?? [100])[0]! - (panel.name === "sleeve" ? 150 : 60)}
+            y={(panel.points.C?.[1] ?? panel.points.U?.[1] ?? 300) + 110}
             fontSize="34"
             fontWeight="600"
             fill="currentColor"
@@ -74,7 +74,7 @@ export function Panels({ panels, label }: { panels: Panel[]; label: string }) {
         const [left, up, w, h] = boxOf(panel.cut);
         const lying = h > 2 * w && h > 400;
         return (
-          <g key={panel.name}>
+          <g key={panel.garment + panel.name}>
             <g transform={lying ? `translate(${x} ${y}) rotate(90)` : `translate(${x} ${y})`}>
               <Drawn panel={panel} />
             </g>

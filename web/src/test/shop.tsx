@@ -89,8 +89,8 @@ export const plan = {
     { ...row, level: "hip", body_mm: 1041.4, cut_mm: 1219.2, sewn_mm: 1041.4, closes: false },
   ],
   checks: [
-    { code: "girth.waist", where: "", says: "The waist closes", ok: true, tolerance_mm: 1 },
-    { code: "seam.side", where: "", says: "The side seams are not equal", ok: false, tolerance_mm: 0.5 },
+    { code: "girth.waist", where: "trousers", says: "The waist closes", ok: true, tolerance_mm: 1 },
+    { code: "seam.side", where: "trousers", says: "The side seams are not equal", ok: false, tolerance_mm: 0.5 },
   ].map((check) => ({ ...check, left: { label: "front", mm: 1041.4 }, right: { label: "back", mm: 1044.6 } })),
   findings: [{ code: "seam.side", weight: "stop", where: "", words: "The back's side is 1/8 in longer.", params: {} }],
 } as unknown as Plan;

@@ -1,13 +1,25 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { ReactNode } from "react";
+import { Fragment, type ReactNode } from "react";
 import { Link } from "react-router";
 import { Refused } from "../api/client";
 import type { Plan } from "../api/shop";
+import { garmentName } from "../drawing/names";
 import type { Unit } from "../lengths/units";
 import { Length } from "./length";
 
 /** What each level of the ledger is called. */
-export const LEVELS: Record<string, string> = { waist: "Waist", hip: "Hip", thigh: "Thigh", knee: "Knee", hem: "Hem" };
+export const LEVELS: Record<string, string> = {
+  neck: "Neck",
+  bust: "Bust",
+  armhole: "Armhole",
+  upper_arm: "Upper arm",
+  top_hem: "Hem",
+  waist: "Waist",
+  hip: "Hip",
+  thigh: "Thigh",
+  knee: "Knee",
+  hem: "Hem",
+};
 const STATION: Record<string, string> = { measurements: "measure", garments: "design", cloth: "cloth" };
 
 /** A station's sheet with its margin at the right; below it on a phone, where the page scrolls as one. */
@@ -63,23 +75,39 @@ export function Ledger({ plan, unit }: { plan: Plan; unit: Unit }) {
         </chakra.tr>
       </thead>
       <tbody>
-        {plan.ledger.map((row) => (
-          <tr key={`${row.garment}.${row.level}`}>
-            <chakra.th scope="row" {...cell} textAlign="left" fontWeight="400">
-              {LEVELS[row.level]}
-            </chakra.th>
-            <chakra.td {...cell}>{row.body_mm != null && <Length mm={row.body_mm} unit={unit} bare />}</chakra.td>
-            <chakra.td {...cell}>{row.body_mm != null && <Length mm={row.ease_mm} unit={unit} bare />}</chakra.td>
-            <chakra.td {...cell}>
-              <Length mm={row.cut_mm} unit={unit} bare />
-            </chakra.td>
-            <chakra.td {...cell} fontWeight={800} color={row.closes ? "moss" : "madder"}>
-              <Length mm={row.sewn_mm} unit={unit} bare />
-            </chakra.td>
-          </tr>
+        {plan.ledger.map((row, k) => (
+          <Fragment key={`${row.garment}.${row.level}`}>
+            <OfGarment plan={plan} at={k} span={5} />
+            <tr>
+              <chakra.th scope="row" {...cell} textAlign="left" fontWeight="400">
+                {LEVELS[row.level]}
+              </chakra.th>
+              <chakra.td {...cell}>{row.body_mm != null && <Length mm={row.body_mm} unit={unit} bare />}</chakra.td>
+              <chakra.td {...cell}>{row.body_mm != null && <Length mm={row.ease_mm} unit={unit} bare />}</chakra.td>
+              <chakra.td {...cell}>
+                <Length mm={row.cut_mm} unit={unit} bare />
+              </chakra.td>
+              <chakra.td {...cell} fontWeight={800} color={row.closes ? "moss" : "madder"}>
+                <Length mm={row.sewn_mm} unit={unit} bare />
+              </chakra.td>
+            </tr>
+          </Fragment>
         ))}
       </tbody>
     </chakra.table>
+  );
+}
+
+/** Above the first row of each garment its name, where there are several. */
+export function OfGarment({ plan, at, span }: { plan: Plan; at: number; span: number }) {
+  const garment = plan.ledger[at]!.garment;
+  if (plan.ledger.every((row) => row.garment === garment) || plan.ledger[at - 1]?.garment === garment) return null;
+  return (
+    <tr>
+      <chakra.th colSpan={span} scope="rowgroup" textAlign="left" fontWeight={600} paddingTop="8">
+        {garmentName(garment)}
+      </chakra.th>
+    </tr>
   );
 }
 
@@ -110,12 +138,15 @@ export function Bought({ mm, unit }: { mm: number; unit: Unit }) {
 /** What should be looked at, what is wrong first. */
 export function Findings({ plan }: { plan: Plan }) {
   if (plan.findings.length === 0) return null;
+  const garments = [...new Set(plan.pieces.map((piece) => piece.garment))];
+  const of = (where: string) => garments.find((id) => `${where.replace(/^garments\./, "")}.`.startsWith(`${id}.`));
   const tone = { stop: "madder", warn: "madder", note: "ink2" } as const;
   return (
     <Box as="ul" listStyleType="none" display="grid" gap="8" fontSize="16px" aria-label="Findings">
       {plan.findings.map((finding) => (
         <chakra.li key={finding.code + finding.where} color={tone[finding.weight]}>
           {finding.weight === "stop" && <b>Stop. </b>}
+          {garments.length > 1 && of(finding.where) && <b>{garmentName(of(finding.where)!)}. </b>}
           {finding.words}
         </chakra.li>
       ))}

@@ -14,6 +14,26 @@ export const STYLES: Record<string, string> = {
   "loose-trousers": "Loose trousers",
 };
 
+/** What is worn above the waist. */
+export const TOPS: Record<string, string> = {
+  bodice: "Bodice",
+  "straight-top": "Straight top",
+  "loose-top": "Loose top",
+  "cropped-top": "Cropped top",
+};
+export const JUMPSUIT = "jumpsuit";
+
+/** What has to be taken for an outfit of such styles. */
+export function sessionOf(styles: string[]): "trousers" | "top" | "jumpsuit" {
+  const tops = styles.filter((style) => style in TOPS).length;
+  if (tops > 0 && tops === styles.length) return "top";
+  return tops > 0 || styles.includes(JUMPSUIT) ? "jumpsuit" : "trousers";
+}
+
+/** What any style is called. */
+export const styleName = (style: string): string =>
+  STYLES[style] ?? TOPS[style] ?? (style === JUMPSUIT ? "Jumpsuit" : style);
+
 /** Each method: its name, and how it goes about it. */
 export const METHODS: Record<string, { name: string; says: string }> = {
   "quarter-hip": {
@@ -46,6 +66,10 @@ export const METHODS: Record<string, { name: string; says: string }> = {
   "multiplied-quarter": {
     name: "Multiplied quarter",
     says: "Panels two to three times a quarter of the hip, gathered at the waist.",
+  },
+  "quarter-bust": {
+    name: "Quarter bust",
+    says: "A quarter of the bust and of its ease makes front and back; the sleeve is fitted to their armholes.",
   },
 };
 

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { type Ticket, useBench } from "../../api/shop";
 import { useMay, useMe } from "../../api/session";
-import { STYLES } from "../../ui/trade";
+import { styleName } from "../../ui/trade";
 import { Says } from "../../ui/words";
 
 const NEEDED = 4;
@@ -114,7 +114,7 @@ function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
         </chakra.h2>
         <p>
           {ticket.client_name}
-          <chakra.span color="ink2">, {ticket.styles.map((style) => STYLES[style] ?? style).join(", ")}</chakra.span>
+          <chakra.span color="ink2">, {ticket.styles.map(styleName).join(", ")}</chakra.span>
         </p>
         <LinkPress to={`/orders/${ticket.id}/${ready ? "mark" : "measure"}`}>
           {ready ? "Mark" : may("measure") ? "Measure" : "Look"}

@@ -1,11 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useState } from "react";
+import { Fragment, useState } from "react";
 import type { Plan } from "../../api/shop";
 import { boxOf, pathOf, sideBySide } from "../../drawing/frame";
-import { LEGS } from "../../drawing/names";
+import { garmentName, LEGS } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
-import { Findings, Ledger, LEVELS, Margin, WithMargin } from "../../ui/margin";
+import { Findings, Ledger, LEVELS, Margin, OfGarment, WithMargin } from "../../ui/margin";
 
 const flat = ([x = 0, y = 0]: readonly number[]): [number, number] => [x, y];
 /** The edges a check speaks of, or the level it is taken at. */
@@ -23,6 +23,24 @@ const SHOWS: Record<string, { edges?: string[]; level?: string; strips?: boolean
   "extension.order": { edges: ["crotch", "back_crotch"] },
   "leg.width": { level: "C" },
   "girth.hem": { edges: ["hem"] },
+  "neck.head": { edges: ["neck"] },
+  "girth.bust": { level: "U" },
+  "top.opening": { edges: ["waist", "hem"] },
+  "top.hip": { level: "H" },
+  "seam.shoulder": { edges: ["shoulder"] },
+  "seam.top_side": { edges: ["side"] },
+  "smooth.neck": { edges: ["neck", "shoulder"] },
+  "smooth.armhole": { edges: ["armhole", "shoulder"] },
+  "square.neck": { edges: ["neck", "centre"] },
+  "cap.armhole": { edges: ["armhole", "cap", "back_cap"] },
+  "seam.underarm": { edges: ["underarm", "back_underarm"] },
+  "girth.arm": { level: "U" },
+  "seam.facing": { edges: ["neck", "armhole"] },
+  "join.waist": { edges: ["waist"] },
+  "join.dart": { edges: ["waist"] },
+  "join.zip": { edges: ["centre", "crotch"] },
+  "torso.sit": { edges: ["centre", "crotch"] },
+  "torso.crotch": { edges: ["crotch", "back_crotch"] },
 };
 
 /** Each line a fact with its two numbers, what is wrong first; the drawing shows where. */
@@ -66,7 +84,7 @@ export function Check({ plan }: { plan: Plan }) {
                   <chakra.span display="block" fontWeight={600} color={check.ok ? "moss" : "madder"}>
                     <Sign ok={check.ok} /> {check.says}{" "}
                     <chakra.span color="ink2" fontWeight="400">
-                      {placeOf(check.where)}
+                      {placeOf(plan, check.where)}
                     </chakra.span>
                   </chakra.span>
                   <chakra.span display="flex" columnGap="24" flexWrap="wrap" fontSize="16px">
@@ -89,7 +107,7 @@ export function Check({ plan }: { plan: Plan }) {
           </chakra.ul>
           <WholeLedger plan={plan} unit={unit} />
         </Box>
-        <Where plan={plan} code={checks[open]?.code ?? ""} />
+        <Where plan={plan} code={checks[open]?.code ?? ""} where={checks[open]?.where ?? ""} />
       </Box>
       <Margin>
         <Ledger plan={plan} unit={unit} />
@@ -100,7 +118,15 @@ export function Check({ plan }: { plan: Plan }) {
 }
 
 /** Of which panel a check speaks, where it speaks of one: `trousers.front.crotch` is "front, crotch". */
-const placeOf = (where: string) => where.split(".").slice(1).join(", ").replaceAll(/[_-]/g, " ");
+const placeOf = (plan: Plan, where: string) => {
+  const garment = plan.pieces.map((piece) => piece.garment).find((id) => `${where}.`.startsWith(`${id}.`)) ?? where;
+  const several = plan.pieces.some((piece) => piece.garment !== garment);
+  const rest = where
+    .slice(garment.length + 1)
+    .split(".")
+    .filter(Boolean);
+  return [...(several ? [garmentName(garment).toLowerCase()] : []), ...rest].join(", ").replaceAll(/[_-]/g, " ");
+};
 
 function Sign({ ok }: { ok: boolean }) {
   return (
@@ -120,10 +146,13 @@ function Sign({ ok }: { ok: boolean }) {
 }
 
 /** Both panels, with the edges or the level of the check drawn heavy. */
-function Where({ plan, code }: { plan: Plan; code: string }) {
+function Where({ plan, code, where }: { plan: Plan; code: string; where: string }) {
   const shows = SHOWS[code] ?? {};
   const strip = (panel: Plan["panels"][number]) => panel.edges.some((edge) => edge.name === "lower");
-  const panels = plan.panels.filter((panel) => LEGS.includes(panel.name) || (shows.strips && strip(panel)));
+  const of = plan.panels.filter(
+    (panel) => `${where}.`.startsWith(`${panel.garment}.`) || panel.garment.startsWith(`${where}.`),
+  );
+  const panels = of.filter((panel) => LEGS.includes(panel.name) || (shows.strips && strip(panel)));
   const { shifts, width } = sideBySide(
     panels.map((panel) => panel.net),
     60,
@@ -135,7 +164,12 @@ function Where({ plan, code }: { plan: Plan; code: string }) {
           const [x, , across] = boxOf(panel.net);
           const level = shows.level && panel.points[shows.level];
           return (
-            <g key={panel.name} transform={`translate(${shifts[n]} 0)`} fill="none" stroke="currentColor">
+            <g
+              key={panel.garment + panel.name}
+              transform={`translate(${shifts[n]} 0)`}
+              fill="none"
+              stroke="currentColor"
+            >
               <path d={pathOf(panel.net, flat, true)} strokeWidth="3" strokeOpacity="0.45" />
               {panel.segments
                 .filter((part) => shows.edges?.includes(String(part.edge)))
@@ -187,20 +221,23 @@ function WholeLedger({ plan, unit }: { plan: Plan; unit: Unit }) {
         </chakra.tr>
       </thead>
       <tbody>
-        {plan.ledger.map((row) => {
+        {plan.ledger.map((row, at) => {
           const sizes = [row.cut_mm, row.seams_mm, row.darts_mm, row.gathers_mm, row.sewn_mm, row.body_mm, row.ease_mm];
           return (
-            <chakra.tr key={row.garment + row.level} borderBottom="1px solid {colors.hairline}">
-              <chakra.th scope="row" textAlign="left" fontWeight="400">
-                {LEVELS[row.level]}
-                {row.kind === "resulting" && <chakra.span color="ink2">, as it comes out</chakra.span>}
-              </chakra.th>
-              {sizes.map((mm, k) => (
-                <chakra.td key={heads[k]} {...cell} fontWeight={k === 4 ? 800 : 400}>
-                  {mm != null && (k < 5 || row.body_mm != null) && <Length mm={mm} unit={unit} bare />}
-                </chakra.td>
-              ))}
-            </chakra.tr>
+            <Fragment key={row.garment + row.level}>
+              <OfGarment plan={plan} at={at} span={8} />
+              <chakra.tr borderBottom="1px solid {colors.hairline}">
+                <chakra.th scope="row" textAlign="left" fontWeight="400">
+                  {LEVELS[row.level]}
+                  {row.kind === "resulting" && <chakra.span color="ink2">, as it comes out</chakra.span>}
+                </chakra.th>
+                {sizes.map((mm, k) => (
+                  <chakra.td key={heads[k]} {...cell} fontWeight={k === 4 ? 800 : 400}>
+                    {mm != null && (k < 5 || row.body_mm != null) && <Length mm={mm} unit={unit} bare />}
+                  </chakra.td>
+                ))}
+              </chakra.tr>
+            </Fragment>
           );
         })}
       </tbody>

@@ -1,19 +1,23 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { inWords } from "../../api/client";
 import { type Choices, useDesign } from "../../api/design";
-import { type Garment, type Order, type Plan, usePutGarment } from "../../api/shop";
+import { type Order, type Plan, usePutGarment } from "../../api/shop";
 import type { Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
 import { Findings, Ledger, Margin, Unworkable, WithMargin } from "../../ui/margin";
 import { StaleEdit } from "../../ui/stale";
-import { called, METHODS } from "../../ui/trade";
+import { called, METHODS, STYLES, TOPS } from "../../ui/trade";
 import { Says } from "../../ui/words";
 import { HouseRules } from "./HouseRules";
 import { LiveDraft, StandIn } from "./LiveDraft";
+import { Outfit } from "./Outfit";
+import { changed, type Made, type Part, partsOf } from "./outfit";
+import type { Now, Row } from "./rows";
 import { StylePicker } from "./StylePicker";
-import { GROUPS, type Now, type Row } from "./words";
+import { TOP_GROUPS } from "./topWords";
+import { GROUPS } from "./words";
 
 type Chosen = Record<string, unknown>;
 
@@ -21,7 +25,7 @@ type Chosen = Record<string, unknown>;
  * The garment as it would be with another style or method: choices that the method does not read are left out. Before
  * the server has told what makes what, it is left to choose the method.
  */
-export function restyled(garment: Garment, style: string, method: string, told: Choices | undefined): Garment {
+export function restyled<One extends Made>(garment: One, style: string, method: string, told?: Choices): One {
   if (!told) return { ...garment, style, method: style === garment.style ? method : "" };
   const makes = told.makes[style] ?? [method];
   const by = makes.includes(method) ? method : (told.first[style] ?? makes[0]!);
@@ -32,13 +36,32 @@ export function restyled(garment: Garment, style: string, method: string, told: 
 
 /** The garment in plain choices; the draft answers at once. */
 export function Design({ order, plan, error }: { order: Order; plan: Plan | undefined; error: Error | null }) {
-  const put = usePutGarment(order.id);
-  const garment = order.garments[0]!;
-  const unit = (plan?.unit ?? "in") as Unit;
-  const stamp = [garment.version, order.sheet.readings.length, order.cloth.version].join();
-  const told = useDesign(order.id, stamp).data;
+  const parts = partsOf(order);
+  const [chosen, setChosen] = useState(0);
+  const at = Math.min(chosen, parts.length - 1);
+  const part = parts[at]!;
+  return (
+    <DesignPart
+      key={part.row.id + part.half}
+      {...{ order, plan, error, part }}
+      outfit={<Outfit {...{ order, parts, at }} go={setChosen} />}
+    />
+  );
+}
 
-  const write = (change: (now: Garment) => Garment) => put.keep(change);
+type DesignProps = { order: Order; plan: Plan | undefined; error: Error | null; part: Part; outfit: ReactNode };
+
+function DesignPart({ order, plan, error, part, outfit }: DesignProps) {
+  const put = usePutGarment(order.id, part.row.id);
+  const garment = part;
+  const joined = part.half !== "";
+  const groups = part.top ? TOP_GROUPS : GROUPS;
+  const unit = (plan?.unit ?? "in") as Unit;
+  const stamp = [part.row.version, order.sheet.readings.length, order.cloth.version].join();
+  const told = useDesign(order.id, part.row.name, part.half, stamp).data;
+
+  const method = part.method || (told?.first[part.style] ?? "");
+  const write = (change: (now: Made) => Made) => put.keep((row) => changed(row, part.half, change));
   const choose = (row: Row, value: string) =>
     write((now) => {
       const choices: Chosen = { ...now.choices };
@@ -55,7 +78,7 @@ export function Design({ order, plan, error }: { order: Order; plan: Plan | unde
       if (nested) choices[nested] = part;
       return { ...now, choices };
     });
-  const now: Now = { ...garment, value: (key) => valueOf(garment, told, key) };
+  const now: Now = { style: part.style, method, joined, value: (key) => valueOf(garment, told, key) };
   const [wrong, setWrong] = useState("");
   /** A choice that is pressed: its refusal is said above the choices. A typed one says it beside its field. */
   const press = (done: Promise<unknown>) => {
@@ -74,35 +97,37 @@ export function Design({ order, plan, error }: { order: Order; plan: Plan | unde
           gap="16"
           alignContent="start"
         >
+          {outfit}
           <StylePicker
             order={order}
+            styles={part.top ? TOPS : STYLES}
             value={garment.style}
             onChoose={(style) => press(write((one) => restyled(one, style, one.method, told)))}
           />
           <chakra.details borderTop="1px solid {colors.hairline}" paddingTop="8">
             <chakra.summary fontSize="20px" fontWeight={600} cursor="pointer" minHeight="40px">
-              Method: {METHODS[garment.method]?.name}
+              Method: {METHODS[method]?.name}
             </chakra.summary>
             <chakra.p color="ink2" paddingBottom="8">
-              {METHODS[garment.method]?.says}
+              {METHODS[method]?.says}
             </chakra.p>
             <Chips
               legend="Drafted by"
-              value={garment.method}
-              options={(told?.makes[garment.style] ?? [garment.method]).map((method) => ({
-                value: method,
-                label: METHODS[method]?.name ?? method,
-                ...effectOf(told, "method", method, garment.method),
+              value={method}
+              options={(told?.makes[garment.style] ?? [method]).map((by) => ({
+                value: by,
+                label: METHODS[by]?.name ?? by,
+                ...effectOf(told, "method", by, method),
               }))}
-              onChoose={(method) => press(write((one) => restyled(one, one.style, method, told)))}
+              onChoose={(by) => press(write((one) => restyled(one, one.style, by, told)))}
             />
           </chakra.details>
-          <HouseRules garment={garment} use={(rule) => press(write((one) => ({ ...one, ...rule })))} />
+          <HouseRules garment={{ ...garment, method }} use={(rule) => press(write((one) => ({ ...one, ...rule })))} />
           <StaleEdit stale={put.stale} settle={put.settle} />
           {wrong && <Says tone="wrong">{wrong}</Says>}
-          {GROUPS.map((group, k) => {
+          {groups.map((group, k) => {
             const rows = group.rows.filter(
-              (row) => !(told?.unused[garment.method] ?? []).includes(row.key) && (row.when?.(now) ?? true),
+              (row) => !(told?.unused[method] ?? []).includes(row.key) && (row.when?.(now) ?? true),
             );
             if (rows.length === 0) return null;
             return (
@@ -115,7 +140,7 @@ export function Design({ order, plan, error }: { order: Order; plan: Plan | unde
                     <OneChoice
                       key={row.key}
                       row={row}
-                      garment={garment}
+                      part={part}
                       told={told}
                       unit={unit}
                       now={now}
@@ -129,7 +154,11 @@ export function Design({ order, plan, error }: { order: Order; plan: Plan | unde
           })}
         </Box>
         <Box flex="1" minWidth="0" minHeight="320px" padding="16">
-          {plan && !error ? <LiveDraft plan={plan} /> : <StandIn order={order} garment={garment} />}
+          {plan && !error ? (
+            <LiveDraft plan={plan} part={part} />
+          ) : (
+            <StandIn order={order} made={{ ...garment, method }} />
+          )}
         </Box>
       </Box>
       <Margin>
@@ -141,8 +170,8 @@ export function Design({ order, plan, error }: { order: Order; plan: Plan | unde
   );
 }
 
-function valueOf(garment: Garment, told: Choices | undefined, key: string): string {
-  const own = (garment.choices as Chosen)[key];
+function valueOf(garment: Made, told: Choices | undefined, key: string): string {
+  const own = garment.choices[key];
   if (Array.isArray(own)) return own.join(", ");
   return own === undefined ? (told?.usual[key] ?? "") : String(own);
 }
@@ -156,7 +185,7 @@ function effectOf(told: Choices | undefined, choice: string, rule: string, chose
 
 type ChoiceProps = {
   row: Row;
-  garment: Garment;
+  part: Part;
   told: Choices | undefined;
   unit: Unit;
   now: Now;
@@ -164,8 +193,8 @@ type ChoiceProps = {
   press: (done: Promise<unknown>) => void;
 };
 
-function OneChoice({ row, garment, told, unit, now, choose, press }: ChoiceProps) {
-  const choices = garment.choices as Chosen;
+function OneChoice({ row, part, told, unit, now, choose, press }: ChoiceProps) {
+  const choices: Chosen = part.choices;
   if (row.kind === "some") {
     const value = (choices[row.key] as string[] | undefined) ?? [];
     return (
@@ -208,7 +237,7 @@ function OneChoice({ row, garment, told, unit, now, choose, press }: ChoiceProps
       also={row.key === "fullness" ? (typed) => /^[0-9]+([.,][0-9]+)?$/.test(typed) : undefined}
       saved={String(from[row.key] ?? "")}
       placeholder={usual}
-      place={`choice:${garment.id}:${row.key}`}
+      place={`choice:${part.row.id}:${part.half}${row.key}`}
       keep={(typed) => choose(row, typed)}
     />
   );

@@ -2,13 +2,13 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { inWords } from "../../api/client";
 import { type HouseRule, useHouseRules, usePutHouseRule } from "../../api/design";
-import type { Garment } from "../../api/shop";
 import { field } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { METHODS } from "../../ui/trade";
 import { Says } from "../../ui/words";
+import type { Made } from "./outfit";
 
-type RulesProps = { garment: Garment; use: (rule: Pick<Garment, "method" | "choices">) => void };
+type RulesProps = { garment: Made; use: (rule: Pick<Made, "method" | "choices">) => void };
 
 /** The workshop's own rules: choices kept under a name, used again for anybody. */
 export function HouseRules({ garment, use }: RulesProps) {

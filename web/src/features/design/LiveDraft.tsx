@@ -1,20 +1,24 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useDraft } from "../../api/design";
-import type { Garment, Order, Plan } from "../../api/shop";
+import type { Order, Plan } from "../../api/shop";
 import { Panels } from "../../drawing/Panels";
+import type { Made, Part } from "./outfit";
 
-/** The panels side by side as they are drafted now, the small parts below them. */
-export function LiveDraft({ plan }: { plan: Plan }) {
+/** The panels of a garment, or of a jumpsuit's half, side by side as they are drafted now, the small parts below. */
+export function LiveDraft({ plan, part }: { plan: Plan; part: Part }) {
+  const id = part.half ? `${part.row.name}.${part.half}` : part.row.name;
+  const panels = plan.panels.filter((panel) => panel.garment === id);
+  if (panels.length === 0) return <p role="status">Drafting…</p>;
   return (
     <Box as="figure" height="100%" minHeight="320px" display="flex" flexDirection="column">
-      <Panels panels={plan.panels} label="The draft as it stands" />
+      <Panels panels={panels} label="The draft as it stands" />
     </Box>
   );
 }
 
 /** What the style looks like while the client's own draft cannot be made: an invented body fills in what is missing. */
-export function StandIn({ order, garment }: { order: Order; garment: Garment }) {
-  const draft = useDraft(garment.method, garment.style, order.sheet.id).data;
+export function StandIn({ order, made }: { order: Order; made: Made }) {
+  const draft = useDraft(made.method, made.style, order.sheet.id).data;
   if (!draft) return null;
   return (
     <Box as="figure" height="100%" minHeight="320px" display="flex" flexDirection="column">

@@ -3,19 +3,18 @@ import { useId } from "react";
 import { useSilhouettes } from "../../api/design";
 import type { Order } from "../../api/shop";
 import { Silhouette } from "../../drawing/Silhouette";
-import { STYLES } from "../../ui/trade";
 
-type PickerProps = { order: Order; value: string; onChoose: (style: string) => void };
+type PickerProps = { order: Order; styles: Record<string, string>; value: string; onChoose: (style: string) => void };
 
 /** The styles as they would hang on this client, each drawn by its own draft. */
-export function StylePicker({ order, value, onChoose }: PickerProps) {
+export function StylePicker({ order, styles, value, onChoose }: PickerProps) {
   const drawn = useSilhouettes(order.sheet.id, String(order.sheet.readings.length)).data;
   const name = useId();
   return (
     <chakra.fieldset border="0" minWidth="0">
       <chakra.legend fontWeight={600}>Style</chakra.legend>
       <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(92px, 1fr))" gap="4" marginTop="4">
-        {Object.entries(STYLES).map(([style, label]) => (
+        {Object.entries(styles).map(([style, label]) => (
           <chakra.label
             key={style}
             display="flex"

@@ -1,40 +1,9 @@
 /** Each choice in a tailor's words: what it is, and where it is asked. */
-import type { Option } from "../../ui/chips";
-
-/** The garment as it stands: a choice's own value, else the usual one. */
-export type Now = { style: string; method: string; value: (key: string) => string };
-type Base = { key: string; legend: string; hint: string; when?: (now: Now) => boolean };
-export type Row =
-  | (Base & { kind: "rule"; options: Option[] })
-  | (Base & { kind: "some"; options: Option[] })
-  | (Base & { kind: "length"; unset?: string; of?: "allowances" });
-
-const rule = (key: string, legend: string, hint: string, options: [string, string][], when?: Base["when"]): Row => ({
-  kind: "rule",
-  key,
-  legend,
-  hint,
-  options: options.map(([value, label]) => ({ value, label })),
-  when,
-});
-const length = (key: string, legend: string, hint: string, unset?: string, when?: Base["when"]): Row => ({
-  kind: "length",
-  key,
-  legend,
-  hint,
-  unset,
-  when,
-});
-const seam = (key: string, legend: string, hint: string, when?: Base["when"]): Row => ({
-  kind: "length",
-  of: "allowances",
-  key,
-  legend,
-  hint,
-  when,
-});
+import { length, type Now, type Row, rule, seam } from "./rows";
 
 const KNEED = ["straight-trousers", "close-trousers", "boot-cut", "paper-bag", "loose-trousers"];
+/** A garment with a waist of its own, not half of a jumpsuit. */
+const alone = (now: Now) => !now.joined;
 const kneed = (now: Now) => KNEED.includes(now.style);
 const has =
   (key: string, ...values: string[]) =>
@@ -47,20 +16,43 @@ export const GROUPS: { name: string; rows: Row[] }[] = [
   {
     name: "Waist",
     rows: [
-      rule("waist_finish", "Finished with", "", [
-        ["straight-band", "Straight band"],
-        ["shaped-band", "Shaped band"],
-        ["half-elastic", "Band, elastic behind"],
-        ["elastic-band", "Elastic in a band"],
-        ["casing", "Casing, cut on"],
-        ["paper-bag", "Paper-bag, channel and tie"],
-      ]),
-      rule("closure", "Opens with", "", [
-        ["fly", "Fly"],
-        ["side-zip", "Side zip"],
-        ["back-zip", "Invisible zip behind"],
-        ["none", "Nothing"],
-      ]),
+      rule(
+        "waist_join",
+        "Taken in to the top by",
+        "the waist seam is sewn to the top",
+        [
+          ["darts", "Darts, over the top's"],
+          ["gathers", "Gathers"],
+          ["tucks", "Tucks"],
+        ],
+        (now) => Boolean(now.joined),
+      ),
+      rule(
+        "waist_finish",
+        "Finished with",
+        "",
+        [
+          ["straight-band", "Straight band"],
+          ["shaped-band", "Shaped band"],
+          ["half-elastic", "Band, elastic behind"],
+          ["elastic-band", "Elastic in a band"],
+          ["casing", "Casing, cut on"],
+          ["paper-bag", "Paper-bag, channel and tie"],
+        ],
+        alone,
+      ),
+      rule(
+        "closure",
+        "Opens with",
+        "",
+        [
+          ["fly", "Fly"],
+          ["side-zip", "Side zip"],
+          ["back-zip", "Invisible zip behind"],
+          ["none", "Nothing"],
+        ],
+        alone,
+      ),
       rule(
         "band",
         "The band lies",
@@ -104,10 +96,16 @@ export const GROUPS: { name: string; rows: Row[] }[] = [
         ["high", "High"],
         ["low", "Low"],
       ]),
-      rule("belt_loops", "Belt loops", "", [
-        ["none", "None"],
-        ["four", "A strip cut in four"],
-      ]),
+      rule(
+        "belt_loops",
+        "Belt loops",
+        "",
+        [
+          ["none", "None"],
+          ["four", "A strip cut in four"],
+        ],
+        alone,
+      ),
     ],
   },
   {
@@ -222,7 +220,7 @@ export const GROUPS: { name: string; rows: Row[] }[] = [
       ]),
       length("dart_intake", "Dart, takes in", "each of them", "what is left over"),
       length("dart_length", "Dart, long", "from the seam down", "by the panel"),
-      length("yoke", "Back yoke, deep at the centre", "the dart lies in its seam", "none"),
+      length("yoke", "Back yoke, deep at the centre", "the dart lies in its seam", "none", alone),
     ],
   },
   {

@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { type Order, type Plan, useLayRun, useStartLay, useStopLay } from "../../api/shop";
 import { Cloth } from "../../drawing/Cloth";
-import { panelName } from "../../drawing/names";
+import { pieceName } from "../../drawing/names";
 import { dartsOf, PieceOn } from "../../drawing/PieceOn";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
@@ -99,7 +99,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
                     line={line}
                     px={px}
                     state="done"
-                    label={`${panelName(piece.panel)}, ${count}`}
+                    label={`${pieceName(plan, piece)}, ${count}`}
                   />
                 );
               })
@@ -190,7 +190,7 @@ function CutList({ plan, unit }: { plan: Plan; unit: Unit }) {
       <chakra.ul listStyleType="none">
         {plan.pieces.map((piece) => (
           <li key={piece.id}>
-            {panelName(piece.panel)}, cut {piece.count}
+            {pieceName(plan, piece)}, cut {piece.count}
             {piece.on_fold ? " on the fold" : piece.pair ? ", left and right" : ""}
             {piece.sewn_to && (
               <chakra.span display="block" fontSize="14px" color="ink2">

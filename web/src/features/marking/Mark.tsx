@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import type { Mark as Call, Order, Plan } from "../../api/shop";
-import { panelName } from "../../drawing/names";
+import { pieceName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { useKeys } from "../../ui/keys";
 import { Length } from "../../ui/length";
@@ -64,7 +64,7 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
   if (far) {
     return (
       <Box height="100%" padding="24" display="flex" flexDirection="column" background="sheet">
-        <Heading mark={mark} at={at} of={marks.length} />
+        <Heading name={pieceName(plan, mark)} at={at} of={marks.length} />
         <chakra.h1 fontSize="48px" fontWeight={600}>
           {mark.name}
         </chakra.h1>
@@ -92,13 +92,20 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
         {wide && (
           <Box display="flex" justifyContent="space-between" gap="16" marginBottom="8" fontSize="17px" flexWrap="wrap">
             <span>
-              <b>{panelName(mark.panel)}</b> <chakra.span color="ink2">{order.title}</chakra.span>
+              <b>{pieceName(plan, mark)}</b> <chakra.span color="ink2">{order.title}</chakra.span>
             </span>
             <Fold plan={plan} unit={unit} />
           </Box>
         )}
         {list ? (
-          <AllCalls marks={marks} at={at} unit={unit} go={setCall} close={() => setList(false)} />
+          <AllCalls
+            marks={marks}
+            name={(one) => pieceName(plan, one)}
+            at={at}
+            unit={unit}
+            go={setCall}
+            close={() => setList(false)}
+          />
         ) : (
           <Box
             ref={drawing}
@@ -129,7 +136,7 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
         minHeight="0"
       >
         <Box flex="1" minHeight="0" overflowY="auto" padding="16" paddingTop={{ base: "8", md: "16" }}>
-          <Heading mark={mark} at={at} of={marks.length} />
+          <Heading name={pieceName(plan, mark)} at={at} of={marks.length} />
           <chakra.h1 fontSize={{ base: "28px", md: "36px" }} fontWeight={600} lineHeight="1.15">
             {mark.name}
           </chakra.h1>
@@ -176,10 +183,10 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
   );
 }
 
-function Heading({ mark, at, of }: { mark: Call; at: number; of: number }) {
+function Heading({ name, at, of }: { name: string; at: number; of: number }) {
   return (
     <chakra.p color="ink2" fontSize="16px" aria-live="polite">
-      Call {at} of {of}, {panelName(mark.panel).toLowerCase()}
+      Call {at} of {of}, {name.toLowerCase()}
     </chakra.p>
   );
 }
@@ -226,7 +233,14 @@ function Fold({ plan, unit }: { plan: Plan; unit: Unit }) {
   );
 }
 
-function AllCalls(props: { marks: Call[]; at: number; unit: Unit; go: (n: number) => void; close: () => void }) {
+function AllCalls(props: {
+  marks: Call[];
+  name: (mark: Call) => string;
+  at: number;
+  unit: Unit;
+  go: (n: number) => void;
+  close: () => void;
+}) {
   return (
     <Box flex="1" minHeight="0" overflowY="auto">
       <Press onClick={props.close}>{words.drawing}</Press>
@@ -245,7 +259,7 @@ function AllCalls(props: { marks: Call[]; at: number; unit: Unit; go: (n: number
               color={mark.n === props.at ? "onMarigold" : undefined}
             >
               <td>{mark.n}</td>
-              <td>{panelName(mark.panel)}</td>
+              <td>{props.name(mark)}</td>
               <td>
                 <chakra.button
                   textDecoration="underline"

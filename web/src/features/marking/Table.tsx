@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import type { Mark as Call, Order, Plan } from "../../api/shop";
 import { Cloth, type View } from "../../drawing/Cloth";
 import { boxOf, frame, onCloth, pathOf, type XY } from "../../drawing/frame";
-import { panelName } from "../../drawing/names";
+import { pieceName } from "../../drawing/names";
 import { dartsOf, PieceOn } from "../../drawing/PieceOn";
 import { TapeOn } from "../../drawing/TapeOn";
 import type { Unit } from "../../lengths/units";
@@ -38,7 +38,8 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
   }, [whole, upright, length, depth, tape, pieces, mine]);
   const { view, px } = look(focus, size, depth, upright, zoom, tape);
   // The back is marked out from the cut front, which is traced first; a second back from the cut back.
-  const fromFront = mark.panel === "back" && !mark.code.startsWith("second_");
+  const traces = plan.marks.some((one) => one.garment === mark.garment && one.panel === "back" && one.code === "guide");
+  const fromFront = mark.panel === "back" && traces && !mark.code.startsWith("second_");
   const traced = fromFront ? pieces.get(`${mark.garment}.front`) : undefined;
   const passed = plan.marks.slice(0, at - 1).filter((one) => one.placing === mark.placing && one.cloth_mm);
   return (
@@ -70,7 +71,7 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
                   line={line}
                   px={px}
                   state={state}
-                  label={`${panelName(piece.panel)}, cut ${placing.copies}`}
+                  label={`${pieceName(plan, piece)}, cut ${placing.copies}`}
                 />
               );
             })}

@@ -8,7 +8,7 @@ import { field, Label } from "../../ui/field";
 import { Length } from "../../ui/length";
 import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
-import { called, METHODS, STYLES } from "../../ui/trade";
+import { called, METHODS, STYLES, TOPS } from "../../ui/trade";
 import { Says } from "../../ui/words";
 import { differences } from "./differences";
 import { Overlay } from "./Overlay";
@@ -17,7 +17,9 @@ const FITTING: Record<string, string> = {
   "one-piece-leg": "boxers",
   "four-layer": "palazzo",
   "multiplied-quarter": "palazzo",
+  "quarter-bust": "bodice",
 };
+const OF_TOPS = "quarter-bust";
 
 /** Every method, step by step in words and numbers on one body; another laid over it. */
 export function Methods() {
@@ -33,6 +35,8 @@ export function Methods() {
     setMethod(next);
     setAt(0);
     if (FITTING[next]) setStyle(FITTING[next]);
+    else if (style in TOPS) setStyle("straight-trousers");
+    if (next === OF_TOPS) setAgainst("");
   };
   const steps = one.data?.marks.filter((mark) => mark.stage !== "place") ?? [];
   const mark = steps[Math.min(at, steps.length - 1)];
@@ -46,9 +50,17 @@ export function Methods() {
             text="Laid over it"
             value={against}
             onPick={setAgainst}
-            options={[["", "Nothing"], ...names(METHODS).filter(([key]) => key !== method)]}
+            options={[
+              ["", "Nothing"],
+              ...names(METHODS).filter(([key]) => key !== method && key !== OF_TOPS && method !== OF_TOPS),
+            ]}
           />
-          <Pick text="Style" value={style} onPick={setStyle} options={Object.entries(STYLES)} />
+          <Pick
+            text="Style"
+            value={style}
+            onPick={setStyle}
+            options={Object.entries(method === OF_TOPS ? TOPS : STYLES)}
+          />
           <Pick
             text="On"
             value={sheet}

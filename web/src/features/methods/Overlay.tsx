@@ -82,7 +82,13 @@ export function Overlay({ one, other, mark }: OverlayProps) {
                 />
               </g>
             )}
-            <text x={boxes[k]![0] + boxes[k]![2] / 2} y={top - 25} fontSize="34" fontWeight="600" fill="currentColor">
+            <text
+              x={boxes[k]![0] + boxes[k]![2] / 2}
+              y={top - height * 0.022}
+              fontSize={height * 0.036}
+              fontWeight="600"
+              fill="currentColor"
+            >
               {panelName(panel.name)}
             </text>
           </g>

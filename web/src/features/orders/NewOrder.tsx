@@ -2,12 +2,12 @@ import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
 import { useNavigate } from "react-router";
 import { useClients } from "../../api/clients";
-import { useMakeOrder } from "../../api/shop";
+import { type NewOrder as Asked, useMakeOrder } from "../../api/shop";
 import { useMe } from "../../api/session";
 import { Chips } from "../../ui/chips";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
-import { STYLES } from "../../ui/trade";
+import { JUMPSUIT, STYLES, TOPS } from "../../ui/trade";
 import { Says } from "../../ui/words";
 
 const ids = () => ({
@@ -16,7 +16,26 @@ const ids = () => ({
   cloth: crypto.randomUUID(),
   order: crypto.randomUUID(),
   garment: crypto.randomUUID(),
+  second: crypto.randomUUID(),
 });
+
+const TWO = "two-piece";
+const OFFERED: Record<string, Record<string, string>> = {
+  Trousers: STYLES,
+  Tops: TOPS,
+  Outfits: { [TWO]: "Two-piece: trousers and matching top", [JUMPSUIT]: "Jumpsuit" },
+};
+
+/** The garments an order starts with. */
+function garmentsOf(style: string): Asked["garments"] {
+  const trousers = { name: "trousers", style: "straight-trousers", choices: {} };
+  if (style === TWO) return [trousers, { name: "top", style: "straight-top", choices: {} }];
+  if (style === JUMPSUIT) {
+    const choices = { top: { style: "bodice", choices: {} }, lower: { style: "palazzo", choices: {} } };
+    return [{ name: JUMPSUIT, style, choices }];
+  }
+  return [{ name: style in TOPS ? "top" : "trousers", style, choices: {} }];
+}
 
 /** A client, what is to be made, and by when; then straight to measuring. */
 export function NewOrder() {
@@ -48,7 +67,7 @@ export function NewOrder() {
         known: known !== undefined,
         title: title.trim(),
         promised_on: day,
-        style,
+        garments: garmentsOf(style),
         unit: (me.data?.unit ?? "in") as "in" | "cm",
       },
       { onSuccess: (order) => void onward(`/orders/${order}/measure`) },
@@ -79,12 +98,15 @@ export function NewOrder() {
         <Label text="What is to be made">
           <chakra.input {...field} value={title} onChange={(e) => setTitle(e.target.value)} maxLength={120} />
         </Label>
-        <Chips
-          legend="Style"
-          value={style}
-          options={Object.entries(STYLES).map(([value, label]) => ({ value, label }))}
-          onChoose={setStyle}
-        />
+        {Object.entries(OFFERED).map(([legend, styles]) => (
+          <Chips
+            key={legend}
+            legend={legend}
+            value={style}
+            options={Object.entries(styles).map(([value, label]) => ({ value, label }))}
+            onChoose={setStyle}
+          />
+        ))}
         <Label text="Promised for">
           <chakra.input {...field} type="date" value={day} onChange={(e) => setDay(e.target.value)} />
         </Label>

@@ -1,0 +1,97 @@
+"""The same outfit for several clients: their sizes in a table, one plan each, one shopping list."""
+
+from typing import Any
+from uuid import UUID
+
+from django.http import HttpRequest
+from ninja import Router, Schema
+
+from shop.api.auth import person
+from shop.api.routers.orders import OrderOut, order_out
+from shop.orders import group, queries
+from shop.plans.shopping import shopping, table
+
+router = Router(tags=["group"])
+
+
+class SameIn(Schema):
+    of: UUID
+    client: UUID
+
+
+class MemberOut(Schema):
+    """One client of the group; `planned` where a plan was made for the order as it stands."""
+
+    order: UUID
+    client: UUID
+    name: str
+    sheet: UUID
+    closed: bool
+    sizes: dict[str, str]
+    planned: bool
+    length_mm: float | None
+    stops: int
+
+
+class ClothBought(Schema):
+    kind: str
+    colour: str
+    width: str
+    orders: int
+    length_mm: float
+    buy_mm: float
+
+
+class NotionBought(Schema):
+    name: str
+    count: int
+    length_mm: float | None
+
+
+class GroupOut(Schema):
+    members: list[MemberOut]
+    cloths: list[ClothBought]
+    notions: list[NotionBought]
+
+
+class SpreadOut(Schema):
+    orders: int
+
+
+@router.put("/orders/{id}/same", response=OrderOut)
+def put_same(request: HttpRequest, id: UUID, body: SameIn) -> OrderOut:
+    """The outfit of an order for another client, as the order `id`."""
+    made = group.put_same(actor=person(request), id=id, **body.dict())
+    return order_out(request, queries.order(person(request), made.id))
+
+
+@router.post("/orders/{id}/spread", response=SpreadOut)
+def spread(request: HttpRequest, id: UUID) -> SpreadOut:
+    """Give everybody of the group this order's garments as they stand."""
+    return SpreadOut(orders=group.spread(actor=person(request), order=id))
+
+
+@router.get("/orders/{id}/group", response=GroupOut)
+def order_group(request: HttpRequest, id: UUID) -> GroupOut:
+    """The order's group; the order alone where it has none."""
+    rows = table(person(request), queries.order(person(request), id))
+    bought = shopping(person(request), rows)
+    return GroupOut(
+        members=[
+            MemberOut(
+                order=row.order.id, client=row.order.client_id, name=row.order.client.name, sheet=row.order.sheet_id,
+                closed=row.order.sheet.closed_at is not None, sizes=row.sizes, planned=row.plan is not None,
+                length_mm=_length(row.plan), stops=_stops(row.plan),
+            )
+            for row in rows
+        ],
+        cloths=[ClothBought(**one) for one in bought.cloths], notions=[NotionBought(**one) for one in bought.notions],
+    )  # fmt: skip
+
+
+def _length(plan: dict[str, Any] | None) -> float | None:
+    return plan["yardage"]["length_mm"] if plan and plan["yardage"] else None
+
+
+def _stops(plan: dict[str, Any] | None) -> int:
+    return sum(finding["weight"] == "stop" for finding in plan["findings"]) if plan else 0

@@ -1,0 +1,91 @@
+"""The same outfit for several clients: a choir, a crew. Each has an order of its own; they share a group."""
+
+from uuid import UUID, uuid5
+
+from django.db import transaction
+from django.db.models import QuerySet
+from django.utils import timezone
+
+from shop.accounts.models import User
+from shop.accounts.rights import allow
+from shop.accounts.writing import own
+from shop.clients.models import Client, Sheet
+from shop.clients.queries import sheets
+from shop.clients.sheets import put_sheet
+from shop.cloths.actions import put_cloth
+from shop.cloths.models import Cloth
+from shop.orders.actions import put_garment, put_order
+from shop.orders.models import Order
+from shop.orders.queries import bench, garments
+
+CLOTH = (
+    "kind", "colour", "width", "length", "fold", "one_way", "shrink_percent", "stretch_percent", "thickness", "pleated",
+)  # fmt: skip
+
+
+def members(actor: User, order: Order) -> QuerySet[Order]:
+    """The orders of its group by the clients' names; itself alone where it has none."""
+    among = bench(actor).order_by("client__name", "id")
+    return among.filter(group=order.group) if order.group else among.filter(pk=order.pk)
+
+
+@transaction.atomic
+def put_same(*, actor: User, id: UUID, of: UUID, client: UUID) -> Order:
+    """The outfit, cloth and day of an order for another client, from the client's newest sheet; a new one where there
+    is none. The same id again is the same order.
+    """
+    allow(actor, "orders")
+    source, other = own(Order, actor, of), own(Client, actor, client)
+    if known := Order.of(actor.workshop).filter(pk=id).first():
+        return known
+    if source.group is None:
+        source.group = source.id
+        Order.of(actor.workshop).filter(pk=source.pk).update(group=source.id)
+    cloth: Cloth = source.cloth
+    own_cloth = {key: getattr(cloth, key) for key in CLOTH}
+    made = put_order(
+        actor=actor, id=id, version=0, client=other.id, sheet=_sheet(actor, id, other).id,
+        cloth=put_cloth(actor=actor, id=uuid5(id, "cloth"), version=0, **own_cloth).id,
+        title=source.title, promised_on=source.promised_on,
+    )  # fmt: skip
+    Order.of(actor.workshop).filter(pk=made.pk).update(group=source.group)
+    _dress(actor, source, made)
+    return made
+
+
+def _sheet(actor: User, order: UUID, client: Client) -> Sheet:
+    newest = sheets(actor, client.id).first()
+    if newest is not None:
+        return newest
+    unit = actor.workshop.unit
+    today = timezone.localdate()
+    return put_sheet(actor=actor, id=uuid5(order, "sheet"), version=0, client=client.id, taken_on=today, unit=unit)
+
+
+@transaction.atomic
+def spread(*, actor: User, order: UUID) -> int:
+    """Give every other order of the group this one's garments as they stand; how many orders there are."""
+    allow(actor, "orders")
+    source = own(Order, actor, order)
+    others = [one for one in members(actor, source) if one.pk != source.pk]
+    for one in others:
+        _dress(actor, source, one)
+    return len(others)
+
+
+def _dress(actor: User, source: Order, other: Order) -> None:
+    """Make the garments of `other` those of `source`: the same names, styles, methods and choices."""
+    worn = {one.name: one for one in garments(actor, other.id)}
+    asked = {one.name: one for one in garments(actor, source.id)}
+    for name, one in asked.items():
+        had = worn.get(name)
+        put_garment(
+            actor=actor, id=had.id if had else uuid5(other.id, f"{one.id}"), version=had.version if had else 0,
+            order=other.id, name=name, style=one.style, method=one.method, choices=one.choices,
+        )  # fmt: skip
+    for name, one in worn.items():
+        if name not in asked:
+            put_garment(
+                actor=actor, id=one.id, version=one.version, order=other.id, name=name, style=one.style,
+                method=one.method, choices=one.choices, removed=True,
+            )  # fmt: skip

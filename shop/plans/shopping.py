@@ -1,0 +1,69 @@
+"""What a group of orders needs together: the cloth of each plan in one sum, and what is bought besides."""
+
+from collections import defaultdict
+from dataclasses import dataclass, field
+from typing import Any
+
+from shop.accounts.models import User
+from shop.bridge.drafting import bought
+from shop.clients.queries import readings
+from shop.orders.group import members
+from shop.orders.models import Order
+from shop.plans.actions import hash_of, job_of
+from shop.plans.models import PlanRun
+
+
+@dataclass
+class Member:
+    """One client's order: the sizes as they were typed, and its plan where one was made for it as it stands."""
+
+    order: Order
+    sizes: dict[str, str]
+    plan: dict[str, Any] | None
+
+
+@dataclass
+class Shopping:
+    """Cloth by kind, colour and width: orders, lengths in mm; notions by name and length: how many, mm together."""
+
+    cloths: list[dict[str, Any]] = field(default_factory=list)
+    notions: list[dict[str, Any]] = field(default_factory=list)
+
+
+def table(actor: User, order: Order) -> list[Member]:
+    """Everybody of the order's group with sizes and plan."""
+    rows = []
+    for one in members(actor, order):
+        run = PlanRun.of(actor.workshop).filter(order=one, job_hash=hash_of(job_of(actor, one))).first()
+        sizes = {reading.key: reading.typed for reading in readings(actor, one.sheet_id)}
+        rows.append(Member(one, sizes, run.plan if run else None))
+    return rows
+
+
+def shopping(actor: User, rows: list[Member]) -> Shopping:
+    """One list for all of them. Cloth is added up first and rounded up once, as one cut off the bolt."""
+    lengths: dict[tuple[str, str, str], list[float]] = defaultdict(list)
+    notions: dict[tuple[str, float | None], list[int]] = defaultdict(list)
+    for row in rows:
+        if row.plan is None:
+            continue
+        cloth = row.order.cloth
+        if row.plan["yardage"]:
+            lengths[cloth.kind, cloth.colour, cloth.width].append(row.plan["yardage"]["length_mm"])
+        for notion in row.plan["notions"]:
+            if not notion["name"].startswith("interfacing"):
+                size = notion["length_mm"]
+                notions[notion["name"], None if size is None else round(size, 1)].append(notion["count"])
+    return Shopping(
+        [
+            {
+                "kind": kind, "colour": colour, "width": width, "orders": len(all_), "length_mm": sum(all_),
+                "buy_mm": bought(sum(all_), actor.workshop.unit),
+            }
+            for (kind, colour, width), all_ in sorted(lengths.items())
+        ],
+        [
+            {"name": name, "length_mm": size, "count": sum(counts)}
+            for (name, size), counts in sorted(notions.items(), key=lambda one: (one[0][0], one[0][1] or 0))
+        ],
+    )  # fmt: skip

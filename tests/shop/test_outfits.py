@@ -1,0 +1,164 @@
+"""Outfits: several garments in an order, a jumpsuit of two halves, what cannot be taken off, what is told of each part."""
+
+import pytest
+
+from demo import people
+
+TWO, SUIT = (
+    next(told["title"] for told in people.ORDERS if word in told["title"]) for word in ("two-piece", "jumpsuit")
+)
+
+
+def opened(owner, title):
+    ticket = next(one for one in owner.get("/orders") if one["title"] == title)
+    return owner.get(f"/orders/{ticket['id']}")
+
+
+def planned(owner, order):
+    status, told = owner("POST", f"/orders/{order['id']}/plan")
+    assert status == 200, told
+    return told["plan"]
+
+
+def put(owner, order, garment, **changes):
+    body = {"version": 0, "order": order["id"], "name": "top", "style": "straight-top", "method": "", "choices": {}}
+    return owner("PUT", f"/garments/{garment}", body | changes)
+
+
+def test_a_two_piece_is_planned_on_one_cloth(owner):
+    order = opened(owner, TWO)
+    plan = planned(owner, order)
+    assert [one["name"] for one in order["garments"]] == ["trousers", "top"]
+    assert [one["method"] for one in order["garments"]] == ["quarter-hip", "quarter-bust"]
+    lying = {placing["piece"] for placing in plan["lay"]["placements"]}
+    assert {"trousers.front", "trousers.back", "top.front", "top.back", "top.sleeve"} <= lying
+    assert {row["garment"] for row in plan["ledger"]} == {"trousers", "top"}
+    assert all(check["ok"] for check in plan["checks"])
+
+
+def test_a_jumpsuit_holds_together_and_its_numbers_are_its_halves(owner):
+    plan = planned(owner, opened(owner, SUIT))
+    assert {"jumpsuit.top.front.width", "jumpsuit.lower.front.hip_width"} <= set(plan["numbers"])
+    codes = {check["code"] for check in plan["checks"]}
+    assert {"join.waist", "join.dart", "join.zip", "torso.sit", "cap.armhole"} <= codes
+    assert all(check["ok"] for check in plan["checks"])
+
+
+def test_a_top_is_added_in_one_write_and_taken_off_in_another(owner, order, new_id):
+    top = new_id()
+    # This client was measured for trousers alone: what a top needs is asked for by name.
+    assert put(owner, order, top)[0] == 200
+    status, told = owner("POST", f"/orders/{order['id']}/plan")
+    assert status == 422
+    assert {one["where"] for one in told["problems"]} >= {"measurements.bust", "measurements.shoulder"}
+    status, kept = put(owner, order, top, version=1, method="quarter-bust", removed=True)
+    assert (status, kept["removed"]) == (200, True)
+    assert owner.get(f"/orders/{order['id']}")["garments"] == order["garments"]
+    assert planned(owner, order)["lay"]
+
+
+def test_the_last_garment_stays_and_no_name_stands_twice(owner, order, new_id):
+    row = order["garments"][0]
+    status, told = owner(
+        "PUT", f"/garments/{row['id']}", {key: row[key] for key in row if key != "id"} | {"removed": True}
+    )
+    assert (status, told["title"]) == (422, "An order needs a garment. Add another before you take this one off.")
+    assert owner.get(f"/orders/{order['id']}")["garments"] == [row]
+    status, told = put(owner, order, new_id(), name=row["name"])
+    assert status == 422
+    assert "called trousers already" in told["title"]
+
+
+@pytest.mark.parametrize(
+    ("choices", "where"),
+    [
+        ({}, "garments.suit.top"),
+        ({"top": {"style": "bodice"}, "lower": {"style": "sarong"}}, "garments.suit.lower.style"),
+        (
+            {"top": {"style": "bodice", "choices": {"sleeve": "puffed"}}, "lower": {"style": "palazzo"}},
+            "garments.suit.top.choices.sleeve",
+        ),
+    ],
+)
+def test_a_jumpsuit_that_cannot_be_is_refused_at_its_half(owner, order, new_id, choices, where):
+    status, told = put(owner, order, new_id(), name="suit", style="jumpsuit", choices=choices)
+    assert status == 422
+    assert where in {one["where"] for one in told["problems"]}
+
+
+def test_each_part_is_told_its_own_choices_and_what_they_change(owner):
+    two, suit = opened(owner, TWO), opened(owner, SUIT)
+    top = owner.get(f"/orders/{two['id']}/design", garment="top")
+    assert top["makes"]["straight-top"] == ["quarter-bust"]
+    said = {(one["choice"], one["rule"]): one["says"] for one in top["effects"]}
+    assert said["sleeve", "short"].startswith("sleeve length -")
+    assert "front neck depth +" in said["neck_shape", "v"]
+    trousers = owner.get(f"/orders/{two['id']}/design")
+    assert "palazzo" in trousers["makes"]
+    lower = owner.get(f"/orders/{suit['id']}/design", garment="jumpsuit", half="lower")
+    assert lower["usual"]["waist_finish"] == "joined"
+    joins = {one["rule"]: one["refused"] for one in lower["effects"] if one["choice"] == "waist_join"}
+    assert joins == {"darts": "", "gathers": "", "tucks": ""}
+    assert "waist_join" not in {one["choice"] for one in trousers["effects"]}
+
+
+def test_what_a_choice_is_said_to_change_in_a_top_is_what_it_changes(owner):
+    order = opened(owner, TWO)
+    row = order["garments"][1]
+    before = planned(owner, order)["numbers"]["top.sleeve.length"]["net_mm"]
+    effects = owner.get(f"/orders/{order['id']}/design", garment="top")["effects"]
+    (said,) = [one["says"] for one in effects if (one["choice"], one["rule"]) == ("sleeve", "long")]
+    body = {key: row[key] for key in row if key != "id"} | {"choices": {"sleeve": "long"}}
+    assert owner("PUT", f"/garments/{row['id']}", body)[0] == 200
+    by = (planned(owner, order)["numbers"]["top.sleeve.length"]["net_mm"] - before) / 25.4
+    assert by == pytest.approx(23 / 4)
+    assert "sleeve length + 5 3/4 in" in said
+
+
+def test_the_same_outfit_for_a_choir_is_one_table_and_one_shopping_list(owner, new_id):
+    order = opened(owner, TWO)
+    planned(owner, order)
+    copies = []
+    for name in ("Ylva Roth", "Sivert Lund"):
+        client, copy = new_id(), new_id()
+        assert owner("PUT", f"/clients/{client}", {"version": 0, "name": name})[0] == 200
+        asked = {"of": order["id"], "client": client}
+        first, again = (owner("PUT", f"/orders/{copy}/same", asked) for _ in range(2))
+        assert (first[0], first[1]) == (200, again[1]), "sent twice it is made once"
+        assert [one["choices"] for one in first[1]["garments"]] == [one["choices"] for one in order["garments"]]
+        copies.append(first[1])
+    table = owner.get(f"/orders/{copies[0]['id']}/group")
+    assert [one["name"] for one in table["members"]] == ["Runa Eik", "Sivert Lund", "Ylva Roth"]
+    assert [one["planned"] for one in table["members"]] == [True, False, False]
+
+    for key, reading in {one["key"]: one for one in order["sheet"]["readings"]}.items():
+        body = {"sheet": copies[0]["sheet"]["id"], "key": key, "typed": reading["typed"]}
+        assert owner("PUT", f"/readings/{new_id()}", body)[0] == 200
+    lengths = [planned(owner, one)["yardage"]["length_mm"] for one in (order, copies[0])]
+    table = owner.get(f"/orders/{order['id']}/group")
+    (cloth,) = table["cloths"]
+    assert (cloth["orders"], cloth["kind"]) == (2, "viscose")
+    assert cloth["length_mm"] == pytest.approx(sum(lengths))
+    assert cloth["buy_mm"] / 457.2 == pytest.approx(-(-sum(lengths) // 457.2)), "rounded up once, to half yards"
+    elastic = next(one for one in table["notions"] if one["name"].startswith("elastic"))
+    assert elastic["count"] == 2
+
+
+def test_a_change_is_given_to_everybody_of_the_group_and_to_nobody_else(owner, order, new_id):
+    suit, client, copy = opened(owner, SUIT), new_id(), new_id()
+    assert owner("PUT", f"/clients/{client}", {"version": 0, "name": "Ylva Roth"})[0] == 200
+    made = owner("PUT", f"/orders/{copy}/same", {"of": suit["id"], "client": client})[1]
+    row = made["garments"][0]
+    body = {key: row[key] for key in row if key != "id"} | {"removed": True}
+    assert put(owner, made, new_id(), name="top")[0] == 200
+    assert owner("PUT", f"/garments/{row['id']}", body)[0] == 200
+    assert owner("POST", f"/orders/{copy}/spread") == (200, {"orders": 1})
+    assert [one["style"] for one in opened(owner, SUIT)["garments"]] == ["straight-top"]
+    assert owner.get(f"/orders/{order['id']}")["garments"] == order["garments"]
+
+
+def test_nobody_joins_a_group_of_another_workshop(owner, stranger, order, new_id):
+    mine, theirs = new_id(), new_id()
+    assert stranger("PUT", f"/clients/{theirs}", {"version": 0, "name": "Elsewhere"})[0] == 200
+    assert stranger("PUT", f"/orders/{mine}/same", {"of": order["id"], "client": theirs})[0] == 404
+    assert owner("PUT", f"/orders/{mine}/same", {"of": order["id"], "client": theirs})[0] == 404

@@ -1,0 +1,62 @@
+/** The same outfit for several clients: what its page asks of the server. */
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { inWords, server, told } from "./client";
+import { BLANK } from "./clients";
+import type { components } from "./schema.gen";
+
+type Schemas = components["schemas"];
+export type Group = Schemas["GroupOut"];
+export type Member = Schemas["MemberOut"];
+
+const path = (id: string) => ({ params: { path: { id } } });
+
+export const useGroup = (order: string) =>
+  useQuery({
+    queryKey: ["group", order],
+    queryFn: () => told(server.GET("/api/orders/{id}/group", path(order))),
+  });
+
+/** What can be done with the group of an order; after each the table is read anew. */
+export function useGroupWrites(order: string) {
+  const memory = useQueryClient();
+  const onSettled = async () => {
+    void memory.invalidateQueries({ queryKey: ["bench"] });
+    await memory.invalidateQueries({ queryKey: ["group", order] });
+  };
+  /** The outfit for one more client, known or new; all ids are given, so that twice is once. */
+  const add = useMutation({
+    mutationFn: async (one: { id: string; client: string; name: string; known: boolean }) => {
+      if (!one.known)
+        await told(
+          server.PUT("/api/clients/{id}", { ...path(one.client), body: { version: 0, name: one.name, ...BLANK } }),
+        );
+      return told(server.PUT("/api/orders/{id}/same", { ...path(one.id), body: { of: order, client: one.client } }));
+    },
+    onSettled,
+  });
+  const spread = useMutation({
+    mutationFn: () => told(server.POST("/api/orders/{id}/spread", path(order))),
+    onSettled,
+  });
+  const read = useMutation({
+    mutationFn: (one: { sheet: string; key: string; typed: string }) =>
+      told(server.PUT("/api/readings/{id}", { ...path(crypto.randomUUID()), body: { way: "tape", note: "", ...one } })),
+    onSettled,
+  });
+  /** Plans made one after the other; what cannot be planned is answered in words, by order. */
+  const plan = useMutation({
+    mutationFn: async (orders: string[]) => {
+      const refused: Record<string, string> = {};
+      for (const id of orders) {
+        try {
+          await told(server.POST("/api/orders/{id}/plan", path(id)));
+        } catch (error) {
+          refused[id] = inWords(error as Error);
+        }
+        await memory.invalidateQueries({ queryKey: ["group", order] });
+      }
+      return refused;
+    },
+  });
+  return { add, spread, read, plan };
+}

@@ -1,0 +1,49 @@
+import { expect, it } from "vitest";
+import type { Garment, Order } from "../../api/shop";
+import { apart, changed, freeName, joined, partsOf } from "./outfit";
+
+const row = (name: string, style: string, choices: Record<string, unknown> = {}): Garment => ({
+  id: `id-${name}`,
+  version: 1,
+  order: "o",
+  name,
+  style,
+  method: "",
+  choices,
+  removed: false,
+});
+const suit = row("jumpsuit", "jumpsuit", {
+  top: { style: "bodice", choices: { sleeve: "long" } },
+  lower: { style: "palazzo", method: "quarter-hip", choices: { waist_join: "tucks", hem: "2" } },
+});
+const order = { garments: [row("trousers", "palazzo"), row("top", "straight-top"), suit] } as unknown as Order;
+
+it("takes a jumpsuit for two parts, each with its own style and choices", () => {
+  expect(partsOf(order).map((part) => [part.name, part.style, part.top, part.half])).toEqual([
+    ["Trousers", "palazzo", false, ""],
+    ["Top", "straight-top", true, ""],
+    ["Jumpsuit, top", "bodice", true, "top"],
+    ["Jumpsuit, trousers", "palazzo", false, "lower"],
+  ]);
+});
+
+it("changes one half and leaves the other as it was", () => {
+  const done = changed(suit, "top", (now) => ({ ...now, choices: { ...now.choices, finish: "bias" } }));
+  expect(done.choices.top).toEqual({ style: "bodice", method: "", choices: { sleeve: "long", finish: "bias" } });
+  expect(done.choices.lower).toBe(suit.choices.lower);
+  expect(done.style).toBe("jumpsuit");
+});
+
+it("joins two garments without the choices that their seam makes, and parts them again", () => {
+  const top = { style: "bodice", method: "quarter-bust", choices: { closure: "front-zip", sleeve: "short" } };
+  const lower = { style: "palazzo", method: "half-thigh", choices: { waist_finish: "casing", band: "none", hem: "3" } };
+  expect(joined(top, lower)).toEqual({
+    top: { style: "bodice", method: "", choices: { sleeve: "short" } },
+    lower: { style: "palazzo", method: "half-thigh", choices: { hem: "3" } },
+  });
+  expect(apart({ waist_join: "tucks", hem: "2" })).toEqual({ hem: "2" });
+});
+
+it("finds a name that is free", () => {
+  expect([freeName(order, "top"), freeName(order, "cape")]).toEqual(["top-2", "cape"]);
+});

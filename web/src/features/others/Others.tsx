@@ -1,0 +1,267 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { type FormEvent, useState } from "react";
+import { Link, useParams } from "react-router";
+import { inWords } from "../../api/client";
+import { useClients } from "../../api/clients";
+import { type Session, usePoints } from "../../api/measuring";
+import { type Group, type Member, useGroup, useGroupWrites } from "../../api/others";
+import { useOrder } from "../../api/shop";
+import { useMe } from "../../api/session";
+import type { Unit } from "../../lengths/units";
+import { field } from "../../ui/field";
+import { Length } from "../../ui/length";
+import { Bought } from "../../ui/margin";
+import { Press } from "../../ui/press";
+import { sessionOf } from "../../ui/trade";
+import { Says } from "../../ui/words";
+
+/** The same outfit for a choir or a crew: everybody's sizes in one table, one plan each, one shopping list. */
+export function Others() {
+  const { id = "" } = useParams();
+  const order = useOrder(id);
+  const group = useGroup(id);
+  const session: Session = sessionOf(order.data?.garments.map((one) => one.style) ?? []);
+  const own = group.data?.members.find((one) => one.order === id)?.sizes ?? {};
+  // What nobody can do without, then what was taken of this client besides.
+  const taken = usePoints(session).data;
+  const points = taken && [
+    ...taken.filter((point) => point.needed),
+    ...taken.filter((point) => !point.needed && own[point.key]),
+  ];
+  const unit = (useMe().data?.unit ?? "in") as Unit;
+  const writes = useGroupWrites(id);
+  if (!order.data || !group.data || !points) {
+    const error = order.error ?? group.error;
+    return <Box padding="24">{error ? <Says tone="wrong">{error.message}</Says> : "Fetching the table…"}</Box>;
+  }
+  const { members } = group.data;
+  const ready = members.filter((one) => !one.planned && taken?.every((point) => !point.needed || one.sizes[point.key]));
+  const refused = writes.plan.data ?? {};
+  return (
+    <Box padding={{ base: "12", md: "24" }} overflow="auto" height="100%" display="grid" gap="16" alignContent="start">
+      <Box>
+        <chakra.h1 fontSize="26px" fontWeight={600}>
+          {order.data.title}, for {members.length === 1 ? "one client" : `${members.length} clients`}
+        </chakra.h1>
+        <p>
+          <Link to={`/orders/${id}/design`}>Back to {order.data.client.name}</Link>
+        </p>
+      </Box>
+      <Add order={id} writes={writes} taken={members} />
+      <Sizes members={members} points={points} unit={unit} writes={writes} refused={refused} />
+      <Box display="flex" gap="12" flexWrap="wrap" alignItems="center">
+        <Press
+          kind="main"
+          disabled={ready.length === 0 || writes.plan.isPending}
+          onClick={() => writes.plan.mutate(ready.map((one) => one.order))}
+        >
+          Plan {ready.length || "everybody"}
+        </Press>
+        {members.length > 1 && (
+          <Press disabled={writes.spread.isPending} onClick={() => writes.spread.mutate()}>
+            Give everybody this outfit as it stands
+          </Press>
+        )}
+        <span role="status">
+          {members.filter((one) => one.planned).length} of {members.length} planned
+          {writes.spread.data && `; the outfit was given to ${writes.spread.data.orders}`}
+        </span>
+      </Box>
+      {writes.spread.error && <Says tone="wrong">{inWords(writes.spread.error)}</Says>}
+      <Shopping group={group.data} unit={unit} />
+    </Box>
+  );
+}
+
+type Writes = ReturnType<typeof useGroupWrites>;
+
+function Add({ order, writes, taken }: { order: string; writes: Writes; taken: Member[] }) {
+  const [name, setName] = useState("");
+  const [ids, setIds] = useState(() => ({ id: crypto.randomUUID(), client: crypto.randomUUID() }));
+  const clients = useClients(name.trim()).data ?? [];
+  const send = (event: FormEvent) => {
+    event.preventDefault();
+    if (!name.trim()) return;
+    const known = clients.find((one) => one.name.toLowerCase() === name.trim().toLowerCase());
+    writes.add.mutate(
+      { ...ids, client: known?.id ?? ids.client, name: name.trim(), known: known !== undefined },
+      {
+        onSuccess: () => {
+          setName("");
+          setIds({ id: crypto.randomUUID(), client: crypto.randomUUID() });
+        },
+      },
+    );
+  };
+  return (
+    <chakra.form onSubmit={send} display="flex" gap="8" alignItems="end" maxWidth="520px" noValidate>
+      <chakra.label flex="1" fontWeight={600}>
+        One more client
+        <chakra.input
+          {...field}
+          list={`others-${order}`}
+          value={name}
+          maxLength={120}
+          autoComplete="off"
+          onChange={(event) => setName(event.target.value)}
+        />
+      </chakra.label>
+      <datalist id={`others-${order}`}>
+        {clients
+          .filter((one) => taken.every((other) => other.client !== one.id))
+          .map((one) => (
+            <option key={one.id} value={one.name} />
+          ))}
+      </datalist>
+      <Press type="submit" disabled={name.trim() === "" || writes.add.isPending}>
+        Add
+      </Press>
+      {writes.add.error && <Says tone="wrong">{inWords(writes.add.error)}</Says>}
+    </chakra.form>
+  );
+}
+
+type SizesProps = {
+  members: Member[];
+  points: { key: string; name: string }[];
+  unit: Unit;
+  writes: Writes;
+  refused: Record<string, string>;
+};
+
+/** A row a client, a column a point: typed as on the sheet, read when the cell is left. */
+function Sizes({ members, points, unit, writes, refused }: SizesProps) {
+  const [wrong, setWrong] = useState<Record<string, string>>({});
+  const keep = (member: Member, key: string, typed: string) => {
+    if (typed.trim() === (member.sizes[key] ?? "")) return;
+    const place = `${member.order}.${key}`;
+    writes.read.mutate(
+      { sheet: member.sheet, key, typed: typed.trim() },
+      {
+        onSuccess: () => setWrong((was) => ({ ...was, [place]: "" })),
+        onError: (error) => setWrong((was) => ({ ...was, [place]: inWords(error) })),
+      },
+    );
+  };
+  return (
+    <Box overflowX="auto">
+      <chakra.table fontSize="16px" css={{ "& td, & th": { padding: "2px 4px", textAlign: "left" } }}>
+        <chakra.caption textAlign="left" fontWeight={600} fontSize="20px" paddingBottom="4">
+          Sizes, {unit}
+        </chakra.caption>
+        <thead>
+          <chakra.tr background="well" fontSize="14px" verticalAlign="bottom">
+            <th>Client</th>
+            {points.map((point) => (
+              <th key={point.key}>{point.name}</th>
+            ))}
+            <th>Cloth</th>
+          </chakra.tr>
+        </thead>
+        <tbody>
+          {members.map((member) => (
+            <chakra.tr key={member.order} borderBottom="1px solid {colors.hairline}" verticalAlign="top">
+              <chakra.th scope="row" fontWeight={600} minWidth="150px">
+                <Link to={`/orders/${member.order}/measure`}>{member.name}</Link>
+                {[
+                  ...points.map((point) => wrong[`${member.order}.${point.key}`]),
+                  member.planned ? undefined : refused[member.order],
+                ].map(
+                  (text, k) =>
+                    text && (
+                      <Says key={k} tone="wrong">
+                        {text}
+                      </Says>
+                    ),
+                )}
+                {member.stops > 0 && (
+                  <chakra.span display="block" color="madder" fontWeight="400">
+                    <Link to={`/orders/${member.order}/check`}>{member.stops} to be mended</Link>
+                  </chakra.span>
+                )}
+              </chakra.th>
+              {points.map((point) => (
+                <td key={point.key}>
+                  <Cell
+                    label={`${member.name}, ${point.name}`}
+                    saved={member.sizes[point.key] ?? ""}
+                    wrong={Boolean(wrong[`${member.order}.${point.key}`])}
+                    closed={member.closed}
+                    keep={(typed) => keep(member, point.key, typed)}
+                  />
+                </td>
+              ))}
+              <chakra.td whiteSpace="nowrap" paddingTop="12">
+                {member.length_mm != null ? <Length mm={member.length_mm} unit={unit} /> : ""}
+              </chakra.td>
+            </chakra.tr>
+          ))}
+        </tbody>
+      </chakra.table>
+    </Box>
+  );
+}
+
+type CellProps = { label: string; saved: string; wrong: boolean; closed: boolean; keep: (typed: string) => void };
+
+function Cell({ label, saved, wrong, closed, keep }: CellProps) {
+  const [typed, setTyped] = useState(saved);
+  const [last, setLast] = useState(saved);
+  if (saved !== last) {
+    setLast(saved);
+    setTyped(saved);
+  }
+  return (
+    <chakra.input
+      {...field}
+      width="84px"
+      paddingInline="8"
+      aria-label={label}
+      aria-invalid={wrong}
+      borderColor={wrong ? "madder" : "edge"}
+      inputMode="text"
+      readOnly={closed}
+      title={closed ? "This sheet is closed: a correction goes on a new sheet." : undefined}
+      value={typed}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={() => keep(typed)}
+      onKeyDown={(event) => event.key === "Enter" && keep(typed)}
+    />
+  );
+}
+
+/** Cloth of each kind in one sum, rounded up once; zips, elastic and hooks by their length. */
+function Shopping({ group, unit }: { group: Group; unit: Unit }) {
+  if (group.cloths.length === 0) return <p>What to buy for all of them comes here as soon as one is planned.</p>;
+  return (
+    <Box>
+      <chakra.h2 fontSize="20px" fontWeight={600}>
+        To buy for all that are planned
+      </chakra.h2>
+      <chakra.ul listStyleType="none" display="grid" gap="8" marginTop="8">
+        {group.cloths.map((cloth) => (
+          <chakra.li key={cloth.kind + cloth.colour + cloth.width} display="flex" gap="12" alignItems="center">
+            <Box width="32px" height="32px" border="1px solid {colors.edge}" style={{ background: cloth.colour }} />
+            <span>
+              <b>
+                <Bought mm={cloth.buy_mm} unit={unit} /> {unit === "in" ? "yards" : "m"}
+              </b>{" "}
+              of {cloth.kind}, {cloth.width} wide, for {cloth.orders}: <Length mm={cloth.length_mm} unit={unit} />{" "}
+              together, cut off the bolt in one piece
+            </span>
+          </chakra.li>
+        ))}
+        {group.notions.map((notion) => (
+          <li key={notion.name + notion.length_mm}>
+            {notion.count} x {notion.name}
+            {notion.length_mm != null && (
+              <>
+                , <Length mm={notion.length_mm} unit={unit} />
+              </>
+            )}
+          </li>
+        ))}
+      </chakra.ul>
+    </Box>
+  );
+}
