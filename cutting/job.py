@@ -1,6 +1,7 @@
 """A job: what goes in, already read and found sound."""
 
 from dataclasses import dataclass
+from typing import Literal
 
 from cutting.body import Body
 from cutting.cloth import Cloth
@@ -33,6 +34,7 @@ class JumpsuitAsk:
 class Job:
     """One client's measurements, the garments, the cloth; numbers are shown in `unit`.
 
+    `cut_from` says which cloth `cloth` is: the main one, or the other that some pieces are cut from.
     `seconds` and `seed` are for a search for a shorter lay; without time there is none.
     """
 
@@ -43,3 +45,4 @@ class Job:
     client: str = ""
     seconds: float = 0.0
     seed: int = 1
+    cut_from: Literal["main", "other"] = "main"

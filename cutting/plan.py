@@ -4,6 +4,7 @@ Draft every garment, lay its pieces, count the cloth, put the marks in order, ke
 """
 
 from dataclasses import dataclass, replace
+from typing import Literal
 
 from cutting.body import doubts
 from cutting.checks import Check, check_fold, check_garment, check_joins, findings_of
@@ -75,17 +76,17 @@ def plan(job: Job, by_width: bool = True) -> Plan:
     The table of widths takes longer than all the rest: without `by_width` it is left empty.
     """
     garments = draft(job)
+    if not _pieces(job, garments, "open"):
+        raise refuse(f"cut.nothing_{job.cut_from}", "garments")
     items = _items(job, garments)
     fold, lays = _lay(items, job.cloth)
-    pieces = tuple(_pieces(garments, fold))
+    pieces = tuple(_pieces(job, garments, fold))
     depth = fold_depth(job.cloth, fold)
-    marks = place_marks(garments, lays.lay if lays else None)
+    marks = place_marks(garments, lays.lay if lays else None, job.cut_from)
     rows = [row for garment in garments for row in ledger(garment)]
     checks = [check for garment in garments for check in check_garment(garment)]
     checks += check_joins(garments)
-    widest = max(garments, key=lambda garment: garment.numbers["fold.needed"].net.mm)
-    needed = widest.numbers["fold.needed"].net
-    checks += check_fold("cloth.fold", needed.mm, depth, list(pieces))
+    checks += check_fold("cloth.fold", _needed(job, garments, pieces), depth, list(pieces))
     bought = yardage(lays.lay.length, job.cloth, job.unit) if lays else None
     findings = doubts(job.body.sizes)
     findings += [finding for garment in garments for finding in garment.findings] + findings_of(checks)
@@ -111,7 +112,8 @@ def with_lay(made: Plan, lay: Lay) -> Plan:
     used = made.lays.utilisation * made.lays.lay.length / lay.length
     open_length = min(lay.length, made.open_length or lay.length) if made.fold == "open" else made.open_length
     return replace(
-        made, lays=replace(made.lays, lay=lay, utilisation=used), marks=place_marks(made.garments, lay),
+        made, lays=replace(made.lays, lay=lay, utilisation=used),
+        marks=place_marks(made.garments, lay, made.job.cut_from),
         yardage=yardage(lay.length, made.job.cloth, made.job.unit), open_length=open_length,
     )  # fmt: skip
 
@@ -142,12 +144,23 @@ def _draft_one(job: Job, asked: GarmentAsk | JumpsuitAsk) -> tuple[Garment, ...]
     return (draft_lower(asked.id, asked.method, job.body, asked.ask),)
 
 
+def _needed(job: Job, garments: tuple[Garment, ...], pieces: tuple[Piece, ...]) -> float:
+    """How deep one layer has to be for what is cut from this cloth, in mm: the garments' own number where all is."""
+    if all(garment.cut_from(name) == job.cut_from for garment in garments for name in garment.panels):
+        return max(garment.numbers["fold.needed"].net.mm for garment in garments)
+    return max(piece.width for piece in pieces)
+
+
 def _items(job: Job, garments: tuple[Garment, ...]) -> dict[Fold, tuple[Item, ...]]:
-    return {fold: tuple(items_for(_pieces(garments, fold), fold, job.cloth.one_way)) for fold in FOLDS}
+    return {fold: tuple(items_for(_pieces(job, garments, fold), fold, job.cloth.one_way)) for fold in FOLDS}
 
 
-def _pieces(garments: tuple[Garment, ...], fold: str) -> list[Piece]:
-    return [piece for garment in garments for piece in garment.pieces(on_fold=fold != "open")]
+def _pieces(job: Job, garments: tuple[Garment, ...], fold: str) -> list[Piece]:
+    """What is cut from this cloth."""
+    return [
+        piece for garment in garments for piece in garment.pieces(on_fold=fold != "open")
+        if garment.cut_from(piece.panel) == job.cut_from
+    ]  # fmt: skip
 
 
 def _lay(items: dict[Fold, tuple[Item, ...]], cloth: Cloth) -> tuple[Fold, Lays | None]:
@@ -195,7 +208,7 @@ def _cloth_findings(
         found_.append(Finding("lay.none", "stop", "cloth.width", params))
     for garment in garments:
         quick, needed = (garment.numbers[key].net for key in ("fold.quick_rule", "fold.needed"))
-        if quick.mm < needed.mm:
+        if quick.mm < needed.mm and job.cut_from == "main":
             params = {"quick": quick, "needed": needed}
             found_.append(Finding("fold.quick_shallow", "note", f"{garment.id}.fold.quick_rule", params))
     percent = f"{float(job.cloth.stretch_percent):g} %"
@@ -207,15 +220,17 @@ def _cloth_findings(
     return found_
 
 
-def place_marks(garments: tuple[Garment, ...], lay: Lay | None) -> tuple[Mark, ...]:
-    """Every call in the order of the table; with a lay, each panel starts from where its lines lie on the cloth.
+def place_marks(
+    garments: tuple[Garment, ...], lay: Lay | None, cut_from: Literal["main", "other"] = "main"
+) -> tuple[Mark, ...]:
+    """Every call on one cloth in the order of the table; each panel starts from where its lines lie in the lay.
 
     On open cloth a pair lies there twice: the second is traced from the first, turned over, along lines of its own.
     """
     marks: list[Mark] = []
     folded = lay is not None and lay.fold != "open"
     for garment in garments:
-        tapes = garment.tapes(on_fold=folded)
+        tapes = [one for one in garment.tapes(on_fold=folded) if garment.cut_from(one[0].panel) == cut_from]
         for name in dict.fromkeys(step.panel for step, _ in tapes):
             of_panel = [pair for pair in tapes if pair[0].panel == name]
             places = _places(lay, f"{garment.id}.{name}")

@@ -14,8 +14,9 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("bench", None, "/", "Add an order"),
     ("measure", CHOIR, "measure", "last time"),
     ("design", CHOIR, "design", "Finished with"),
-    ("design-top", TWO, "design", "Add"),
-    ("design-jumpsuit", SUIT, "design", "Take"),
+    ("design-top", TWO, "design?part=1", "Quarter bust"),
+    ("design-jumpsuit", SUIT, "design", "Jumpsuit, top"),
+    ("others", TWO, "others", "To buy for all"),
     ("cloth", CHOIR, "cloth", "Cloth to buy"),
     ("mark", CHOIR, "mark?call=9", "Crotch point"),
     ("mark-back", FERRY, "mark?call=26", "Call 26 of"),
@@ -26,7 +27,7 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("people", None, "/people", "Invite somebody"),
     ("methods", None, "/methods", "Where they differ"),
 ]
-PHONE = [WIDE[0], WIDE[1], WIDE[4]]
+PHONE = [view for view in WIDE if view[0] in ("bench", "measure", "mark")]
 
 
 def _take(page: Page, name: str, title: str | None, where: str, wait: str) -> None:

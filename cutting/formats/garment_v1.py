@@ -13,6 +13,8 @@ from cutting.methods import METHODS, STYLES, Ask, resolve
 from cutting.methods.upper import QUARTER_BUST, TOPS, TopAsk, resolve_top
 
 JUMPSUIT = "jumpsuit"
+Cloths = tuple[Cloth | None, Cloth | None]
+"""The main cloth and the other one."""
 
 
 class HalfIn(Strict):
@@ -31,11 +33,11 @@ class GarmentIn(Strict):
 
 
 def read_garment(
-    raw: GarmentIn, unit: Unit, where: str, cloth: Cloth | None, problems: list[Problem]
+    raw: GarmentIn, unit: Unit, where: str, cloths: Cloths, problems: list[Problem]
 ) -> GarmentAsk | JumpsuitAsk | None:
     """What is asked of one garment; None where it cannot be read, with the reasons added to `problems`."""
     if raw.style == JUMPSUIT:
-        return _jumpsuit(raw, unit, where, cloth, problems)
+        return _jumpsuit(raw, unit, where, cloths, problems)
     for key in ("top", "lower"):
         if getattr(raw, key) is not None:
             problems.append(Problem("job.half", f"{where}.{key}", {"style": raw.style}))
@@ -43,13 +45,11 @@ def read_garment(
         read_choices(raw.choices, unit, f"{where}.choices", problems)
         return None
     half = HalfIn(style=raw.style, method=raw.method, choices=raw.choices)
-    read = _half(half, unit, where, cloth, problems, joined=False)
+    read = _half(half, unit, where, cloths, problems, joined=False)
     return GarmentAsk(raw.id, raw.style, read[0], read[1]) if read else None
 
 
-def _jumpsuit(
-    raw: GarmentIn, unit: Unit, where: str, cloth: Cloth | None, problems: list[Problem]
-) -> JumpsuitAsk | None:
+def _jumpsuit(raw: GarmentIn, unit: Unit, where: str, cloths: Cloths, problems: list[Problem]) -> JumpsuitAsk | None:
     if raw.choices:
         problems.append(Problem("job.jumpsuit_choices", f"{where}.choices", {}))
     if raw.method:
@@ -61,7 +61,7 @@ def _jumpsuit(
         if half is None:
             problems.append(Problem("job.missing", at, {"key": key}))
         elif known(half.style, tuple(styles), (), f"{at}.style", problems):
-            halves.append(_half(half, unit, at, cloth, problems, joined=True))
+            halves.append(_half(half, unit, at, cloths, problems, joined=True))
     if len(halves) != 2 or halves[0] is None or halves[1] is None:
         return None
     top, (method, lower) = halves[0][1], halves[1]
@@ -71,7 +71,7 @@ def _jumpsuit(
 
 
 def _half(
-    raw: HalfIn, unit: Unit, where: str, cloth: Cloth | None, problems: list[Problem], joined: bool
+    raw: HalfIn, unit: Unit, where: str, cloths: Cloths, problems: list[Problem], joined: bool
 ) -> tuple[str, Ask | TopAsk] | None:
     """The method and what is asked, of a lower garment or a top."""
     top = raw.style in TOPS
@@ -80,6 +80,7 @@ def _half(
     chosen = read_choices(raw.choices, unit, f"{where}.choices", problems, top)
     if not sound:
         return None
+    cloth = cloths["all" in chosen.get("other_cloth", ())]
     try:
         if top:
             return method, resolve_top(raw.style, chosen, cloth, joined)

@@ -15,7 +15,7 @@ from cutting.errors import CuttingError, Problem, refuse
 from cutting.formats.garment_v1 import GarmentIn, read_garment
 from cutting.formats.values_v1 import Size, Strict, exact_mm, known, percent, placed, read_measure
 from cutting.job import GarmentAsk, Job, JumpsuitAsk
-from cutting.lengths import Fixed
+from cutting.lengths import Fixed, Unit
 from cutting.yardage import UNITS
 
 MOST_BYTES, MOST_DEPTH, MOST_GARMENTS = 1_000_000, 12, 20
@@ -60,6 +60,8 @@ class JobIn(Strict):
     measurements: dict[str, Size]
     garments: list[GarmentIn]
     cloth: ClothIn
+    other_cloth: ClothIn | None = None
+    cut_from: Literal["main", "other"] = "main"
     lay: LayIn | None = None
 
 
@@ -136,14 +138,18 @@ def read_job(raw: Any) -> Job:
         raise CuttingError(*_shape_problems(error, raw)) from None
     problems: list[Problem] = []
     body = _body(job, problems)
-    cloth = _cloth(job, problems)
-    garments = _garments(job, cloth, problems)
+    cloth = _cloth(job.cloth, job.unit, "cloth", problems)
+    other = _cloth(job.other_cloth, job.unit, "other_cloth", problems) if job.other_cloth else None
+    if job.cut_from == "other" and job.other_cloth is None:
+        problems.append(Problem("job.missing", "other_cloth", {"key": "other_cloth"}))
+    garments = _garments(job, (cloth, other), problems)
     lay = job.lay or LayIn(seconds=0)
     if not 0 <= lay.seconds <= 600:
         problems.append(Problem("lay.seconds", "lay.seconds"))
-    if problems or cloth is None:
+    cut = other if job.cut_from == "other" else cloth
+    if problems or cut is None:
         raise CuttingError(*problems)
-    return Job(job.unit, body, garments, cloth, job.client.name, float(lay.seconds), lay.seed)
+    return Job(job.unit, body, garments, cut, job.client.name, float(lay.seconds), lay.seed, job.cut_from)
 
 
 def _shape_problems(error: ValidationError, raw: dict[str, Any]) -> list[Problem]:
@@ -188,7 +194,9 @@ def _body(job: JobIn, problems: list[Problem]) -> Body:
     return Body(sizes)
 
 
-def _garments(job: JobIn, cloth: Cloth | None, problems: list[Problem]) -> tuple[GarmentAsk | JumpsuitAsk, ...]:
+def _garments(
+    job: JobIn, cloths: tuple[Cloth | None, Cloth | None], problems: list[Problem]
+) -> tuple[GarmentAsk | JumpsuitAsk, ...]:
     if not job.garments:
         problems.append(Problem("job.missing", "garments", {"key": "a garment"}))
     if len(job.garments) > MOST_GARMENTS:
@@ -200,14 +208,13 @@ def _garments(job: JobIn, cloth: Cloth | None, problems: list[Problem]) -> tuple
         if not re.fullmatch(r"[a-z0-9-]{1,40}", garment.id) or garment.id in seen:
             problems.append(Problem("job.id", where, {"word": garment.id[:40]}))
         seen.add(garment.id)
-        one = read_garment(garment, job.unit, where, cloth, problems)
+        one = read_garment(garment, job.unit, where, cloths, problems)
         if one is not None:
             asked.append(one)
     return tuple(asked)
 
 
-def _cloth(job: JobIn, problems: list[Problem]) -> Cloth | None:
-    raw, unit = job.cloth, job.unit
+def _cloth(raw: ClothIn, unit: Unit, where: str, problems: list[Problem]) -> Cloth | None:
     before = len(problems)
 
     def length(key: str, least: float, most: float, code: str) -> Fraction | None:
@@ -217,24 +224,24 @@ def _cloth(job: JobIn, problems: list[Problem]) -> Cloth | None:
         try:
             size = exact_mm(value, unit)
         except CuttingError as error:
-            problems.extend(placed(error, f"cloth.{key}"))
+            problems.extend(placed(error, f"{where}.{key}"))
             return None
         if not least <= size <= most:
-            problems.append(Problem(code, f"cloth.{key}", {"shown": Fixed(size)}))
+            problems.append(Problem(code, f"{where}.{key}", {"shown": Fixed(size)}))
             return None
         return size
 
     width = length("width", 500, 3300, "cloth.width")
     in_hand = length("length", 50, 200_000, "cloth.length")
     small = {key: length(key, 0, 1000, "cloth.length") for key in ("selvedge", "trim", "spare")}
-    known(raw.fold, ("auto", *FOLDS), LATER_FOLDS, "cloth.fold", problems)
-    shrink = percent(raw.shrink_percent, 20, "cloth.shrink_percent", problems)
-    stretch = percent(raw.stretch_percent, 200, "cloth.stretch_percent", problems)
-    known(raw.thickness, THICKNESSES, (), "cloth.thickness", problems)
+    known(raw.fold, ("auto", *FOLDS), LATER_FOLDS, f"{where}.fold", problems)
+    shrink = percent(raw.shrink_percent, 20, f"{where}.shrink_percent", problems)
+    stretch = percent(raw.stretch_percent, 200, f"{where}.stretch_percent", problems)
+    known(raw.thickness, THICKNESSES, (), f"{where}.thickness", problems)
     if raw.unit_of_sale and raw.unit_of_sale not in UNITS:
-        known(raw.unit_of_sale, tuple(UNITS), (), "cloth.unit_of_sale", problems)
+        known(raw.unit_of_sale, tuple(UNITS), (), f"{where}.unit_of_sale", problems)
     if raw.repeat not in (None, "", 0):
-        problems.append(Problem("job.later", "cloth.repeat", {"word": "repeat", "offered": "leave it out"}))
+        problems.append(Problem("job.later", f"{where}.repeat", {"word": "repeat", "offered": "leave it out"}))
     if len(problems) > before or width is None:
         return None
     return Cloth(

@@ -2,11 +2,13 @@
 
 from abc import ABC, abstractmethod
 from dataclasses import dataclass
+from typing import Literal
 
 from cutting.body import Body
 from cutting.drafting import Step
 from cutting.finding import Finding
 from cutting.garments.number import Numbers
+from cutting.garments.other_cloth import from_other
 from cutting.garments.part import Part
 from cutting.garments.waists import Notion
 from cutting.geometry import Point
@@ -22,6 +24,7 @@ class Garment(ABC):
     method: str
     body: Body
     marking: str
+    other_cloth: tuple[str, ...]
     main: tuple[str, ...]
     panels: dict[str, Panel]
     parts: tuple[Part, ...]
@@ -54,6 +57,10 @@ class Garment(ABC):
     @abstractmethod
     def sewn_to(self, panel: str, edge: str) -> str:
         """What an edge of a panel is sewn to, empty where to nothing."""
+
+    def cut_from(self, panel: str) -> Literal["main", "other"]:
+        """Which cloth a panel is cut from."""
+        return "other" if from_other(self.other_cloth, panel) else "main"
 
     def part(self, name: str) -> Part | None:
         """The part of that name, where the garment has it."""

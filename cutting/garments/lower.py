@@ -146,7 +146,8 @@ def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     found = (*sums.findings, *(one for draft in drafts for one in draft.findings), *bags.findings)
     findings = tuple(replace(one, where=_place(name, one.where)) for one in found)
     return Lower(
-        id=name, style=ask.style, method=method, body=body, marking=ask.marking, main=tuple(legs), panels=panels,
+        id=name, style=ask.style, method=method, body=body, marking=ask.marking, other_cloth=ask.other_cloth,
+        main=tuple(legs), panels=panels,
         parts=tuple(parts), numbers=numbers, notions=tuple(bought), findings=findings, ask=ask, sums=sums,
         drafted=drafted,
     )  # fmt: skip

@@ -122,7 +122,8 @@ def draft_top(name: str, method: str, body: Body, ask: TopAsk) -> Top:
         for one in found
     )
     return Top(
-        id=name, style=ask.style, method=method, body=body, marking=ask.marking, main=tuple(panels), panels=every,
+        id=name, style=ask.style, method=method, body=body, marking=ask.marking, other_cloth=ask.other_cloth,
+        main=tuple(panels), panels=every,
         parts=tuple(parts), numbers=top_numbers(panels, parts, drawn, ask), notions=tuple(_notions(parts, drawn, ask)),
         findings=findings, ask=ask, sums=drawn.sums, sleeve=drawn.sleeve,
     )  # fmt: skip

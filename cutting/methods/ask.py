@@ -87,6 +87,7 @@ class Ask:
     band_join: str = "none"
     waist_cleanup: str = "back-to-front"
     marking: str = "on-cloth"
+    other_cloth: tuple[str, ...] = ()
     stretch: Fraction = Fraction(0)
     allowances: Allowances = field(default_factory=Allowances)
 

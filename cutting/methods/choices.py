@@ -93,5 +93,6 @@ LOWER: dict[str, Choice] = {
     "band_join": rule("none centre-back"),
     "waist_cleanup": rule("back-to-front back-larger redraw-centre re-mark-side"),
     "marking": rule("on-cloth on-paper"),
+    "other_cloth": Choice("list", ("none", "bags", "facings", "band", "yoke", "all")),
     "allowances": Choice("allowances", ("side", "centre", "inner_leg", "waist"), (), 0.0, 3 * 25.4),
 }

@@ -72,6 +72,8 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "sleeve.arm": ("The arm with its ease, {width}, is too large for an armhole of {armhole}", "Lower the armhole, give less sleeve ease, or measure the upper arm again."),
     "sleeve.short": ("A sleeve of {length} ends above its own cap, which is {cap} high", "Give a longer sleeve."),
     "top.too_short": ("The top ends above its armholes", "Give at least {least} from the neck."),
+    "cut.nothing_main": ("Nothing is cut from this cloth: everything is said to come from the other", "Leave at least one garment on it."),
+    "cut.nothing_other": ("Nothing is cut from the other cloth", "Choose on Design what is cut from it."),
     "lay.invalid": ("The lay did not pass its own check: {faults}", "This is our own fault; please keep the job file."),
 }  # fmt: skip
 

@@ -2,7 +2,7 @@
 
 from datetime import date
 from typing import Any
-from uuid import UUID
+from uuid import UUID, uuid5
 
 from django.db import transaction
 from django.db.models import F
@@ -14,8 +14,10 @@ from shop.bridge.designing import first_method, styles_of
 from shop.bridge.drafting import check_part, job_garment
 from shop.bridge.problems import CoreRefusal
 from shop.clients.models import Client, Sheet
+from shop.cloths.actions import put_cloth
 from shop.cloths.models import Cloth
 from shop.orders.models import Garment, HouseRule, Order
+from shop.orders.queries import from_another_cloth
 
 
 def put_order(
@@ -76,12 +78,28 @@ def put_garment(
             Garment, actor=actor, id=id, version=version, order_id=order_id, name=name, style=style, method=method,
             choices=choices, removed=removed,
         )  # fmt: skip
+        _lining(actor, order_id, choices)
         kept = [one.name for one in Garment.of(actor.workshop).filter(order_id=order_id, removed=False)]
         if not kept:
             raise OutfitError("An order needs a garment. Add another before you take this one off.")
         if len(set(kept)) < len(kept):
             raise OutfitError(f"The order has a garment called {name} already. Give this one another name.")
     return row
+
+
+OTHER = {
+    "kind": "lining", "colour": "#E7DCC3", "width": "45 in", "length": "", "fold": "auto", "one_way": False,
+    "shrink_percent": "",
+}  # fmt: skip
+"""What the other cloth is until it is said."""
+
+
+def _lining(actor: User, order: UUID, choices: dict[str, Any]) -> None:
+    """Give the order another cloth as soon as one of its garments is partly cut from one."""
+    row = own(Order, actor, order)
+    if row.other_cloth_id is None and from_another_cloth(choices):
+        cloth = put_cloth(actor=actor, id=uuid5(order, "other cloth"), version=0, **OTHER)
+        Order.of(actor.workshop).filter(pk=order).update(other_cloth=cloth)
 
 
 def _usual_choices(actor: User, style: str, method: str) -> dict[str, Any]:

@@ -10,12 +10,14 @@ from shop.cloths.models import Cloth
 class Order(WorkshopRow):
     """What one client is to get by one day, sewn to one sheet and cut from one cloth.
 
+    `other_cloth` is what its garments say is cut from another: lining, contrast, or a whole garment.
     `group` is shared by the orders of the same outfit for several clients.
     """
 
     client = models.ForeignKey(Client, on_delete=models.PROTECT, related_name="+")
     sheet = models.ForeignKey(Sheet, on_delete=models.PROTECT, related_name="+")
     cloth = models.ForeignKey(Cloth, on_delete=models.PROTECT, related_name="+")
+    other_cloth = models.ForeignKey(Cloth, null=True, on_delete=models.PROTECT, related_name="+")
     title = models.CharField(max_length=120)
     promised_on = models.DateField()
     group = models.UUIDField(null=True, db_index=True)

@@ -1,17 +1,23 @@
 """Reads about orders; each starts from the workshop."""
 
+from typing import Any
 from uuid import UUID
 
 from django.db.models import QuerySet
 from django.http import Http404
 
 from shop.accounts.models import User
+from shop.cloths.models import Cloth
 from shop.orders.models import Garment, HouseRule, Order
 
 
 def bench(actor: User) -> QuerySet[Order]:
     """Every order by its promised day."""
-    return Order.of(actor.workshop).select_related("client", "sheet", "cloth").order_by("promised_on", "title")
+    return (
+        Order.of(actor.workshop)
+        .select_related("client", "sheet", "cloth", "other_cloth")
+        .order_by("promised_on", "title")
+    )
 
 
 def order(actor: User, id: UUID) -> Order:
@@ -25,6 +31,18 @@ def order(actor: User, id: UUID) -> Order:
 def garments(actor: User, order: UUID) -> QuerySet[Garment]:
     """The garments of an order as they were added."""
     return Garment.of(actor.workshop).filter(order_id=order, removed=False).order_by("created_at", "id")
+
+
+def from_another_cloth(choices: dict[str, Any]) -> bool:
+    """Whether anything of a garment, or of a jumpsuit's half, is cut from the order's other cloth."""
+    halves = [choices, *(half.get("choices") or {} for half in choices.values() if isinstance(half, dict))]
+    return any(kind != "none" for half in halves for kind in half.get("other_cloth") or [])
+
+
+def other_cloth(actor: User, order: Order) -> Cloth | None:
+    """The order's other cloth, where something is cut from it."""
+    used = any(from_another_cloth(one.choices) for one in garments(actor, order.id))
+    return order.other_cloth if used else None
 
 
 def house_rules(actor: User) -> QuerySet[HouseRule]:

@@ -15,8 +15,9 @@ from shop.accounts.writing import own
 from shop.bridge.drafting import CORE_VERSION, job_garment, make_plan, make_widths
 from shop.clients.queries import measures_of
 from shop.cloths.actions import FIELDS, job_part
+from shop.cloths.models import Cloth
 from shop.orders.models import Order
-from shop.orders.queries import garments
+from shop.orders.queries import garments, other_cloth
 from shop.plans.models import LayRun, PlanRun
 from shop.plans.tasks import improve_lay
 
@@ -25,9 +26,10 @@ DEAD = timedelta(seconds=5)
 """A search that said nothing for so long has no worker."""
 
 
-def job_of(actor: User, order: Order) -> dict[str, Any]:
-    """The order as a job file, without the client's name."""
-    cloth = order.cloth
+def job_of(actor: User, order: Order, cut_from: str = "main") -> dict[str, Any]:
+    """The order as a job file, without the client's name; `cut_from` says for which of its cloths."""
+    second = other_cloth(actor, order)
+    other = {"other_cloth": _cloth(second)} if second else {}
     return {
         "format": "plavet-job",
         "version": 1,
@@ -37,8 +39,12 @@ def job_of(actor: User, order: Order) -> dict[str, Any]:
             job_garment(garment.name, garment.style, garment.method, garment.choices, order.sheet.waist)
             for garment in garments(actor, order.id)
         ],
-        "cloth": job_part({key: getattr(cloth, key) for key in FIELDS}),
-    }
+        "cloth": _cloth(order.cloth), **other, **({"cut_from": cut_from} if cut_from != "main" else {}),
+    }  # fmt: skip
+
+
+def _cloth(cloth: Cloth) -> dict[str, Any]:
+    return job_part({key: getattr(cloth, key) for key in FIELDS})
 
 
 def hash_of(job: dict[str, Any]) -> str:
@@ -46,9 +52,9 @@ def hash_of(job: dict[str, Any]) -> str:
     return hashlib.sha256(json.dumps([CORE_VERSION, job], sort_keys=True).encode()).hexdigest()
 
 
-def plan_order(*, actor: User, order: Order) -> PlanRun:
+def plan_order(*, actor: User, order: Order, cut_from: str = "main") -> PlanRun:
     """The plan of the order as it stands: the stored one where nothing changed, else made now. Raises CoreRefusal."""
-    job = job_of(actor, order)
+    job = job_of(actor, order, cut_from)
     digest = hash_of(job)
     stored = PlanRun.of(actor.workshop).filter(order=order, job_hash=digest).first()
     if stored is not None:

@@ -7,8 +7,10 @@ from typing import Any
 from shop.accounts.models import User
 from shop.bridge.drafting import bought
 from shop.clients.queries import readings
+from shop.cloths.models import Cloth
 from shop.orders.group import members
 from shop.orders.models import Order
+from shop.orders.queries import other_cloth
 from shop.plans.actions import hash_of, job_of
 from shop.plans.models import PlanRun
 
@@ -20,6 +22,13 @@ class Member:
     order: Order
     sizes: dict[str, str]
     plan: dict[str, Any] | None
+    other_cloth: Cloth | None
+    other: dict[str, Any] | None
+
+    @property
+    def planned(self) -> bool:
+        """Whether every cloth of the order has its plan."""
+        return self.plan is not None and (self.other_cloth is None or self.other is not None)
 
 
 @dataclass
@@ -34,10 +43,18 @@ def table(actor: User, order: Order) -> list[Member]:
     """Everybody of the order's group with sizes and plan."""
     rows = []
     for one in members(actor, order):
-        run = PlanRun.of(actor.workshop).filter(order=one, job_hash=hash_of(job_of(actor, one))).first()
         sizes = {reading.key: reading.typed for reading in readings(actor, one.sheet_id)}
-        rows.append(Member(one, sizes, run.plan if run else None))
+        second = other_cloth(actor, one)
+        rows.append(
+            Member(one, sizes, _stored(actor, one, "main"), second, _stored(actor, one, "other") if second else None)
+        )
     return rows
+
+
+def _stored(actor: User, order: Order, cut_from: str) -> dict[str, Any] | None:
+    digest = hash_of(job_of(actor, order, cut_from))
+    run = PlanRun.of(actor.workshop).filter(order=order, job_hash=digest).first()
+    return run.plan if run else None
 
 
 def shopping(actor: User, rows: list[Member]) -> Shopping:
@@ -47,9 +64,9 @@ def shopping(actor: User, rows: list[Member]) -> Shopping:
     for row in rows:
         if row.plan is None:
             continue
-        cloth = row.order.cloth
-        if row.plan["yardage"]:
-            lengths[cloth.kind, cloth.colour, cloth.width].append(row.plan["yardage"]["length_mm"])
+        for cloth, plan in ((row.order.cloth, row.plan), (row.other_cloth, row.other)):
+            if cloth is not None and plan is not None and plan["yardage"]:
+                lengths[cloth.kind, cloth.colour, cloth.width].append(plan["yardage"]["length_mm"])
         for notion in row.plan["notions"]:
             if not notion["name"].startswith("interfacing"):
                 size = notion["length_mm"]

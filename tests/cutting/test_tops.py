@@ -4,6 +4,7 @@ import pytest
 from hypothesis import given, settings
 from scipy.integrate import quad
 from shapely.geometry import LineString, Polygon
+from shapely.geometry import Point as ShapelyPoint
 
 from cutting.checks import check_garment
 from cutting.checks.join import check_joins
@@ -167,22 +168,19 @@ def test_the_cap_is_as_long_as_the_armhole_and_its_ease_by_another_library():
 
 
 def test_notches_of_cap_and_armhole_meet():
+    """Sewn from the underarm, each notch of an armhole meets one of its cap: one in front, two behind."""
     top = plan(read_job(top_job("middle", "straight-top", sleeve="long")), by_width=False).garments[0]
-    sleeve = {(n.edge, n.code): n for n in top.panels["sleeve"].notches}
-    for name, edge, start in (("front", "cap", "underarm"), ("back", "back_cap", "back_underarm")):
-        panel = top.panels[name]
-        notch = next(n for n in panel.notches if n.code == name)
-        whole = panel.edges["armhole"].path
-        under = whole.length - LineString(whole.flat(0.001)).project(_point(notch.net))
-        cap = top.panels["sleeve"].edges[edge].path
-        at = LineString(cap.flat(0.001)).project(_point(sleeve[edge, name].net))
-        assert under == pytest.approx(cap.length - at if edge == "cap" else at, abs=under * 0.14), start
 
+    def from_underarm(panel, edge, code, ends_there):
+        path = top.panels[panel].edges[edge].path
+        line = LineString(path.flat(0.001))
+        at = [line.project(ShapelyPoint(n.net)) for n in top.panels[panel].notches if (n.edge, n.code) == (edge, code)]
+        return sorted(line.length - one if ends_there else one for one in at)
 
-def _point(point):
-    from shapely.geometry import Point
-
-    return Point(point)
+    for name, cap, ends_there, count in (("front", "cap", True, 1), ("back", "back_cap", False, 2)):
+        armhole = from_underarm(name, "armhole", name, True)
+        assert len(armhole) == count
+        assert armhole == pytest.approx(from_underarm("sleeve", cap, name, ends_there), abs=0.2)
 
 
 # EN 13402-3 bust and hip pairs with waists, women; ASTM D5585 misses' sizes. From memory: no oracle, bodies only.
@@ -255,7 +253,7 @@ CHOSEN = [
     (style, key, word)
     for style in ("bodice", "straight-top")
     for key, choice in TOP.items()
-    if choice.kind != "allowances"
+    if choice.kind not in ("allowances", "list")  # what is cut from another cloth: below
     for word in (
         choice.offered
         if choice.kind == "rule"
@@ -297,3 +295,43 @@ def test_a_jumpsuit_says_how_its_waist_is_taken_in_and_by_how_much(how):
         assert f"taken in by {how}" in said["t.lower.waist"]
     darts = made.garments[1].panels["front"].darts
     assert bool(darts) == (how == "darts")
+
+
+CUT = [
+    # choices of the top, pieces from the other cloth
+    ({}, set()),
+    ({"other_cloth": ["facings"]}, {"front-neck-facing", "back-neck-facing"}),
+    ({"other_cloth": ["sleeves", "facings"]}, {"sleeve", "front-neck-facing", "back-neck-facing"}),
+    ({"other_cloth": ["all"]}, {"front", "back", "sleeve", "front-neck-facing", "back-neck-facing"}),
+]
+
+
+@pytest.mark.parametrize(("choices", "other"), CUT)
+def test_every_piece_is_laid_on_one_of_two_cloths(choices, other):
+    """Nothing twice, nothing left out; the draft is the same whichever cloth is laid."""
+    raw = top_job("middle", "straight-top")
+    raw["garments"][0]["choices"] |= choices
+    raw["garments"].append(
+        {"id": "trousers", "style": "palazzo", "choices": {"pockets": ["in-seam"], "closure": "back-zip"}}
+    )
+    raw["other_cloth"] = {"width": "45 in", "stretch_percent": 30}
+    main = plan(read_job(raw), by_width=False)
+    assert not [check for check in main.checks if not check.ok]
+    whole = {piece.id for garment in main.garments for piece in garment.pieces(on_fold=True)}
+    laid = {placement.piece for placement in main.lays.lay.placements}
+    assert laid == whole - {f"t.{name}" for name in other}
+    assert {f"{mark.garment}.{mark.step.panel}" for mark in main.marks} == laid
+    if not other:
+        with pytest.raises(CuttingError, match=r"cut\.nothing_other"):
+            plan(read_job(raw | {"cut_from": "other"}))
+        return
+    raw["garments"] = raw["garments"][:1]
+    if "all" in choices["other_cloth"]:
+        with pytest.raises(CuttingError, match=r"cut\.nothing_main"):
+            plan(read_job(raw))
+    second = plan(read_job(raw | {"cut_from": "other"}), by_width=False)
+    assert {placement.piece for placement in second.lays.lay.placements} == {f"t.{name}" for name in other}
+    widths = [made.garments[0].numbers["front.width"].net.mm for made in (main, second)]
+    assert widths[0] == widths[1]
+    # A garment cut whole from cloth that stretches answers to that cloth; a facing of it changes nothing.
+    assert (main.garments[0].ask.bust_ease.mm == 0) == ("all" in choices["other_cloth"])

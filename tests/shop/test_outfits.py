@@ -162,3 +162,27 @@ def test_nobody_joins_a_group_of_another_workshop(owner, stranger, order, new_id
     assert stranger("PUT", f"/clients/{theirs}", {"version": 0, "name": "Elsewhere"})[0] == 200
     assert stranger("PUT", f"/orders/{mine}/same", {"of": order["id"], "client": theirs})[0] == 404
     assert owner("PUT", f"/orders/{mine}/same", {"of": order["id"], "client": theirs})[0] == 404
+
+
+def test_a_lining_has_a_cloth_of_its_own_as_soon_as_something_is_cut_from_it(owner):
+    order = opened(owner, TWO)
+    assert order["other_cloth"] is None
+    assert owner("POST", f"/orders/{order['id']}/plan?cloth=other")[0] == 422
+    row = order["garments"][1]
+    body = {key: row[key] for key in row if key != "id"}
+    body["choices"] = body["choices"] | {"other_cloth": ["facings"]}
+    assert owner("PUT", f"/garments/{row['id']}", body)[0] == 200
+    order = opened(owner, TWO)
+    lining = order["other_cloth"]
+    assert (lining["kind"], lining["id"]) == ("lining", opened(owner, TWO)["other_cloth"]["id"])
+    main = planned(owner, order)
+    status, told = owner("POST", f"/orders/{order['id']}/plan?cloth=other")
+    assert status == 200
+    pieces = [{placing["piece"] for placing in plan["lay"]["placements"]} for plan in (main, told["plan"])]
+    assert pieces[1] == {"top.front-neck-facing", "top.back-neck-facing"}
+    assert not pieces[0] & pieces[1]
+    body = {key: lining[key] for key in lining if key != "id"} | {"width": "20"}
+    assert owner("PUT", f"/cloths/{lining['id']}", body)[0] == 200
+    again = owner("POST", f"/orders/{order['id']}/plan?cloth=other")[1]["plan"]
+    assert again["lay"]["sections"][0]["depth_mm"] in (254, 508)
+    assert planned(owner, order) == main, "the main cloth's plan is the stored one"

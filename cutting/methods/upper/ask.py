@@ -56,5 +56,6 @@ class TopAsk:
     bust_dart: str = "side"
     joined: bool = False
     marking: str = "on-cloth"
+    other_cloth: tuple[str, ...] = ()
     stretch: Fraction = Fraction(0)
     allowances: TopAllowances = field(default_factory=TopAllowances)

@@ -29,5 +29,6 @@ TOP: dict[str, Choice] = {
     "dart_intake": length(0, 2),
     "bust_dart": rule("side none"),
     "marking": rule("on-cloth on-paper"),
+    "other_cloth": Choice("list", ("none", "facings", "sleeves", "all")),
     "allowances": Choice("allowances", ("neck", "shoulder", "armhole", "side", "waist", "centre"), (), 0.0, 3 * 25.4),
 }

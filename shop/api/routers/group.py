@@ -20,7 +20,9 @@ class SameIn(Schema):
 
 
 class MemberOut(Schema):
-    """One client of the group; `planned` where a plan was made for the order as it stands."""
+    """One client of the group; `planned` where every cloth has a plan for the order as it stands, `lined` where it
+    has another cloth.
+    """
 
     order: UUID
     client: UUID
@@ -29,6 +31,7 @@ class MemberOut(Schema):
     closed: bool
     sizes: dict[str, str]
     planned: bool
+    lined: bool
     length_mm: float | None
     stops: int
 
@@ -80,7 +83,8 @@ def order_group(request: HttpRequest, id: UUID) -> GroupOut:
         members=[
             MemberOut(
                 order=row.order.id, client=row.order.client_id, name=row.order.client.name, sheet=row.order.sheet_id,
-                closed=row.order.sheet.closed_at is not None, sizes=row.sizes, planned=row.plan is not None,
+                closed=row.order.sheet.closed_at is not None, sizes=row.sizes, planned=row.planned,
+                lined=row.other_cloth is not None,
                 length_mm=_length(row.plan), stops=_stops(row.plan),
             )
             for row in rows

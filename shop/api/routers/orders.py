@@ -1,7 +1,7 @@
 """Orders, garments, cloth, and the plan of an order."""
 
 from datetime import date
-from typing import Any
+from typing import Any, Literal
 from uuid import UUID
 
 from django.http import HttpRequest
@@ -89,6 +89,7 @@ class OrderOut(Schema):
     client: ClientOut
     sheet: SheetOut
     cloth: ClothOut
+    other_cloth: ClothOut | None
     garments: list[GarmentOut]
 
 
@@ -116,9 +117,11 @@ def _cloth(row: Cloth) -> ClothOut:
 
 def order_out(request: HttpRequest, row: Order) -> OrderOut:
     """An order whole, as its pages have it."""
+    other = queries.other_cloth(person(request), row)
     return OrderOut(
         id=row.id, version=row.version, title=row.title, promised_on=row.promised_on,
         client=client_out(request, row.client), sheet=sheet_out(request, row.sheet), cloth=_cloth(row.cloth),
+        other_cloth=_cloth(other) if other else None,
         garments=[_garment(garment) for garment in queries.garments(person(request), row.id)],
     )  # fmt: skip
 
@@ -161,9 +164,11 @@ def put_cloth(request: HttpRequest, id: UUID, body: ClothIn) -> ClothOut:
 
 
 @router.post("/orders/{id}/plan", response=PlanAnswer, by_alias=True)
-def plan(request: HttpRequest, id: UUID) -> PlanAnswer:
-    """The plan of the order as it stands: made at the first call, found at the next; with its best lay."""
-    run = plan_order(actor=person(request), order=queries.order(person(request), id))
+def plan(request: HttpRequest, id: UUID, cloth: Literal["main", "other"] = "main") -> PlanAnswer:
+    """The plan of the order as it stands, for one of its cloths: made at the first call, found at the next; with its
+    best lay.
+    """
+    run = plan_order(actor=person(request), order=queries.order(person(request), id), cut_from=cloth)
     return PlanAnswer(id=run.id, plan=PlanShape.model_validate(best_plan(person(request), run)))
 
 

@@ -45,11 +45,13 @@ export function useGroupWrites(order: string) {
   });
   /** Plans made one after the other; what cannot be planned is answered in words, by order. */
   const plan = useMutation({
-    mutationFn: async (orders: string[]) => {
+    mutationFn: async (members: Member[]) => {
       const refused: Record<string, string> = {};
-      for (const id of orders) {
+      for (const { order: id, lined } of members) {
         try {
           await told(server.POST("/api/orders/{id}/plan", path(id)));
+          if (lined)
+            await told(server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth: "other" } } }));
         } catch (error) {
           refused[id] = inWords(error as Error);
         }

@@ -433,7 +433,8 @@ export interface paths {
         put?: never;
         /**
          * Plan
-         * @description The plan of the order as it stands: made at the first call, found at the next; with its best lay.
+         * @description The plan of the order as it stands, for one of its cloths: made at the first call, found at the next; with its
+         *     best lay.
          */
         post: operations["shop_api_routers_orders_plan"];
         delete?: never;
@@ -1570,7 +1571,8 @@ export interface components {
         };
         /**
          * MemberOut
-         * @description One client of the group; `planned` where a plan was made for the order as it stands.
+         * @description One client of the group; `planned` where every cloth has a plan for the order as it stands, `lined` where it
+         *     has another cloth.
          */
         MemberOut: {
             /**
@@ -1582,6 +1584,8 @@ export interface components {
             closed: boolean;
             /** Length Mm */
             length_mm: number | null;
+            /** Lined */
+            lined: boolean;
             /** Name */
             name: string;
             /**
@@ -1718,6 +1722,7 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            other_cloth: components["schemas"]["ClothOut"] | null;
             /**
              * Promised On
              * Format: date
@@ -2929,7 +2934,9 @@ export interface operations {
     };
     shop_api_routers_orders_plan: {
         parameters: {
-            query?: never;
+            query?: {
+                cloth?: "main" | "other";
+            };
             header?: never;
             path: {
                 id: string;

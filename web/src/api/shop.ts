@@ -22,13 +22,15 @@ export const useOrder = (id: string) =>
   useQuery({ queryKey: ["order", id], queryFn: () => told(server.GET("/api/orders/{id}", path(id))) });
 
 /** The plan of an order as it stands; while a new one is made the last stays on the screen. */
-export const usePlan = (id: string) =>
+export const usePlan = (id: string, cloth: "main" | "other" = "main") =>
   useQuery({
-    queryKey: ["plan", id],
+    queryKey: ["plan", id, cloth],
     // The client widens fixed pairs such as [x, y] to lists; the description has them as pairs.
     queryFn: async () =>
-      (await told(server.POST("/api/orders/{id}/plan", path(id)))) as unknown as Schemas["PlanAnswer"],
-    placeholderData: keepPreviousData,
+      (await told(
+        server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth } } }),
+      )) as unknown as Schemas["PlanAnswer"],
+    placeholderData: (last, query) => (query?.queryKey[2] === cloth ? keepPreviousData(last) : undefined),
     staleTime: 60_000,
   });
 
@@ -83,11 +85,11 @@ export function useOutfit(order: string) {
   });
 }
 
-export const usePutCloth = (order: string) =>
+export const usePutCloth = (order: string, cloth: string) =>
   useOrderRow<Cloth>(
     order,
-    (whole) => whole.cloth,
-    (whole, row) => ({ ...whole, cloth: row }),
+    (whole) => (whole.other_cloth?.id === cloth ? whole.other_cloth : whole.cloth),
+    (whole, row) => (whole.other_cloth?.id === row.id ? { ...whole, other_cloth: row } : { ...whole, cloth: row }),
     ({ id, ...body }) => told(server.PUT("/api/cloths/{id}", { ...path(id), body })),
   );
 

@@ -1,9 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { lazy, Suspense, useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { Refused } from "../api/client";
 import { useMay } from "../api/session";
 import { type Order, type Plan, useOrder, usePlan } from "../api/shop";
+import { Chips } from "../ui/chips";
 import { KEYS, keyName, useKeys } from "../ui/keys";
 import { Unworkable } from "../ui/margin";
 import { Press } from "../ui/press";
@@ -19,6 +20,9 @@ const LayStation = lazy(() => import("../features/lay/LayStation").then((m) => (
 const Check = lazy(() => import("../features/check/Check").then((m) => ({ default: m.Check })));
 
 const WRONG_AT: Record<string, string> = { measurements: "measure", garments: "design", cloth: "cloth" };
+
+/** Where what is cut from another cloth has a plan of its own. */
+const TWO_CLOTHS = ["cloth", "mark", "lay"];
 
 /** The right that changing a station takes. */
 const NEEDS: Record<string, string> = { measure: "measure", design: "orders", cloth: "orders" };
@@ -36,7 +40,10 @@ export function Job() {
   const order = useOrder(id);
   const may = useMay();
   const needs = NEEDS[station];
-  const plan = usePlan(id);
+  const [query, ask] = useSearchParams();
+  const two = order.data?.other_cloth && TWO_CLOTHS.includes(station) ? [order.data.cloth, order.data.other_cloth] : [];
+  const cut = two.length > 0 && query.get("cloth") === "other" ? "other" : "main";
+  const plan = usePlan(id, cut);
   const wide = useWide();
   const onward = useNavigate();
   const [keys, setKeys] = useState(false);
@@ -95,15 +102,37 @@ export function Job() {
         </chakra.ul>
       )}
       {keys && <Keys close={() => setKeys(false)} />}
-      <Box flex="1" minHeight="0" overflowY={{ base: "auto", md: "visible" }}>
+      <Box flex="1" minHeight="0" display="flex" flexDirection="column" overflowY={{ base: "auto", md: "visible" }}>
         {needs && !may(needs) && (
           <Says tone="plain">
             You may look at this. Changing it is for {needs === "orders" ? "a cutter" : "who measures"} or the owner.
           </Says>
         )}
-        <Suspense fallback={<Box padding="24">One moment…</Box>}>
-          <Station station={station} order={order.data} plan={made} planId={plan.data?.id ?? ""} error={plan.error} />
-        </Suspense>
+        {two.length > 0 && (
+          <Box padding="16" paddingBottom="0">
+            <Chips
+              legend="Cut from"
+              value={cut}
+              options={two.map((cloth, k) => ({
+                value: k ? "other" : "main",
+                label: `${cloth.kind}, ${cloth.width} wide`,
+              }))}
+              onChoose={(to) => ask(to === "other" ? { cloth: "other" } : {}, { replace: true })}
+            />
+          </Box>
+        )}
+        <Box flex="1" minHeight="0">
+          <Suspense fallback={<Box padding="24">One moment…</Box>}>
+            <Station
+              key={cut}
+              station={station}
+              order={cut === "other" ? { ...order.data, cloth: two[1]! } : order.data}
+              plan={made}
+              planId={plan.data?.id ?? ""}
+              error={plan.error}
+            />
+          </Suspense>
+        </Box>
       </Box>
     </Box>
   );

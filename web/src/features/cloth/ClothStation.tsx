@@ -1,5 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type Cloth, type Order, type Plan, usePutCloth } from "../../api/shop";
+import { boxOf } from "../../drawing/frame";
+import { panelName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
@@ -10,7 +12,7 @@ import { StaleEdit } from "../../ui/stale";
 import { Says } from "../../ui/words";
 import { ByWidth } from "./ByWidth";
 
-const KINDS = ["cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill"];
+const KINDS = ["cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill", "lining"];
 const FOLDS = [
   { value: "auto", label: "Plavet chooses" },
   { value: "lengthwise-centre", label: "Folded lengthwise, selvedges together" },
@@ -21,7 +23,7 @@ type ClothProps = { order: Order; plan: Plan | undefined; planId: string; error:
 
 /** Kind and width, the fold drawn from its end, how deep it must be, and what to buy. */
 export function ClothStation({ order, plan, planId, error }: ClothProps) {
-  const put = usePutCloth(order.id);
+  const put = usePutCloth(order.id, order.cloth.id);
   const cloth = order.cloth;
   const unit = (plan?.unit ?? "in") as Unit;
   const keep = (changes: Partial<Cloth>) => put.keep((now) => ({ ...now, ...changes }));
@@ -140,10 +142,19 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
   );
 }
 
+/** What needs the deepest layer: the garment's own number, or where only parts of it lie here the widest of them. */
+function widestOf(plan: Plan): { garment: string; needed: { net_mm: number; formula: string } } {
+  const wide = (piece: Plan["pieces"][number]) => boxOf(piece.cut)[2];
+  const piece = plan.pieces.reduce((one, other) => (wide(other) > wide(one) ? other : one));
+  const number = plan.numbers[`${piece.garment}.fold.needed`]!;
+  const formula = `widest line of the ${panelName(piece.panel).toLowerCase()}, cut`;
+  const whole = Math.abs(number.net_mm - wide(piece)) < 1;
+  return { garment: piece.garment, needed: whole ? number : { net_mm: wide(piece), formula } };
+}
+
 /** The cloth seen from its cut end: a line that turns back on itself, the widest piece lying on it. */
 function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }) {
-  const garment = plan.panels[0]!.garment;
-  const needed = plan.numbers[`${garment}.fold.needed`]!;
+  const { garment, needed } = widestOf(plan);
   const quick = plan.numbers[`${garment}.fold.quick_rule`]!;
   const folded = plan.fold !== "open";
   const section = plan.lay?.sections[0];

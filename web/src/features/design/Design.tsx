@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useState } from "react";
+import { useSearchParams } from "react-router";
 import { inWords } from "../../api/client";
 import { type Choices, useDesign } from "../../api/design";
 import { type Order, type Plan, usePutGarment } from "../../api/shop";
@@ -37,14 +38,15 @@ export function restyled<One extends Made>(garment: One, style: string, method: 
 /** The garment in plain choices; the draft answers at once. */
 export function Design({ order, plan, error }: { order: Order; plan: Plan | undefined; error: Error | null }) {
   const parts = partsOf(order);
-  const [chosen, setChosen] = useState(0);
+  const [query, ask] = useSearchParams();
+  const chosen = Number(query.get("part")) || 0;
   const at = Math.min(chosen, parts.length - 1);
   const part = parts[at]!;
   return (
     <DesignPart
       key={part.row.id + part.half}
       {...{ order, plan, error, part }}
-      outfit={<Outfit {...{ order, parts, at }} go={setChosen} />}
+      outfit={<Outfit {...{ order, parts, at }} go={(to) => ask(to ? { part: String(to) } : {}, { replace: true })} />}
     />
   );
 }

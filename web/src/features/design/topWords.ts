@@ -1,5 +1,6 @@
 /** The choices of a top in a tailor's words. */
 import { length, type Now, type Row, rule, seam } from "./rows";
+import { another } from "./words";
 
 const has =
   (key: string, ...values: string[]) =>
@@ -128,4 +129,8 @@ export const TOP_GROUPS: { name: string; rows: Row[] }[] = [
       ]),
     ],
   },
+  another([
+    ["facings", "Facings and bindings"],
+    ["sleeves", "Sleeves"],
+  ]),
 ];

@@ -12,6 +12,20 @@ const has =
 const pocket = (kind: string) => (now: Now) => now.value("pockets").split(", ").includes(kind);
 const ELASTIC = ["half-elastic", "elastic-band", "casing", "paper-bag"];
 
+/** What can be cut from another cloth: a lining, a contrast, or the whole garment. */
+export const another = (options: [string, string][]): { name: string; rows: Row[] } => ({
+  name: "Another cloth",
+  rows: [
+    {
+      kind: "some",
+      key: "other_cloth",
+      legend: "Cut from another cloth",
+      hint: "Cloth, Mark and Lay then have both",
+      options: [...options, ["all", "The whole garment"]].map(([value = "", label = ""]) => ({ value, label })),
+    },
+  ],
+});
+
 export const GROUPS: { name: string; rows: Row[] }[] = [
   {
     name: "Waist",
@@ -261,4 +275,10 @@ export const GROUPS: { name: string; rows: Row[] }[] = [
       ]),
     ],
   },
+  another([
+    ["bags", "Pocket bags"],
+    ["facings", "Facings and backings"],
+    ["band", "Band"],
+    ["yoke", "Yoke"],
+  ]),
 ];

@@ -23,13 +23,13 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
   const [unit, setUnit] = useState<Unit>(plan.unit as Unit);
   const marks = plan.marks;
   const [call, setCall] = useState(
-    () => Number(query.get("call") ?? localStorage.getItem(`call:${order.id}`) ?? 1) || 1,
+    () => Number(query.get("call") ?? localStorage.getItem(`call:${order.cloth.id}`) ?? 1) || 1,
   );
   const at = Math.min(Math.max(call, 1), marks.length);
   const mark = marks[at - 1]!;
   const drawing = useRef<HTMLDivElement>(null);
   useEffect(() => drawing.current?.focus({ preventScroll: true }), []);
-  useEffect(() => localStorage.setItem(`call:${order.id}`, String(at)), [at, order.id]);
+  useEffect(() => localStorage.setItem(`call:${order.cloth.id}`, String(at)), [at, order.cloth.id]);
   useKeys("mark", (does) => {
     if (does === "next") setCall(Math.min(at + 1, marks.length));
     if (does === "previous") setCall(Math.max(at - 1, 1));

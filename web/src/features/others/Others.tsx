@@ -53,7 +53,7 @@ export function Others() {
         <Press
           kind="main"
           disabled={ready.length === 0 || writes.plan.isPending}
-          onClick={() => writes.plan.mutate(ready.map((one) => one.order))}
+          onClick={() => writes.plan.mutate(ready)}
         >
           Plan {ready.length || "everybody"}
         </Press>
