@@ -72,7 +72,7 @@ ORDERS = [
             {
                 "name": "jumpsuit", "style": "jumpsuit",
                 "choices": {
-                    "top": {"style": "bodice", "choices": {"sleeve": "long", "waist_ease": "1", "bust_ease": "4"}},
+                    "top": {"style": "bodice", "choices": {"sleeve": "long", "bust_ease": "4"}},
                     "lower": {"style": "straight-trousers", "choices": {"waist_ease": "1", "pockets": ["in-seam"]}},
                 },
             },

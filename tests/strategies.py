@@ -131,7 +131,7 @@ def top_asks(draw, style=None, joined=False):
     if TOPS[style].fitted:
         chosen |= {"waist_ease": draw(st.sampled_from([None, inch(1)])), "darts": draw(st.sampled_from([None, "one"]))}
     if joined:
-        chosen |= {"closure": None, "hem_shape": None}
+        chosen |= {"closure": None, "hem_shape": None, "waist_ease": None}
     return resolve_top(style, {key: value for key, value in chosen.items() if value is not None}, joined=joined)
 
 

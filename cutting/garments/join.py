@@ -44,7 +44,7 @@ def _over(top: Darts, lower: Darts, below: Lower, panel: str) -> Fixed | None:
     if top.count == 0 or lower.count == 0:
         return None
     place = below.panels[panel].lengths.get("dart_place", mm(0)).mm - lower.intake.mm / 2 + top.intake.mm / 2
-    return mm(round(place, 6))
+    return mm(round(place, 6), "over_the_dart")
 
 
 def _said(where: str, gathers: float, flat: float, how: str) -> Finding | None:

@@ -98,6 +98,8 @@ def _joined(method: str, style: str, chosen: dict[str, Any]) -> dict[str, Any]:
     ]
     if wrong:
         raise CuttingError(*(Problem("choice.joined", f"garment.choices.{key}", {}) for key in wrong))
+    if chosen.get("closure") not in (None, "back-zip", "none"):
+        raise refuse("choice.joined_closure", "garment.choices.closure")
     taken: dict[str, Any] = {"waist_finish": "joined", "band": "none"}
     if "waist_join" not in chosen:
         taken["waist_join"] = "gathers" if how_gathered(method, style) else "darts"

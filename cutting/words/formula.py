@@ -16,7 +16,7 @@ LABELS = {
     "neck": "for the neck", "wider": "wider", "deeper": "deeper", "slope": "of slope", "nape": "down to the nape", "armhole_ease": "of ease",
     "lower": "lower", "hollow": "of hollow", "bust_ease": "bust ease", "sleeve_ease": "sleeve ease", "below_armhole": "below the armhole line",
     "hip_below_waist": "below the waist", "above_the_waist": "above the waist", "short_sleeve": "of sleeve", "under_the_cap": "under the cap", "hand": "for the hand",
-    "narrower": "narrower", "two_ends": "for both ends", "facing": "of facing", "allowance.neck": "neck seam", "allowance.shoulder": "shoulder seam",
+    "over_the_dart": "so that it meets the dart below", "narrower": "narrower", "two_ends": "for both ends", "facing": "of facing", "allowance.neck": "neck seam", "allowance.shoulder": "shoulder seam",
     "allowance.armhole": "armhole seam", "allowance.cap": "armhole seam", "allowance.underarm": "underarm seam",
     "overlap": "overlap", "hem": "hem", "zip": "zip", "crotch_ease": "crotch ease", "hip_ease": "hip ease",
     "waist_ease": "waist ease", "thigh_ease": "thigh ease", "knee_ease": "knee ease", "side_raise": "side raise",

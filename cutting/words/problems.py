@@ -59,6 +59,8 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "outline.crossed": ("The {panel}'s outline crosses itself", "Check the measures against each other; thigh, knee and hem first."),
     "choice.unused_top": ("A {style} does not use this choice", "Leave it out."),
     "choice.joined": ("The top is sewn to this waist: it has no finish of its own", "Leave it out."),
+    "choice.of_seam": ("In a jumpsuit the lower half decides this: its zip, its waist and its ease go through the seam", "Leave it out here; choose it for the lower half."),
+    "choice.joined_closure": ("A jumpsuit opens with one zip behind, through the waist, or not at all", "Choose back-zip or none."),
     "choice.alone": ("Only a garment that a top is sewn to joins its waist", "Leave it out, or make a jumpsuit."),
     "job.half": ("A {style} is not made of two halves", "Leave this out, or choose the style jumpsuit."),
     "job.jumpsuit_choices": ("A jumpsuit's choices are its halves'", "Write them into top and lower."),

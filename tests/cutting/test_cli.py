@@ -54,6 +54,8 @@ BAD = [
     ("a top's method for trousers", changed(["garments", 0, "method"], "quarter-bust"), "garments.trousers.method", "is not a rule", "quarter-hip"),
     ("a jumpsuit of nothing", changed(["garments", 0], {"id": "j", "style": "jumpsuit"}), "garments.j.top", "missing", "Add it"),
     ("a jumpsuit with a band", changed(["garments", 0], {"id": "j", "style": "jumpsuit", "top": {"style": "bodice"}, "lower": {"style": "palazzo", "choices": {"band": "below"}}}), "garments.j.lower.choices.band", "no finish of its own", "Leave it out"),
+    ("a jumpsuit with a fly", changed(["garments", 0], {"id": "j", "style": "jumpsuit", "top": {"style": "bodice"}, "lower": {"style": "palazzo", "choices": {"closure": "fly"}}}), "garments.j.lower.choices.closure", "one zip behind", "back-zip or none"),
+    ("a jumpsuit's top with a zip of its own", changed(["garments", 0], {"id": "j", "style": "jumpsuit", "top": {"style": "bodice", "choices": {"closure": "front-zip"}}, "lower": {"style": "palazzo"}}), "garments.j.top.choices.closure", "the lower half decides", "lower half"),
     ("trousers of two halves", changed(["garments", 0, "top"], {"style": "bodice"}), "garments.trousers.top", "not made of two halves", "jumpsuit"),
     ("a jumpsuit's own choices", changed(["garments", 0], {"id": "j", "style": "jumpsuit", "choices": {"hem": 2}, "top": {"style": "bodice"}, "lower": {"style": "palazzo"}}), "garments.j.choices", "are its halves'", "top and lower"),
     ("a shirt-tail on a bodice", changed(["garments", 0], {"id": "b", "style": "bodice", "choices": {"hem_shape": "curved"}}), "garments.b.choices.hem_shape", "does not use", "Leave it out"),

@@ -107,3 +107,23 @@ def test_every_top_draws_five_bodies_as_it_was_found_right(style):
         assert found[name].keys() == points.keys()
         for key, value in points.items():
             assert found[name][key] == pytest.approx(value, abs=0.05), f"{name} {key}"
+
+
+def test_a_jumpsuit_draws_five_bodies_as_it_was_found_right():
+    found = {}
+    for name in UPPER:
+        raw = top_job(name, "jumpsuit")
+        lower = {"style": "straight-trousers", "choices": {"pockets": ["in-seam"]}}
+        raw["garments"][0] |= {"top": {"style": "bodice", "choices": {"sleeve": "short"}}, "lower": lower}
+        made = plan(read_job(raw), by_width=False)
+        found[name] = {
+            f"{garment.id}.{panel.name}.{key}": (round(p.across, 2), round(p.down, 2))
+            for garment in made.garments
+            for panel in garment.panels.values()
+            for key, p in panel.points.items()
+        }
+    wanted = kept("jumpsuit", json.loads(json.dumps(found)))
+    for name, points in wanted.items():
+        assert found[name].keys() == points.keys()
+        for key, value in points.items():
+            assert found[name][key] == pytest.approx(value, abs=0.05), f"{name} {key}"

@@ -6,6 +6,7 @@ from scipy.integrate import quad
 from shapely.geometry import LineString, Polygon
 from shapely.geometry import Point as ShapelyPoint
 
+from cutting.body import Body
 from cutting.checks import check_garment
 from cutting.checks.join import check_joins
 from cutting.errors import CuttingError
@@ -335,3 +336,22 @@ def test_every_piece_is_laid_on_one_of_two_cloths(choices, other):
     assert widths[0] == widths[1]
     # A garment cut whole from cloth that stretches answers to that cloth; a facing of it changes nothing.
     assert (main.garments[0].ask.bust_ease.mm == 0) == ("all" in choices["other_cloth"])
+
+
+@settings(max_examples=many(25))
+@given(wearers(), top_asks())
+def test_a_millimetre_more_of_one_measure_moves_no_point_far(body, ask):
+    """Places of darts aside, whose number grows by one where one would take in too much."""
+    top = served(body, ask)
+    if top is None:
+        return
+    for key in ("bust", "waist", "hip", "shoulder", "nape_to_waist", "upper_arm"):
+        other = served(Body(body.sizes | {key: body.sizes[key] + 1}), ask)
+        if other is None:
+            continue
+        for name in top.main:
+            for point, was in top.panels[name].points.items():
+                if point[0] in "PQRG":
+                    continue
+                now = other.panels[name].points[point]
+                assert abs(now.across - was.across) + abs(now.down - was.down) < 8, f"{key}: {name}.{point}"

@@ -102,7 +102,12 @@ def test_the_whole_job_by_keyboard_alone(inside: Page):
     expect(page.get_by_text("Say it before you look.")).to_be_visible()
     page.keyboard.press("h")
     page.keyboard.press("a")
-    expect(page.get_by_text("All calls")).to_be_visible()
+    expect(page.get_by_text("All calls", exact=True)).to_be_visible()
+    card = page.context.new_page()
+    card.goto(page.get_by_role("link", name="Print all calls").get_attribute("href") or "")
+    expect(card.get_by_role("heading", name=re.compile(f"{calls} calls$"))).to_be_visible()
+    assert card.get_by_role("row").count() == calls
+    card.close()
     page.keyboard.press("6")
     expect(page.get_by_role("heading", name=re.compile("All .* hold"))).to_be_visible()
 
@@ -198,10 +203,19 @@ def test_a_jumpsuit_from_measuring_to_check(inside: Page):
     page.get_by_text("Short", exact=True).click()
     drawing = page.get_by_role("img", name="The draft as it stands")
     expect(drawing.get_by_text("Sleeve", exact=True)).to_be_visible()
+    page.get_by_text("Another cloth", exact=True).click()
+    page.get_by_text("Facings and bindings").click()
+    expect(page.get_by_role("checkbox", name="Facings and bindings")).to_be_checked()
     page.get_by_text("Jumpsuit, trousers").click()
     expect(drawing.get_by_text("Sleeve", exact=True)).to_have_count(0)
     page.get_by_text("Wide gathered").click()
     expect(page.get_by_role("list", name="Findings")).to_contain_text("taken in by gathers")
+
+    station(page, "Lay")
+    cut_from = page.get_by_role("group", name="Cut from")
+    expect(page.get_by_text("Front neck facing")).to_have_count(0)
+    cut_from.get_by_text("lining, 45 in wide").click()
+    expect(page.get_by_text(re.compile("^Front neck facing, cut 1")).first).to_be_visible()
 
     station(page, "Check")
     expect(page.get_by_role("heading", name=re.compile("All .* hold"))).to_be_visible()

@@ -181,6 +181,12 @@ def test_a_lining_has_a_cloth_of_its_own_as_soon_as_something_is_cut_from_it(own
     pieces = [{placing["piece"] for placing in plan["lay"]["placements"]} for plan in (main, told["plan"])]
     assert pieces[1] == {"top.front-neck-facing", "top.back-neck-facing"}
     assert not pieces[0] & pieces[1]
+    table = owner.get(f"/orders/{order['id']}/group")
+    assert [(one["lined"], one["planned"]) for one in table["members"]] == [(True, True)]
+    assert {one["kind"]: one["length_mm"] for one in table["cloths"]} == {
+        "viscose": main["yardage"]["length_mm"],
+        "lining": told["plan"]["yardage"]["length_mm"],
+    }
     body = {key: lining[key] for key in lining if key != "id"} | {"width": "20"}
     assert owner("PUT", f"/cloths/{lining['id']}", body)[0] == 200
     again = owner("POST", f"/orders/{order['id']}/plan?cloth=other")[1]["plan"]

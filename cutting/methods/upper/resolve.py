@@ -11,6 +11,8 @@ from cutting.methods.upper.styles import TOPS
 
 QUARTER_BUST = "quarter-bust"
 """The one method tops are drafted by."""
+OF_THE_SEAM = ("closure", "zip_edge", "waist_ease", "top_length", "hem_shape", "side_slit")
+"""What the lower garment decides for a top that is sewn to it."""
 OF_SLEEVE = ("sleeve_ease", "cap_ease", "sleeve_length", "sleeve_round")
 
 
@@ -29,6 +31,10 @@ def usual_top(style: str, cloth: Cloth | None = None) -> dict[str, Any]:
 
 def resolve_top(style: str, chosen: dict[str, Any], cloth: Cloth | None = None, joined: bool = False) -> TopAsk:
     """Raises CuttingError for choices that cannot go together."""
+    if joined:
+        decided = [key for key in OF_THE_SEAM if key in chosen]
+        if decided:
+            raise CuttingError(*(Problem("choice.of_seam", f"garment.choices.{key}", {}) for key in decided))
     asked = {**usual_top(style, cloth), **chosen}
     unused: list[str] = []
     if asked.get("sleeve", "none") == "none":

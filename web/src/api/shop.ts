@@ -61,13 +61,22 @@ export function useOrderRow<Row extends { version?: number }>(
   return useRowWrite(`write:${order}`, known, remember, send);
 }
 
-export const usePutGarment = (order: string, garment: string) =>
-  useOrderRow<Garment>(
+export function usePutGarment(order: string, garment: string) {
+  const memory = useQueryClient();
+  return useOrderRow<Garment>(
     order,
     (whole) => whole.garments.find((one) => one.id === garment) ?? whole.garments[0]!,
     (whole, row) => ({ ...whole, garments: whole.garments.map((one) => (one.id === row.id ? row : one)) }),
-    ({ id, ...body }) => told(server.PUT("/api/garments/{id}", { ...path(id), body })),
+    async ({ id, ...body }) => {
+      const done = await told(server.PUT("/api/garments/{id}", { ...path(id), body }));
+      // The other cloth comes to an order with the first piece that is cut from it, and goes with the last.
+      const had = memory.getQueryData<Order>(["order", order])?.other_cloth != null;
+      const cuts = JSON.stringify(done.choices).includes('"other_cloth":[');
+      if (cuts !== had) void memory.invalidateQueries({ queryKey: ["order", order] });
+      return done;
+    },
   );
+}
 
 /** Garments added to an order or taken off it, one after the other; then the order is read anew. */
 export function useOutfit(order: string) {

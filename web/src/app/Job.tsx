@@ -171,7 +171,7 @@ function Keys({ close }: { close: () => void }) {
         Keys
       </chakra.h2>
       <chakra.dl display="grid" gridTemplateColumns="max-content 1fr" columnGap="16">
-        {KEYS.map((row) => (
+        {KEYS.filter((row) => row.where !== "methods").map((row) => (
           <Box key={row.does} display="contents">
             <chakra.dt fontWeight={600}>{row.keys.map(keyName).join(", ")}</chakra.dt>
             <dd>{row.words}</dd>

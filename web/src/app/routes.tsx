@@ -14,6 +14,7 @@ const ClientCard = lazy(() => import("../features/clients/ClientCard").then((m) 
 const Card = lazy(() => import("../features/measuring/Card").then((m) => ({ default: m.Card })));
 const People = lazy(() => import("../features/people/People").then((m) => ({ default: m.People })));
 const Join = lazy(() => import("../features/login/Join").then((m) => ({ default: m.Join })));
+const CallCard = lazy(() => import("../features/marking/CallCard").then((m) => ({ default: m.CallCard })));
 const Others = lazy(() => import("../features/others/Others").then((m) => ({ default: m.Others })));
 const Methods = lazy(() => import("../features/methods/Methods").then((m) => ({ default: m.Methods })));
 const Clients = lazy(() => import("../features/clients/Clients").then((m) => ({ default: m.Clients })));
@@ -107,6 +108,7 @@ function Inside() {
         }
       />
       <Route path="/orders/:id/card" element={<Card />} />
+      <Route path="/orders/:id/calls" element={<CallCard />} />
       <Route path="/orders/:id" element={<ToMeasure />} />
       <Route
         path="/orders/:id/:station"

@@ -1,7 +1,7 @@
 /** Every key of the product in one table; keys.test.ts finds doubles. */
 import { useEffect, useLayoutEffect, useRef } from "react";
 
-export type Where = "job" | "mark";
+export type Where = "job" | "mark" | "methods";
 export type KeyRow = { where: Where; keys: string[]; does: string; words: string };
 
 export const KEYS: KeyRow[] = [
@@ -18,6 +18,10 @@ export const KEYS: KeyRow[] = [
   { where: "mark", keys: ["+", "="], does: "closer", words: "closer" },
   { where: "mark", keys: ["-"], does: "further", words: "further away" },
   { where: "mark", keys: ["0"], does: "whole", words: "the whole panel" },
+  { where: "methods", keys: [" ", "ArrowRight"], does: "next", words: "next step" },
+  { where: "methods", keys: ["Shift+ ", "ArrowLeft"], does: "previous", words: "step back" },
+  { where: "methods", keys: ["Home"], does: "first", words: "first step" },
+  { where: "methods", keys: ["End"], does: "last", words: "last step" },
 ];
 
 const KEY_NAMES: Record<string, string> = {

@@ -71,7 +71,11 @@ it("says the server's refusal beside its field and leaves the text there", async
 
 it("asks each thing once, in words", () => {
   const rows = GROUPS.flatMap((group) => group.rows);
-  expect(new Set(rows.map((row) => row.key)).size).toBe(rows.length);
+  for (const joined of [true, false]) {
+    const now = { style: "palazzo", method: "quarter-hip", joined, value: () => "straight-band" };
+    const asked = rows.filter((row) => row.key !== "closure" || row.when?.(now)).map((row) => row.key);
+    expect(new Set(asked).size).toBe(asked.length);
+  }
   for (const row of rows) {
     expect(row.legend).toMatch(/^[A-Z]/);
     if (row.kind !== "length") expect(row.options.length).toBeGreaterThan(1);

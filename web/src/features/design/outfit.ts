@@ -48,6 +48,8 @@ export function freeName(order: Order, wanted: string): string {
   }
 }
 
+/** What the lower half decides for a top that is sewn to it. */
+const OF_THE_SEAM = ["closure", "zip_edge", "waist_ease", "top_length", "hem_shape", "side_slit"];
 const OF_A_WAIST = ["waist_finish", "band", "band_depth", "yoke", "belt_loops", "closure", "waist_cleanup"];
 const without = (choices: Record<string, unknown>, keys: string[]) =>
   Object.fromEntries(Object.entries(choices).filter(([key]) => !keys.includes(key)));
@@ -55,7 +57,7 @@ const without = (choices: Record<string, unknown>, keys: string[]) =>
 /** A jumpsuit of a top and a lower garment, without the choices that its seam now makes. */
 export function joined(top: Made, lower: Made): Record<string, unknown> {
   return {
-    top: { style: top.style, method: "", choices: without(top.choices, ["closure", "top_length", "hem_shape"]) },
+    top: { style: top.style, method: "", choices: without(top.choices, OF_THE_SEAM) },
     lower: { style: lower.style, method: lower.method, choices: without(lower.choices, OF_A_WAIST) },
   };
 }

@@ -68,6 +68,16 @@ export const GROUPS: { name: string; rows: Row[] }[] = [
         alone,
       ),
       rule(
+        "closure",
+        "Opens with",
+        "one zip through the waist, or nothing",
+        [
+          ["back-zip", "Zip behind"],
+          ["none", "Nothing"],
+        ],
+        (now) => Boolean(now.joined),
+      ),
+      rule(
         "band",
         "The band lies",
         "verticals start from its top",

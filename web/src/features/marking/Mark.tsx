@@ -101,6 +101,7 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
           <AllCalls
             marks={marks}
             name={(one) => pieceName(plan, one)}
+            card={`/orders/${order.id}/calls${query.get("cloth") === "other" ? "?cloth=other" : ""}`}
             at={at}
             unit={unit}
             go={setCall}
@@ -236,6 +237,7 @@ function Fold({ plan, unit }: { plan: Plan; unit: Unit }) {
 function AllCalls(props: {
   marks: Call[];
   name: (mark: Call) => string;
+  card: string;
   at: number;
   unit: Unit;
   go: (n: number) => void;
@@ -243,7 +245,12 @@ function AllCalls(props: {
 }) {
   return (
     <Box flex="1" minHeight="0" overflowY="auto">
-      <Press onClick={props.close}>{words.drawing}</Press>
+      <Box display="flex" gap="16" alignItems="center">
+        <Press onClick={props.close}>{words.drawing}</Press>
+        <chakra.a href={props.card} target="_blank" color="dye" textDecoration="underline">
+          Print all calls
+        </chakra.a>
+      </Box>
       <chakra.table
         width="100%"
         fontSize="16px"

@@ -50,7 +50,7 @@ it("steps through a method in words and numbers, another laid over it", async ()
     "GET /bodies": () => ({ body: [{ sheet: "s-1", name: "Marit Sol" }] }),
   });
   show(<Methods />);
-  await screen.findByText("Step 1 of 2, front");
+  await screen.findByText(/^Step 1 of 2, front/);
   fireEvent.click(screen.getByRole("button", { name: "Next step" }));
   screen.getByText("Why Hip width");
   expect(screen.getByRole("button", { name: "Next step" })).toHaveProperty("disabled", true);

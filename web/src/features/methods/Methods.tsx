@@ -5,6 +5,7 @@ import { inWords } from "../../api/client";
 import type { Mark, Plan } from "../../api/shop";
 import type { Unit } from "../../lengths/units";
 import { field, Label } from "../../ui/field";
+import { useKeys } from "../../ui/keys";
 import { Length } from "../../ui/length";
 import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
@@ -40,6 +41,11 @@ export function Methods() {
   };
   const steps = one.data?.marks.filter((mark) => mark.stage !== "place") ?? [];
   const mark = steps[Math.min(at, steps.length - 1)];
+  useKeys("methods", (does) => {
+    const last = steps.length - 1;
+    const now = Math.min(at, last);
+    setAt({ next: Math.min(last, now + 1), previous: Math.max(0, now - 1), first: 0, last }[does] ?? now);
+  });
   const unit = (one.data?.unit ?? "in") as Unit;
   return (
     <WithMargin>
@@ -137,7 +143,7 @@ function Step({ mark, at, of, go }: StepProps) {
   return (
     <Box display="grid" gap="8">
       <chakra.p color="ink2">
-        Step {at + 1} of {of}, {mark.panel}
+        Step {at + 1} of {of}, {mark.panel}. Keys: Right, Left, Home, End.
       </chakra.p>
       <chakra.h2 fontSize="26px" fontWeight={600} lineHeight="1.2">
         {mark.name}

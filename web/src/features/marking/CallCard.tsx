@@ -1,0 +1,83 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useParams, useSearchParams } from "react-router";
+import { type Mark, useOrder, usePlan } from "../../api/shop";
+import { pieceName } from "../../drawing/names";
+import type { Unit } from "../../lengths/units";
+import { Length } from "../../ui/length";
+import { Unworkable } from "../../ui/margin";
+import { Press } from "../../ui/press";
+import { words } from "./words";
+
+/** Every call for the printer, piece by piece: a tick for the chalk, the number large, where the tape lies, its sum. */
+export function CallCard() {
+  const { id = "" } = useParams();
+  const [query] = useSearchParams();
+  const order = useOrder(id);
+  const answer = usePlan(id, query.get("cloth") === "other" ? "other" : "main");
+  if (answer.error) {
+    return (
+      <Box padding="24">
+        <Unworkable error={answer.error} order={id} />
+      </Box>
+    );
+  }
+  if (!order.data || !answer.data) return <Box padding="24">{order.error?.message ?? "One moment…"}</Box>;
+  const { plan } = answer.data;
+  const unit = plan.unit as Unit;
+  const groups: Mark[][] = [];
+  for (const mark of plan.marks) {
+    const last = groups.at(-1)?.[0];
+    if (last && last.garment === mark.garment && last.panel === mark.panel) groups.at(-1)!.push(mark);
+    else groups.push([mark]);
+  }
+  const folded = plan.lay && plan.lay.sections[0]?.fold !== "open";
+  return (
+    <Box background="white" color="black" minHeight="100dvh" padding="24" css={{ "@media print": { padding: 0 } }}>
+      <Box marginBottom="16" css={{ "@media print": { display: "none" } }}>
+        <Press kind="main" onClick={() => window.print()}>
+          Print
+        </Press>
+      </Box>
+      <Box maxWidth="760px" fontSize="15px">
+        <chakra.h1 fontSize="24px" fontWeight={600}>
+          {order.data.title}, {order.data.client.name}: {plan.marks.length} calls
+        </chakra.h1>
+        <p>{plan.marks.some((mark) => mark.cloth_mm) ? (folded ? words.folded : words.open) : words.noLay}</p>
+        {groups.map((marks) => (
+          <chakra.table key={marks[0]!.n} width="100%" marginTop="12" css={{ "& tr": { breakInside: "avoid" } }}>
+            <chakra.caption textAlign="left" fontWeight={600} fontSize="17px">
+              {pieceName(plan, marks[0]!)}
+            </chakra.caption>
+            <tbody>
+              {marks.map((mark) => (
+                <chakra.tr key={mark.n} borderBottom="1px solid #999" verticalAlign="top">
+                  <chakra.td width="54px">
+                    <chakra.span
+                      display="inline-block"
+                      width="12px"
+                      height="12px"
+                      border="1px solid black"
+                      marginRight="8"
+                    />
+                    {mark.n}
+                  </chakra.td>
+                  <chakra.th scope="row" textAlign="left" fontWeight={600} width="30%">
+                    {mark.name}
+                  </chakra.th>
+                  <chakra.td textAlign="right" fontWeight={600} fontSize="20px" whiteSpace="nowrap" paddingInline="12">
+                    <Length mm={mark.reads_mm} unit={unit} />
+                  </chakra.td>
+                  <chakra.td fontSize="13px">
+                    from {mark.from}, {mark.along}
+                    <br />
+                    {mark.formula}
+                  </chakra.td>
+                </chakra.tr>
+              ))}
+            </tbody>
+          </chakra.table>
+        ))}
+      </Box>
+    </Box>
+  );
+}
