@@ -44,8 +44,8 @@ neck 200 800 | BJ | front | round neck
 shoulder_length 60 260 | - | front | along neck_point shoulder_tip
 shoulder_slope 0 100 | - | front | along level_tip shoulder_tip
 chest_width 180 700 | B | front | along chest_left chest_right
-shoulder_to_chest 80 500 | - | front | along neck_point chest_point
-chest 400 2000 | - | front | round chest
+shoulder_to_chest 80 500 | B | front | along neck_point chest_point
+chest 400 2000 | B | front | round chest
 shoulder_to_bust_point 100 500 | BJ | front | along neck_point bust_point
 bust_span 80 400 | BJ | front | along bust_left bust_point
 bust_radius 30 200 | - | front | along bust_point bust_under
@@ -54,7 +54,7 @@ under_bust 400 1800 | - | front | round under_bust
 neck_to_under_bust 150 700 | - | front | along neck_point bust_point bust_under
 neck_to_waist 200 800 | BJ | front | along neck_point bust_point front_waist
 shoulder_to_waist 200 800 | - | front | along shoulder_middle side_front_waist
-shoulder_to_tummy 200 900 | - | front | along neck_point bust_point front_tummy
+shoulder_to_tummy 200 900 | B | front | along neck_point bust_point front_tummy
 waist 400 2000 | TBJ | front | round waist
 low_waist 400 2000 | - | front | round low_waist
 hip 500 2200 | TBJ | front | round hip

@@ -26,7 +26,7 @@ LABELS = {
     "tie": "tie", "to_tie": "to tie", "seven_tenths_of_crotch_round": "which is 7/10 of the crotch line all round",
 }  # fmt: skip
 FOUND = {
-    "over_the_head": "so that the head passes", "shoulder_run": "what the shoulder runs out level", "to_the_bust": "down to the bust's level", "below_the_bust": "up to 1 in below the bust point, or 1/2 in below the armhole line", "short_of_bust": "to 1 1/2 in short of the bust point",
+    "over_the_head": "so that the head passes", "over_the_tummy": "so that the side passes the belly", "shoulder_run": "what the shoulder runs out level", "to_the_bust": "down to the bust's level", "below_the_bust": "up to 1 in below the bust point, or 1/2 in below the armhole line", "short_of_bust": "to 1 1/2 in short of the bust point",
     "zip_lean": "what the zip's edge leans in", "cap_height": "height that makes the cap as long as the armhole and its ease", "cap_length": "cap, measured on the draft",
     "to_fill_the_armhole": "to fill the armhole", "round_the_edge": "round the edge", "widest_sleeve": "widest line of the sleeve, cut",
     "lean": "lean of the seam", "tip_drop": "drop that makes the inner legs equal",

@@ -38,6 +38,7 @@ ROWS = [
     ("zip edge at the waist", "bodice", {}, {}, "back.zip_edge_waist", "net_mm", 1),
     ("men's top, close", "loose-top", {"chest": "41 in"}, {"bust_ease": 3}, "front.width", "net_mm", 11),
     ("men's top, loose", "loose-top", {"chest": "41 in"}, {"bust_ease": 6}, "front.width", "net_mm", 47 / 4),
+    ("men's armhole line from shoulder to chest", "loose-top", {"shoulder_to_chest": "9 in"}, {"shoulder_slope": 1, "armhole_lower": 0}, "armhole_depth", "net_mm", 8),
     ("measured armhole and 3/4", "bodice", {"armhole_depth": "7 in"}, {"shoulder_slope": 1}, "armhole_depth", "net_mm", 7.75),
     ("sleeve, arm and 2", "straight-top", {"upper_arm": "12 in"}, {"sleeve": "long"}, "sleeve.width", "net_mm", 14),
 ]  # fmt: skip
@@ -355,3 +356,15 @@ def test_a_millimetre_more_of_one_measure_moves_no_point_far(body, ask):
                     continue
                 now = other.panels[name].points[point]
                 assert abs(now.across - was.across) + abs(now.down - was.down) < 8, f"{key}: {name}.{point}"
+
+
+@pytest.mark.parametrize("belly", [None, 50])
+def test_a_belly_larger_than_the_hip_passes_where_it_is_fullest(belly):
+    """Measured on the outlines at the level of the belly: its girth and the hip's ease."""
+    measures = {"bust": 108, "chest": 108, "waist": 122, "hip": 106, "shoulder_to_tummy": belly}
+    made = plan(read_job(top_job("round", "loose-top", measures, bust_ease=4)), by_width=False)
+    down = belly * 10 if belly else 400 + INCH
+    panels = [made.garments[0].panels[name] for name in ("front", "back")]
+    round_ = 2 * sum(Polygon(p.net).intersection(LineString([(-500, down), (1500, down)])).length for p in panels)
+    assert round_ == pytest.approx(1220 + 2 * INCH, abs=3)
+    assert not [check for check in made.checks if not check.ok]

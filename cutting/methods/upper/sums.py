@@ -100,7 +100,7 @@ def work_out(body: Body, ask: TopAsk) -> TopSums:
     darts = _darts(spare, ask) if fitted else Darts.none()
     waist_width = waist_round / 4 + darts.all if fitted else width
     front_length, back_length = _ends(body, ask, style, front_level, back_level, slope + depth)
-    hip_level, hip_width = _hip(body, ask, style, width, back_level)
+    hip_level, hip_width = _hip(body, ask, style, width, back_level, slope + depth)
     return TopSums(
         girth=girth, width=width, shoulder=shoulder, neck_width=neck_width, front_neck=front_neck,
         back_neck=back_neck, slope=slope, armhole_depth=depth, front_across=front_across, back_across=back_across,
@@ -210,7 +210,9 @@ def _waist_levels(body: Body) -> tuple[Length, Length]:
 def _armhole(body: Body, ask: TopAsk, girth: Measured, slope: Length, notes: list[Finding]) -> Length:
     """The armhole line below the shoulder tip's level."""
     lower = named(ask.armhole_lower, "lower")
-    if body.has("armhole_depth"):
+    if ask.style == "loose-top" and body.has("shoulder_to_chest"):
+        depth = body.shoulder_to_chest - slope + lower
+    elif body.has("armhole_depth"):
         depth = NAPE + body.armhole_depth + inch(0.75, "armhole_ease") - slope + lower
     else:
         depth = girth / 6 + inch(1.5, "armhole_ease") + lower
@@ -274,10 +276,22 @@ def _ends(
     return back + front_level - back_level, back
 
 
-def _hip(body: Body, ask: TopAsk, style: TopStyle, width: Length, back_level: Length) -> tuple[Length, Length]:
-    """The hip line's level and the width wanted there; the bust's width at the waist where the top ends above it."""
+def _hip(
+    body: Body, ask: TopAsk, style: TopStyle, width: Length, back_level: Length, armhole: Length
+) -> tuple[Length, Length]:
+    """The hip line's level and the width wanted there; the bust's width at the waist where the top ends above it.
+
+    A belly larger than the hip asks for more: the straight side has to pass it where it is fullest.
+    """
     if style.ends != "hip" or ask.joined:
         wanted = (body.waist + named(ask.bust_ease, "bust_ease")) / 4 if body.has("waist") else width
         return back_level, most(width, wanted)
     level = back_level + (body.waist_to_hip if body.has("waist_to_hip") else HIP_BELOW)
-    return level, most(width, (body.hip + named(ask.hip_ease, "hip_ease")) / 4)
+    wanted = most(width, (body.hip + named(ask.hip_ease, "hip_ease")) / 4)
+    if body.has("waist"):
+        belly: Length = body.shoulder_to_tummy if body.has("shoulder_to_tummy") else back_level
+        over = (body.waist + named(ask.hip_ease, "hip_ease")).mm / 4 - width.mm
+        down = belly.mm - armhole.mm
+        if over > 0 and down > inch(2).mm:
+            wanted = most(wanted, width + found(over * (level.mm - armhole.mm) / down, "over_the_tummy"))
+    return level, wanted
