@@ -2,6 +2,7 @@
 
 from collections.abc import Callable
 from dataclasses import dataclass, fields
+from functools import partial
 from typing import Any
 
 from cutting.body import Body
@@ -63,7 +64,7 @@ def effects(
             tries += [(key, rule, chosen | {key: rule}, method) for rule in choice.offered]
     for key, rule, choices, by in tries:
         kept = {name: value for name, value in choices.items() if name not in METHODS[by].unused}
-        found.append(_effect(key, rule, now, lambda kept=kept, by=by: sums_of(kept, by)))  # type: ignore[misc]
+        found.append(_effect(key, rule, now, partial(sums_of, kept, by)))
     return found
 
 
@@ -75,7 +76,7 @@ def _of_top(body: Body, style: str, chosen: dict[str, Any], cloth: Cloth, joined
 
     now = sums_of(chosen)
     return [
-        _effect(key, rule, now, lambda key=key, rule=rule: sums_of(chosen | {key: rule}))  # type: ignore[misc]
+        _effect(key, rule, now, partial(sums_of, chosen | {key: rule}))
         for key, choice in TOP.items()
         if choice.kind == "rule"
         for rule in choice.offered

@@ -20,6 +20,7 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("cloth", CHOIR, "cloth", "Cloth to buy"),
     ("mark", CHOIR, "mark?call=9", "Crotch point"),
     ("mark-back", FERRY, "mark?call=26", "Call 26 of"),
+    ("calls", SUIT, "calls", "Print"),
     ("lay", FERRY, "lay", "This lay"),
     ("check", CHOIR, "check", "hold"),
     ("clients", None, "/clients", "Marit Sol"),

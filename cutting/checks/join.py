@@ -5,12 +5,12 @@ from itertools import pairwise
 from cutting.checks.check import Check
 from cutting.checks.shared import GIRTH
 from cutting.garments import Garment, Lower, Top
+from cutting.methods.upper.sums import NAPE
 from cutting.pieces import Panel
 
 MEETS = 2.0
 SIT, LENGTH_LEAST = 25.4, 12.7
 """To sit, the torso is an inch longer than standing; round the crotch at least half an inch longer than the body."""
-NAPE = 25.4
 
 
 def check_joins(garments: tuple[Garment, ...]) -> list[Check]:
@@ -58,10 +58,10 @@ def _torso(where: str, top: Top, lower: Lower) -> list[Check]:
     crotch = behind.points["C1" if "C1" in behind.points else "C"].down
     waist = behind.edges[_behind(lower)].path
     start = waist.start if "back" in lower.panels else waist.end
-    torso = top.panels["back"].edges["centre"].path.start.down - NAPE + crotch - start.down
+    torso = top.panels["back"].edges["centre"].path.start.down - NAPE.mm + crotch - start.down
     checks: list[Check] = []
     if body.has("body_rise"):
-        nape = body.nape_to_waist.mm if body.has("nape_to_waist") else top.sums.back_waist_level.mm - NAPE
+        nape = body.nape_to_waist.mm if body.has("nape_to_waist") else top.sums.back_waist_level.mm - NAPE.mm
         wanted = nape + body.body_rise.mm + SIT
         checks.append(Check("torso.sit", where, wanted, torso, GIRTH, torso >= wanted - GIRTH, "warn"))
     if body.has("crotch_length"):

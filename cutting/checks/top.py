@@ -8,10 +8,9 @@ from cutting.garments import Top
 from cutting.geometry import Line
 from cutting.geometry import Point as At
 from cutting.methods.upper import TOPS, TopAsk
+from cutting.methods.upper.sums import HEAD
 from cutting.pieces import Panel
 
-HEAD = 584.2
-"""Round the head where it was not measured: 23 in, an assumption that the check's words name."""
 STRAIGHT, SQUARE = 180.0, 90.0
 ANGLE = 3.0
 INCH = 25.4

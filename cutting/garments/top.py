@@ -17,7 +17,7 @@ from cutting.methods.upper import TOPS, DraftedTop, Sleeve, TopAsk, TopSums, dra
 from cutting.pieces import Panel, Piece, Tape, finish, read_tape
 from cutting.pieces.panel import with_notches
 
-FRONT_ZIP, BACK_ZIP_OVER = inch(22), inch(7)
+BACK_ZIP_OVER = inch(7)
 SEWN_TO = {
     ("front", "shoulder"): "back.shoulder", ("back", "shoulder"): "front.shoulder",
     ("front", "side"): "back.side", ("back", "side"): "front.side",

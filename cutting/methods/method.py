@@ -6,6 +6,7 @@ from typing import Any
 
 from cutting.body import Body
 from cutting.drafting import Draft
+from cutting.lengths import Fixed, inch
 from cutting.methods.ask import Ask
 from cutting.methods.styles import TROUSERS
 from cutting.methods.sums import Sums
@@ -20,7 +21,8 @@ class Method:
     """A way to draft trousers: from a front and a back (two_panel draws and closes them), or a leg in one piece.
 
     `usual` are its choices, `seats` the back's tip, raise and slant by the seat, `styles` what it is offered for,
-    `finishes` the waists it can have and `unused` the choices it does not read.
+    `finishes` the waists it can have `unused` the choices it does not read and `to_sit` the
+    crotch ease it needs where a top is sewn to it.
     """
 
     name: str
@@ -29,6 +31,7 @@ class Method:
     styles: tuple[str, ...] = TROUSERS
     finishes: tuple[str, ...] = FINISHES
     unused: tuple[str, ...] = ()
+    to_sit: Fixed = field(default_factory=lambda: inch(1))
     draw: Draw = draw
 
     def sums(self, body: Body, ask: Ask) -> Sums:

@@ -5,7 +5,7 @@ from typing import Any
 
 from cutting.cloth import Cloth
 from cutting.errors import CuttingError, Problem, refuse
-from cutting.lengths import inch
+from cutting.lengths import Fixed, inch
 from cutting.methods.ask import GATHERED, Allowances, Ask
 from cutting.methods.lower.centre_crease import CENTRE_CREASE
 from cutting.methods.lower.four_layer import FOUR_LAYER
@@ -88,7 +88,7 @@ def how_gathered(method: str, style: str) -> bool:
 def _joined(method: str, style: str, chosen: dict[str, Any]) -> dict[str, Any]:
     """The waist that a top is sewn to: no band, deeper to sit in, one zip behind through the seam.
 
-    An inch deeper; half an inch more where the method does not raise the seat.
+    By what the method asks for to sit; half an inch more where its usual seat is not raised.
     """
     raised = usual(method, style).get("seat_height") != "none" and "seat_raise" not in METHODS[method].unused
     wrong = [
@@ -108,7 +108,7 @@ def _joined(method: str, style: str, chosen: dict[str, Any]) -> dict[str, Any]:
     if "crotch_depth" not in chosen:
         taken["crotch_depth"] = "seated"
     if "crotch_ease" not in chosen:
-        taken["crotch_ease"] = inch(1) if raised else inch(1.5)
+        taken["crotch_ease"] = Fixed(METHODS[method].to_sit.size + inch(0 if raised else 0.5).size)
     if "allowances" not in chosen and chosen.get("closure", "back-zip") == "back-zip":
         taken["allowances"] = Allowances(centre=inch(1))
     return taken

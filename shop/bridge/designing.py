@@ -1,5 +1,6 @@
 """What can be chosen for a garment, what is usual, what each choice would change, and how a style looks on a body."""
 
+from contextlib import suppress
 from dataclasses import fields
 from typing import Any, TypeAlias
 
@@ -14,8 +15,9 @@ from cutting.formats.garment_v1 import JUMPSUIT
 from cutting.geometry import beyond
 from cutting.lengths import Fixed, Unit, show
 from cutting.methods import METHODS, STYLES, methods_for, resolve, usual_method
-from cutting.methods.upper import QUARTER_BUST, TOPS, resolve_top
-from cutting.plan import draft, plan
+from cutting.methods.upper import QUARTER_BUST, TOPS, draw_top, resolve_top
+from cutting.pieces import finish
+from cutting.plan import plan
 from cutting.words import say_effect, say_problem
 from shop.bridge.measuring import as_unit
 from shop.bridge.problems import CoreRefusal
@@ -105,22 +107,22 @@ def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
 
     Where a point that drafting needs is missing, an invented body's is taken.
     """
-    measurements = with_sample(measurements)
+    body = read_job(_one(unit, with_sample(measurements), "palazzo", "", {})).body
     drawn: dict[str, Outline] = {}
-    for style in (*STYLES, *TOPS):
-        job = _one(unit, measurements, style, first_method(style), {})
-        try:
-            (garment,) = draft(read_job(job))
-        except CuttingError:
-            continue
-        panel = garment.panels[garment.main[0]]
-        if style in TOPS:
+    for style in TOPS:
+        with suppress(CuttingError):
+            panel = finish(style, draw_top(body, resolve_top(style, {})).drafts[0])
             drawn[style] = [(round(-p.across, 1), round(p.down, 1)) for p in panel.net]
-            continue
-        centre = panel.points["CF"].across
-        net = beyond(panel.net, 0.0) if "leg" in garment.panels else panel.net
-        # What reaches past the centre line is folded in between the legs.
-        drawn[style] = [(round(min(0.0, p.across - centre), 1), round(p.down, 1)) for p in net]
+    for style in STYLES:
+        method = usual_method(style)
+        how = METHODS[method]
+        with suppress(CuttingError):
+            _, drafts = how.draw(body, resolve(method, style, {}), how.seats)
+            panel = finish(style, drafts[0])
+            centre = panel.points["CF"].across
+            net = beyond(panel.net, 0.0) if panel.name == "leg" else panel.net
+            # What reaches past the centre line is folded in between the legs.
+            drawn[style] = [(round(min(0.0, p.across - centre), 1), round(p.down, 1)) for p in net]
     return drawn
 
 

@@ -91,5 +91,6 @@ FOUR_LAYER = Method(
     styles=("palazzo", "wide-gathered"),
     finishes=("casing",),
     unused=(*UNUSED, "hem_width"),
+    to_sit=inch(2),  # its depth is laid square to a slanted waist: less of it is upright
     draw=draw,
 )  # fmt: skip

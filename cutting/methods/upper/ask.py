@@ -15,7 +15,6 @@ class TopAllowances:
     armhole: Fixed = field(default_factory=lambda: inch(0.5))
     side: Fixed = field(default_factory=lambda: inch(1))
     waist: Fixed = field(default_factory=lambda: inch(0.5))
-    centre: Fixed = field(default_factory=lambda: inch(0.5))
 
 
 @dataclass(frozen=True)

@@ -30,5 +30,5 @@ TOP: dict[str, Choice] = {
     "bust_dart": rule("side none"),
     "marking": rule("on-cloth on-paper"),
     "other_cloth": Choice("list", ("none", "facings", "sleeves", "all")),
-    "allowances": Choice("allowances", ("neck", "shoulder", "armhole", "side", "waist", "centre"), (), 0.0, 3 * 25.4),
+    "allowances": Choice("allowances", ("neck", "shoulder", "armhole", "side", "waist"), (), 0.0, 3 * 25.4),
 }
