@@ -18,13 +18,13 @@ from cutting.geometry import Point
 from cutting.job import GarmentAsk, Job, JumpsuitAsk
 from cutting.lay import Item, Lay, Lays, Placement, faults, items_for, rivals
 from cutting.ledger import Row, ledger
-from cutting.lengths import INCH_MM, Fixed, found
+from cutting.lengths import INCH_MM, Fixed, Length, found
 from cutting.methods import said_of_cloth
 from cutting.methods.upper import TopAsk
 from cutting.pieces import Piece, Tape
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.3.0"
+CORE = "0.4.0"
 
 
 @dataclass(frozen=True)
@@ -39,6 +39,14 @@ class Mark:
     tape: Tape
     on_cloth: tuple[tuple[float, float], tuple[float, float]] | None
     placing: int | None = None
+
+
+@dataclass(frozen=True)
+class Needed:
+    """How deep one layer has to be: for which piece, and the depth with what it is made of."""
+
+    piece: Piece
+    depth: Length
 
 
 @dataclass(frozen=True)
@@ -59,6 +67,7 @@ class Plan:
     garments: tuple[Garment, ...]
     fold: Fold
     depth: float
+    needed: Needed
     pieces: tuple[Piece, ...]
     marks: tuple[Mark, ...]
     rows: tuple[Row, ...]
@@ -86,7 +95,8 @@ def plan(job: Job, by_width: bool = True) -> Plan:
     rows = [row for garment in garments for row in ledger(garment)]
     checks = [check for garment in garments for check in check_garment(garment)]
     checks += check_joins(garments)
-    checks += check_fold("cloth.fold", _needed(job, garments, pieces), depth, list(pieces))
+    needed = _needed(garments, pieces)
+    checks += check_fold("cloth.fold", needed.depth.mm, depth, list(pieces))
     bought = yardage(lays.lay.length, job.cloth, job.unit) if lays else None
     findings = doubts(job.body.sizes)
     findings += [finding for garment in garments for finding in garment.findings] + findings_of(checks)
@@ -94,8 +104,9 @@ def plan(job: Job, by_width: bool = True) -> Plan:
     open_lays = lays if fold == "open" else rivals(items["open"], job.cloth, "open")
     table = _by_width(items, job) if by_width else ()
     return Plan(
-        job, garments, fold, depth, pieces, marks, tuple(rows), lays, open_lays.lay.length if open_lays else None,
-        bought, table, tuple(checks), tuple(sorted(findings, key=lambda f: ("stop", "warn", "note").index(f.weight))),
+        job, garments, fold, depth, needed, pieces, marks, tuple(rows), lays,
+        open_lays.lay.length if open_lays else None, bought, table, tuple(checks),
+        tuple(sorted(findings, key=lambda f: ("stop", "warn", "note").index(f.weight))),
     )  # fmt: skip
 
 
@@ -144,11 +155,12 @@ def _draft_one(job: Job, asked: GarmentAsk | JumpsuitAsk) -> tuple[Garment, ...]
     return (draft_lower(asked.id, asked.method, job.body, asked.ask),)
 
 
-def _needed(job: Job, garments: tuple[Garment, ...], pieces: tuple[Piece, ...]) -> float:
-    """How deep one layer has to be for what is cut from this cloth, in mm: the garments' own number where all is."""
-    if all(garment.cut_from(name) == job.cut_from for garment in garments for name in garment.panels):
-        return max(garment.numbers["fold.needed"].net.mm for garment in garments)
-    return max(piece.width for piece in pieces)
+def _needed(garments: tuple[Garment, ...], pieces: tuple[Piece, ...]) -> Needed:
+    """The deepest that is needed by what is cut from this cloth: a garment's own number where its widest is."""
+    widest = max(pieces, key=lambda piece: piece.width)
+    whole = [g for g in garments if all(g.cut_from(name) == g.cut_from(widest.panel) for name in g.panels)]
+    numbers = {garment.id: garment.numbers["fold.needed"].net for garment in whole}
+    return Needed(widest, numbers.get(widest.garment) or found(widest.width, "widest_part"))
 
 
 def _items(job: Job, garments: tuple[Garment, ...]) -> dict[Fold, tuple[Item, ...]]:

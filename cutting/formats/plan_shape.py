@@ -187,6 +187,15 @@ class NotionOut(BaseModel):
     width_mm: float | None = None
 
 
+class NeededOut(BaseModel):
+    """How deep one layer has to be, and for which panel of which garment."""
+
+    garment: str
+    panel: str
+    mm: float
+    formula: str
+
+
 class PlanOut(BaseModel):
     """The file `plavet-plan`, version 1."""
 
@@ -197,6 +206,7 @@ class PlanOut(BaseModel):
     core: str = CORE
     unit: Unit
     fold: str
+    fold_needed: NeededOut
     numbers: dict[str, NumberOut]
     panels: list[PanelOut]
     pieces: list[PieceOut]

@@ -12,6 +12,7 @@ from cutting.formats.plan_shape import (
     LayOut,
     LedgerOut,
     MarkOut,
+    NeededOut,
     NotchOut,
     NotionOut,
     NumberOut,
@@ -192,6 +193,10 @@ def to_model(plan: Plan) -> PlanOut:
         )  # fmt: skip
     return PlanOut(
         unit=unit, fold=plan.fold, numbers=numbers,
+        fold_needed=NeededOut(
+            garment=plan.needed.piece.garment, panel=plan.needed.piece.panel, mm=_mm(plan.needed.depth.mm),
+            formula=formula(plan.needed.depth, unit),
+        ),
         panels=[_panel(panel, garment) for garment in plan.garments for panel in garment.panels.values()],
         pieces=[_piece(piece, by_id[piece.garment]) for piece in plan.pieces],
         marks=[_mark(number, mark, unit) for number, mark in enumerate(plan.marks, 1)],

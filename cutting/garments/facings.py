@@ -52,22 +52,23 @@ def _width(wanted: Length, shoulder: float) -> Length:
 
 
 def _neck(garment: str, panel: Panel) -> Panel:
-    """The neck's own edge, the shoulder's inner end, an outer edge that runs square into the centre."""
-    neck, shoulder = panel.edges["neck"], panel.edges["shoulder"]
+    """The neck's own edge, the shoulder's inner end, an outer edge that runs square into the centre, leaning or not."""
+    neck, shoulder, centre = panel.edges["neck"], panel.edges["shoulder"], panel.edges["centre"].path
     along = unit(shoulder.path.end.minus(shoulder.path.start))
     wide = _width(NECK, shoulder.path.length)
     d = Draft(f"{panel.name}-neck-facing")
     d.stage = d.panel
     top = Place(shoulder.path.start, "neck_point")
     end = d.mark("B1", top.along(along, wide), "facing_shoulder", "shoulder_seam").point
-    low = d.mark("B2", Place(neck.path.start, "centre_neck").down(NECK), "facing_centre", "centre_line").point
+    fall = unit(centre.start.minus(centre.end))
+    low = d.mark("B2", Place(centre.end, "centre_neck").along(fall, NECK), "facing_centre", "centre_line").point
     down = Point(-along.down, along.across)
     deep, out = low.down - end.down, end.across - low.across
-    outer = Cubic(end, end.plus(down, 0.55 * deep), Point(low.across + 0.55 * out, low.down), low)
+    outer = Cubic(end, end.plus(down, 0.55 * deep), low.plus(Point(fall.down, -fall.across), 0.55 * out), low)
     d.edge("neck", list(neck.path.segments), neck.allowance)
     d.edge("shoulder", [Line(shoulder.path.start, end)], shoulder.allowance)
     d.edge("outer", [outer], mm(0))
-    d.edge("centre", [Line(low, neck.path.start)], panel.edges["centre"].allowance)
+    d.edge("centre", [Line(low, centre.end)], panel.edges["centre"].allowance)
     return _done(garment, d, wide)
 
 

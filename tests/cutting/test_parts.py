@@ -257,3 +257,21 @@ def test_nothing_is_called_off_the_piece_it_is_chalked_on(top, style, back_from)
         assert {code for panel, code in corners if panel == strip} >= {"centre_top", "side_top"}
     for leg in ("front", "back") if "waist_finish" in top else ("back",):
         assert (leg, "strip_centre") in corners
+
+
+def test_a_strip_is_called_by_its_corners_from_a_line_through_its_centres_foot():
+    """Every corner of the front strip once, in words that say which, each from the guide line or the top line."""
+    made = planned(style="straight-trousers", waist_finish="shaped-band", cloth={"width": 60})
+    marks = [m for m in plan_to_wire(made)["marks"] if m["panel"] == "front-band" and m["stage"] != "place"]
+    called = [mark["name"].removeprefix("Front band, ") for mark in marks]
+    corners = {"centre's foot", "centre's top", "upper bend", "lower bend", "side's top", "side's foot"}
+    assert {name.removesuffix(", level") for name in called} == corners
+    assert len(set(called)) == len(called)
+    ends = [mark["local_mm"][1] for mark in marks if not mark["name"].endswith("level")]
+    strip = Polygon([(p.across, p.down) for p in made.garments[0].part("front-band").panel.cut]).exterior
+    assert all(strip.distance(ShapelyPoint(end)) < 1 for end in ends)
+    for mark in marks:
+        down = mark["local_mm"][0][0] == mark["local_mm"][1][0]
+        said = ("its top line", "along the grain") if down else ("its guide line", "level, out")
+        assert (mark["from"], mark["along"]) == said
+        assert mark["reason"].endswith(".")

@@ -48,6 +48,7 @@ class GarmentOut(Schema):
     method: str
     choices: dict[str, Any]
     removed: bool
+    from_another_cloth: bool
 
 
 class ClothIn(Schema):
@@ -103,7 +104,7 @@ class PlanAnswer(Schema):
 def _garment(row: Garment) -> GarmentOut:
     return GarmentOut(
         id=row.id, version=row.version, order=row.order_id, name=row.name, style=row.style, method=row.method,
-        choices=row.choices, removed=row.removed,
+        choices=row.choices, removed=row.removed, from_another_cloth=queries.from_another_cloth(row.choices),
     )  # fmt: skip
 
 

@@ -1266,6 +1266,8 @@ export interface components {
             choices: {
                 [key: string]: unknown;
             };
+            /** From Another Cloth */
+            from_another_cloth: boolean;
             /**
              * Id
              * Format: uuid
@@ -1622,6 +1624,20 @@ export interface components {
              */
             written_at: string;
         };
+        /**
+         * NeededOut
+         * @description How deep one layer has to be, and for which panel of which garment.
+         */
+        NeededOut: {
+            /** Formula */
+            formula: string;
+            /** Garment */
+            garment: string;
+            /** Mm */
+            mm: number;
+            /** Panel */
+            panel: string;
+        };
         /** NotchOut */
         NotchOut: {
             /** Code */
@@ -1910,13 +1926,14 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.3.0
+             * @default 0.4.0
              */
             core: string;
             /** Findings */
             findings: components["schemas"]["FindingOut"][];
             /** Fold */
             fold: string;
+            fold_needed: components["schemas"]["NeededOut"];
             /**
              * Format
              * @default plavet-plan

@@ -71,8 +71,7 @@ export function usePutGarment(order: string, garment: string) {
       const done = await told(server.PUT("/api/garments/{id}", { ...path(id), body }));
       // The other cloth comes to an order with the first piece that is cut from it, and goes with the last.
       const had = memory.getQueryData<Order>(["order", order])?.other_cloth != null;
-      const cuts = JSON.stringify(done.choices).includes('"other_cloth":[');
-      if (cuts !== had) void memory.invalidateQueries({ queryKey: ["order", order] });
+      if (done.from_another_cloth !== had) void memory.invalidateQueries({ queryKey: ["order", order] });
       return done;
     },
   );

@@ -1,7 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type Cloth, type Order, type Plan, usePutCloth } from "../../api/shop";
-import { boxOf } from "../../drawing/frame";
-import { panelName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
@@ -142,27 +140,16 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
   );
 }
 
-/** What needs the deepest layer: the garment's own number, or where only parts of it lie here the widest of them. */
-function widestOf(plan: Plan): { garment: string; needed: { net_mm: number; formula: string } } {
-  const wide = (piece: Plan["pieces"][number]) => boxOf(piece.cut)[2];
-  const piece = plan.pieces.reduce((one, other) => (wide(other) > wide(one) ? other : one));
-  const number = plan.numbers[`${piece.garment}.fold.needed`]!;
-  const formula = `widest line of the ${panelName(piece.panel).toLowerCase()}, cut`;
-  const whole = Math.abs(number.net_mm - wide(piece)) < 1;
-  return { garment: piece.garment, needed: whole ? number : { net_mm: wide(piece), formula } };
-}
-
 /** The cloth seen from its cut end: a line that turns back on itself, the widest piece lying on it. */
 function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }) {
-  const { garment, needed } = widestOf(plan);
-  const quick = plan.numbers[`${garment}.fold.quick_rule`]!;
+  const needed = plan.fold_needed;
+  const quick = plan.numbers[`${needed.garment}.fold.quick_rule`]!;
   const folded = plan.fold !== "open";
   const section = plan.lay?.sections[0];
-  const depth =
-    section?.depth_mm ?? plan.checks.find((check) => check.code === "fold.shallow")?.right.mm ?? needed.net_mm;
-  const scale = 520 / Math.max(depth, needed.net_mm, quick.net_mm);
-  const [d, n, q] = [depth * scale, needed.net_mm * scale, quick.net_mm * scale];
-  const shallow = needed.net_mm > depth;
+  const depth = section?.depth_mm ?? plan.checks.find((check) => check.code === "fold.shallow")?.right.mm ?? needed.mm;
+  const scale = 520 / Math.max(depth, needed.mm, quick.net_mm);
+  const [d, n, q] = [depth * scale, needed.mm * scale, quick.net_mm * scale];
+  const shallow = needed.mm > depth;
   return (
     <figure>
       <chakra.figcaption fontSize="20px" fontWeight={600}>
@@ -173,7 +160,7 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
         width="100%"
         maxWidth="640px"
         role="img"
-        aria-label={`The depth is ${depth.toFixed(0)} mm, the widest piece ${needed.net_mm.toFixed(0)} mm`}
+        aria-label={`The depth is ${depth.toFixed(0)} mm, the widest piece ${needed.mm.toFixed(0)} mm`}
       >
         {folded ? (
           <path
@@ -222,7 +209,7 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
       <chakra.dl display="grid" gridTemplateColumns="max-content max-content 1fr" columnGap="16" rowGap="4">
         {[
           ["Depth there is", depth, folded ? "cloth width / 2" : "cloth width"],
-          ["Depth needed", needed.net_mm, needed.formula],
+          ["Depth needed", needed.mm, needed.formula],
           ["Quick rule", quick.net_mm, `${quick.formula} = ${quick.with}`],
         ].map(([name, mm, how]) => (
           <Box key={String(name)} display="contents">
@@ -237,7 +224,7 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
       {shallow && (
         <Says tone="wrong">The fold is too shallow for the widest line. Open the cloth, or take a wider one.</Says>
       )}
-      {!shallow && quick.net_mm < needed.net_mm && (
+      {!shallow && quick.net_mm < needed.mm && (
         <Says tone="plain">Fold by the widest line: the quick rule would be too shallow.</Says>
       )}
     </figure>

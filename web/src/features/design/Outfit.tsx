@@ -31,6 +31,7 @@ export function Outfit({ order, parts, at, go }: OutfitProps) {
     method: "",
     choices,
     removed: false,
+    from_another_cloth: false,
   });
   const suit = parts.find((one) => one.half !== "");
   const split = () =>

@@ -11,6 +11,7 @@ const row = (name: string, style: string, choices: Record<string, unknown> = {})
   method: "",
   choices,
   removed: false,
+  from_another_cloth: false,
 });
 const suit = row("jumpsuit", "jumpsuit", {
   top: { style: "bodice", choices: { sleeve: "long" } },

@@ -197,13 +197,15 @@ function Apart({ one, other, names: [first, second], unit }: ApartProps) {
           <chakra.tr key={row.key} borderTop="1px solid {colors.hairline}">
             <chakra.th scope="row" textAlign="left" fontWeight="400" paddingBlock="4">
               {row.name}
-              {row.why[0] !== row.why[1] && (
-                <chakra.p fontSize="14px" color="ink2" lineHeight="1.3">
-                  {row.why[0]}
-                  <br />
-                  <i>against</i> {row.why[1]}
-                </chakra.p>
-              )}
+              <chakra.p fontSize="14px" color="ink2" lineHeight="1.3">
+                {row.why[0]}
+                {row.why[0] !== row.why[1] && (
+                  <>
+                    <br />
+                    <i>against</i> {row.why[1]}
+                  </>
+                )}
+              </chakra.p>
             </chakra.th>
             <chakra.td {...cell}>
               <Length mm={row.one} unit={unit} bare />
