@@ -7,18 +7,18 @@ from dataclasses import dataclass, replace
 from typing import Literal
 
 from cutting.body import doubts
-from cutting.checks import Check, check_fold, check_garment, check_joins, findings_of
-from cutting.cloth import FOLDS, fold_depth
-from cutting.cloth.cloth import STANDARD_WIDTHS, Cloth, Fold
+from cutting.checks import Check, check_fold, check_garment, check_joins, findings_of, worst_fit
+from cutting.cloth import USUAL_FOLDS, Folded
 from cutting.drafting import Step
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
 from cutting.garments import Garment, draft_joined, draft_lower, draft_top
 from cutting.geometry import Point
 from cutting.job import GarmentAsk, Job, JumpsuitAsk
-from cutting.lay import Item, Lay, Lays, Placement, faults, items_for, rivals
+from cutting.lay import Lay, Lays, Offcut, Placement, faults, offcuts
+from cutting.laying import Laying, WidthRow
 from cutting.ledger import Row, ledger
-from cutting.lengths import INCH_MM, Fixed, Length, found
+from cutting.lengths import Fixed, Length, found
 from cutting.methods import said_of_cloth
 from cutting.methods.upper import TopAsk
 from cutting.pieces import Piece, Tape
@@ -50,23 +50,12 @@ class Needed:
 
 
 @dataclass(frozen=True)
-class WidthRow:
-    """What the same pieces need on cloth of another width, in mm; None where they do not fit."""
-
-    width: float
-    fold: str
-    length: float | None
-    buy: float | None
-
-
-@dataclass(frozen=True)
 class Plan:
     """Everything worked out for a job. Lengths are in mm or trees; words come in at the formats."""
 
     job: Job
     garments: tuple[Garment, ...]
-    fold: Fold
-    depth: float
+    table: Folded
     needed: Needed
     pieces: tuple[Piece, ...]
     marks: tuple[Mark, ...]
@@ -74,6 +63,7 @@ class Plan:
     lays: Lays | None
     open_length: float | None
     yardage: Yardage | None
+    offcuts: tuple[Offcut, ...]
     by_width: tuple[WidthRow, ...]
     checks: tuple[Check, ...]
     findings: tuple[Finding, ...]
@@ -85,47 +75,66 @@ def plan(job: Job, by_width: bool = True) -> Plan:
     The table of widths takes longer than all the rest: without `by_width` it is left empty.
     """
     garments = draft(job)
-    if not _pieces(job, garments, "open"):
+    laying = Laying(job, garments)
+    if not laying.pieces("open"):
         raise refuse(f"cut.nothing_{job.cut_from}", "garments")
-    items = _items(job, garments)
-    fold, lays = _lay(items, job.cloth)
-    pieces = tuple(_pieces(job, garments, fold))
-    depth = fold_depth(job.cloth, fold)
+    laid = laying.first()
+    table, pieces, lays = laid.table, laid.pieces, laid.lays
     marks = place_marks(garments, lays.lay if lays else None, job.cut_from)
     rows = [row for garment in garments for row in ledger(garment)]
     checks = [check for garment in garments for check in check_garment(garment)]
     checks += check_joins(garments)
     needed = _needed(garments, pieces)
-    checks += check_fold("cloth.fold", needed.depth.mm, depth, list(pieces))
-    bought = yardage(lays.lay.length, job.cloth, job.unit) if lays else None
+    checks += check_fold("cloth.fold", needed.depth.mm, table, list(pieces))
+    bought = yardage(lays.lay.length, job.cloth, job.unit, len(job.garments)) if lays else None
     findings = doubts(job.body.sizes)
     findings += [finding for garment in garments for finding in garment.findings] + findings_of(checks)
-    findings += _cloth_findings(job, garments, pieces, depth, lays, bought)
-    open_lays = lays if fold == "open" else rivals(items["open"], job.cloth, "open")
-    table = _by_width(items, job) if by_width else ()
+    findings += _cloth_findings(job, garments, pieces, table, lays, bought)
     return Plan(
-        job, garments, fold, depth, needed, pieces, marks, tuple(rows), lays,
-        open_lays.lay.length if open_lays else None, bought, table, tuple(checks),
+        job, garments, table, needed, pieces, marks, tuple(rows), lays, laid.open_length, bought,
+        offcuts(lays.lay, pieces) if lays else (),
+        laying.by_width() if by_width else (), tuple(checks),
         tuple(sorted(findings, key=lambda f: ("stop", "warn", "note").index(f.weight))),
     )  # fmt: skip
 
 
 def widths(job: Job) -> tuple[WidthRow, ...]:
     """What the job's pieces need on cloth of each standard width, folded and open. Raises CuttingError as `plan`."""
-    return _by_width(_items(job, draft(job)), job)
+    return Laying(job, draft(job)).by_width()
 
 
-def with_lay(made: Plan, lay: Lay) -> Plan:
-    """The same plan on another lay of the same fold. Raises CuttingError where the lay is not sound."""
+def by_hand(made: Plan, placements: tuple[Placement, ...]) -> Plan:
+    """The plan on a lay that was moved by hand; its length is measured. Raises CuttingError where it is not sound."""
+    cuts = {piece.id: piece.cut for piece in made.pieces}
+    axis = 1 if made.table.crosswise else 0
+    ends = [p.point(corner)[axis] for p in placements for corner in cuts.get(p.piece, ())]
+    lay = Lay(made.table, placements, max(ends, default=0.0))
     wrong = faults(lay, made.pieces, made.job.cloth.one_way)
-    if wrong or made.lays is None:
+    if wrong:
+        raise refuse("lay.by_hand", "lay", fault=wrong[0].code)
+    return with_lay(made, lay)
+
+
+def with_lay(made: Plan, lay: Lay | None, bound: float = 0.0) -> Plan:
+    """The same plan on another lay of the same fold, or its own, with a better bound in mm where one was proved.
+
+    Raises CuttingError where the lay is not sound.
+    """
+    lays = made.lays
+    if lays is not None and bound > lays.bound:
+        lays = replace(lays, bound=bound)
+    if lays is None or lay is None:
+        return replace(made, lays=lays)
+    wrong = faults(lay, made.pieces, made.job.cloth.one_way)
+    if wrong:
         raise refuse("lay.invalid", "lay", faults=", ".join(fault.code for fault in wrong))
-    used = made.lays.utilisation * made.lays.lay.length / lay.length
-    open_length = min(lay.length, made.open_length or lay.length) if made.fold == "open" else made.open_length
+    used = lays.utilisation * lays.lay.reach / lay.reach
+    open_length = min(lay.length, made.open_length or lay.length) if made.table.fold == "open" else made.open_length
     return replace(
-        made, lays=replace(made.lays, lay=lay, utilisation=used),
+        made, lays=replace(lays, lay=lay, utilisation=used),
         marks=place_marks(made.garments, lay, made.job.cut_from),
-        yardage=yardage(lay.length, made.job.cloth, made.job.unit), open_length=open_length,
+        yardage=yardage(lay.length, made.job.cloth, made.job.unit, len(made.job.garments)), open_length=open_length,
+        offcuts=offcuts(lay, made.pieces),
     )  # fmt: skip
 
 
@@ -163,61 +172,17 @@ def _needed(garments: tuple[Garment, ...], pieces: tuple[Piece, ...]) -> Needed:
     return Needed(widest, numbers.get(widest.garment) or found(widest.width, "widest_part"))
 
 
-def _items(job: Job, garments: tuple[Garment, ...]) -> dict[Fold, tuple[Item, ...]]:
-    return {fold: tuple(items_for(_pieces(job, garments, fold), fold, job.cloth.one_way)) for fold in FOLDS}
-
-
-def _pieces(job: Job, garments: tuple[Garment, ...], fold: str) -> list[Piece]:
-    """What is cut from this cloth."""
-    return [
-        piece for garment in garments for piece in garment.pieces(on_fold=fold != "open")
-        if garment.cut_from(piece.panel) == job.cut_from
-    ]  # fmt: skip
-
-
-def _lay(items: dict[Fold, tuple[Item, ...]], cloth: Cloth) -> tuple[Fold, Lays | None]:
-    """The fold that was chosen, or with `auto` the first that holds every piece, folded before open."""
-    wanted = [fold for fold in FOLDS if cloth.fold in ("auto", fold)]
-    for fold in wanted:
-        lays = rivals(items[fold], cloth, fold)
-        if lays is not None:
-            return fold, lays
-    return wanted[0], None
-
-
-def _by_width(items: dict[Fold, tuple[Item, ...]], job: Job) -> tuple[WidthRow, ...]:
-    rows: list[WidthRow] = []
-    for inches in STANDARD_WIDTHS:
-        width = inches * INCH_MM
-        for fold in FOLDS:
-            other = Cloth(
-                width=width, one_way=job.cloth.one_way, shrink_percent=job.cloth.shrink_percent,
-                selvedge=job.cloth.selvedge, trim=job.cloth.trim, spare=job.cloth.spare,
-                unit_of_sale=job.cloth.unit_of_sale,
-            )  # fmt: skip
-            lays = rivals(items[fold], other, fold)
-            bought = yardage(lays.lay.length, other, job.unit) if lays else None
-            rows.append(WidthRow(float(width), fold, bought.length if bought else None, bought.buy if bought else None))
-    return tuple(rows)
-
-
 def _cloth_findings(
     job: Job,
     garments: tuple[Garment, ...],
     pieces: tuple[Piece, ...],
-    depth: float,
+    table: Folded,
     lays: Lays | None,
     bought: Yardage | None,
 ) -> list[Finding]:
     found_: list[Finding] = []
     if lays is None:
-        widest = max(pieces, key=lambda piece: piece.width)
-        folded = job.cloth.fold != "open"
-        params = {
-            "piece": widest.panel.capitalize(), "width": found(widest.width, ""), "depth": found(depth, ""),
-            "need": found(widest.width * (2 if folded else 1), ""),
-        }  # fmt: skip
-        found_.append(Finding("lay.none", "stop", "cloth.width", params))
+        found_.append(_no_lay(job, pieces, table))
     for garment in garments:
         quick, needed = (garment.numbers[key].net for key in ("fold.quick_rule", "fold.needed"))
         if quick.mm < needed.mm and job.cut_from == "main":
@@ -230,6 +195,20 @@ def _cloth_findings(
         params = {"needed": found(bought.length, ""), "length": Fixed(in_hand)}
         found_.append(Finding("cloth.short", "stop", "cloth.length", params))
     return found_
+
+
+def _no_lay(job: Job, pieces: tuple[Piece, ...], table: Folded) -> Finding:
+    """Why the pieces do not lie on the cloth as it is folded, and what would mend it."""
+    if job.cloth.one_way and table.times > 1:
+        return Finding("lay.nap", "stop", "cloth.fold")
+    piece, deep, room = worst_fit(list(pieces), table)
+    if deep <= room:
+        return Finding("lay.fold_full", "stop", "cloth.fold")
+    params = {"piece": piece.panel.capitalize(), "width": found(deep, ""), "depth": found(room, "")}
+    if table.fold not in USUAL_FOLDS:
+        return Finding("lay.shallow", "stop", "cloth.fold", params)
+    need = found(deep * (1 if table.fold == "open" else 2), "")
+    return Finding("lay.none", "stop", "cloth.width", params | {"need": need})
 
 
 def place_marks(
@@ -246,8 +225,8 @@ def place_marks(
         for name in dict.fromkeys(step.panel for step, _ in tapes):
             of_panel = [pair for pair in tapes if pair[0].panel == name]
             places = _places(lay, f"{garment.id}.{name}")
-            if places:
-                marks += _anchors(garment, *of_panel[0], *places[0], folded)
+            if places and lay is not None:
+                marks += _anchors(garment, *of_panel[0], *places[0], lay)
             for step, tape in of_panel:
                 if not places:
                     marks.append(Mark(garment.id, step, tape, None))
@@ -257,7 +236,8 @@ def place_marks(
                 on_cloth = (placement.point(tape.start.plus(shift)), placement.point(tape.end.plus(shift)))
                 marks.append(Mark(garment.id, step, tape, on_cloth, number))
             for number, placement in places[1:]:
-                marks += _anchors(garment, *of_panel[0], number, placement, folded, twin=True)
+                assert lay is not None
+                marks += _anchors(garment, *of_panel[0], number, placement, lay, twin=True)
     return tuple(marks)
 
 
@@ -274,17 +254,20 @@ def _fold_shift(garment: Garment, step: Step, folded: bool) -> Point:
 
 
 def _anchors(
-    garment: Garment, first: Step, tape: Tape, number: int, placement: Placement, folded: bool, twin: bool = False
+    garment: Garment, first: Step, tape: Tape, number: int, placement: Placement, lay: Lay, twin: bool = False
 ) -> list[Mark]:
     """Where the panel's guide line and top line lie on the cloth: from the fold and from the cut end."""
+    folded, crosswise = lay.fold != "open", lay.table.crosswise
     top, corner = garment.anchor(first.panel, tape)
     on_guide = folded and garment.guide_on_fold(first.panel)
     x, y = placement.point(corner.plus(_fold_shift(garment, first, folded)))
     t, m = (-1 if placement.turned else 1), (-1 if placement.mirrored else 1)
     edge = "fold" if folded else "selvedge"
+    # Where the fold runs across the cloth, away from it is along the selvedge, and along it from one selvedge.
+    ways = ("along_cloth", "across_cloth") if crosswise else ("across_cloth", "along_cloth")
     lines = [
-        ("guide", y, "across_cloth", edge, (x, 0.0), Point(t * m * y, 0)),
-        (top, x, "along_cloth", "cut_end", (0.0, y), Point(0, t * x)),
+        ("guide", y, ways[0], edge, (x, 0.0), Point(t * m * y, 0)),
+        (top, x, ways[1], "selvedge" if crosswise else "cut_end", (0.0, y), Point(0, t * x)),
     ]
     marks = []
     for code, size, along, datum, start, away in lines:

@@ -1,7 +1,9 @@
 """The search child: a job on the first line of standard input, better lays as JSON lines on standard output.
 
-It ends by itself: when the time is over, when every order was tried, or when its standard input is closed.
-Each line holds tried and to_try; a better lay adds `lay`; the last line holds the whole `plan` where one was found.
+It ends by itself: when the time is over, when a lay is proved the shortest, or when its standard input is closed.
+Where the first line says `ways`, it tries what would make the cloth in hand enough instead, and tells each as a line.
+Else each line holds tried, gone_ms and bound_mm; a better lay adds `lay`; the last line holds the whole `plan`.
+`python -m cutting.search_child warm` compiles what the search needs, and keeps it for the next time.
 """
 
 import json
@@ -12,14 +14,20 @@ import sys
 import time
 from typing import Any
 
+from cutting.enough import enough
 from cutting.formats import plan_to_wire, read_job
 from cutting.formats.plan_v1 import lay_to_wire
-from cutting.lay import Lay
 from cutting.plan import plan, with_lay
 from cutting.searching import search
+from cutting.words import way_words
 
 MEMORY = 2 * 1024**3
 EVERY = 0.3
+SMALL = {
+    "format": "plavet-job", "version": 1, "unit": "cm", "garments": [{"id": "a", "style": "palazzo"}],
+    "measurements": {"waist": 80, "hip": 104, "thigh": 62, "knee": 40, "outseam": 104, "waist_to_knee": 60},
+    "cloth": {"width": "60 in"},
+}  # fmt: skip
 
 
 def _say(**line: Any) -> None:
@@ -33,30 +41,48 @@ def _left_alone() -> bool:
     return bool(ready) and os.read(sys.stdin.fileno(), 1) == b""
 
 
+def try_ways(asked: dict[str, Any]) -> int:
+    """Each way to need less cloth, as it comes out; the last line says that it ended."""
+    job = read_job(asked["job"])
+    for number, one in enumerate(enough(job, asked["seconds"], asked["seed"], wanted=lambda: not _left_alone()), 1):
+        told = {"code": one.code, "says": way_words(one.code), "needs_mm": one.needs, "saves_mm": one.saves}
+        _say(tried=number, way=told | {"enough": one.enough})
+    _say(ended=True)
+    return 0
+
+
+def warm() -> int:
+    """Search a little, with nobody to tell: everything is compiled after."""
+    for step in search(plan(read_job(SMALL), by_width=False), 60, 1, processes=1):
+        if step.tried > 2:
+            break
+    return 0
+
+
 def main() -> int:
     """Run one search; 0 when it ended by itself."""
     resource.setrlimit(resource.RLIMIT_AS, (MEMORY, MEMORY))
     asked = json.loads(sys.stdin.buffer.readline())
+    if asked.get("ways"):
+        return try_ways(asked)
     first = plan(read_job(asked["job"]), by_width=False)
     if first.lays is None:
         return 0
-    best: Lay | None = None
-    spoke, step = 0.0, None
-    for step in search(first, asked["seconds"], asked["seed"], wanted=lambda: not _left_alone()):
+    spoke, last = 0.0, None
+    for last in search(first, asked["seconds"], asked["seed"], wanted=lambda: not _left_alone()):
         now = time.monotonic()
-        if step.lay is not None:
-            best = step.lay
-            wire = lay_to_wire(with_lay(first, best).lays or first.lays, first.open_length).model_dump()
-            _say(tried=step.tried, to_try=step.to_try, lay=wire)
+        if last.news or now - spoke > EVERY:
+            line: dict[str, Any] = {"tried": last.tried, "gone_ms": round(last.gone * 1000), "bound_mm": last.bound}
+            if last.news and last.lay is not None:
+                found = lay_to_wire(with_lay(first, last.lay, last.bound))
+                line["lay"] = found.model_dump() if found is not None else None
+            _say(**line)
             spoke = now
-        elif now - spoke > EVERY:
-            _say(tried=step.tried, to_try=step.to_try)
-            spoke = now
-    if step is not None:
-        found = plan_to_wire(with_lay(first, best)) if best is not None else None
-        _say(tried=step.tried, to_try=step.to_try, plan=found)
+    if last is not None:
+        made = plan_to_wire(with_lay(first, last.lay, last.bound))
+        _say(tried=last.tried, gone_ms=round(last.gone * 1000), bound_mm=last.bound, done=last.done, plan=made)
     return 0
 
 
 if __name__ == "__main__":
-    sys.exit(main())
+    sys.exit(warm() if sys.argv[1:] == ["warm"] else main())

@@ -1,6 +1,7 @@
 """Cloth to buy: the lay's length with what is added to it, rounded up to what the shop sells."""
 
 from dataclasses import dataclass
+from decimal import ROUND_HALF_UP, Decimal
 from fractions import Fraction
 from math import ceil
 
@@ -19,17 +20,23 @@ UNITS: dict[str, Fraction] = {
 
 @dataclass(frozen=True)
 class Yardage:
-    """All in mm. `length = lay + shrink + trim + spare`; `buy` is that rounded up to whole `steps` of `sold_in`."""
+    """All in mm. `length` is lay + shrink + trim + spare + match; `buy` that rounded up to whole `steps` of `sold_in`.
+
+    `match` is for bringing a stripe, a check or a print together; `price` is for one `priced_in`.
+    """
 
     lay: float
     shrink: float
     trim: float
     spare: float
+    match: float
     sold_in: str
+    price: Fraction | None
+    priced_in: Fraction
 
     @property
     def length(self) -> float:
-        return self.lay + self.shrink + self.trim + self.spare
+        return self.lay + self.shrink + self.trim + self.spare + self.match
 
     @property
     def steps(self) -> int:
@@ -39,10 +46,26 @@ class Yardage:
     def buy(self) -> float:
         return self.steps * float(UNITS[self.sold_in])
 
+    @property
+    def cost(self) -> Decimal | None:
+        """What that costs, to the hundredth; None without a price."""
+        if self.price is None:
+            return None
+        exact = self.price * self.steps * UNITS[self.sold_in] / self.priced_in
+        return (Decimal(exact.numerator) / Decimal(exact.denominator)).quantize(Decimal("0.01"), ROUND_HALF_UP)
 
-def yardage(lay_length: float, cloth: Cloth, unit: Unit) -> Yardage:
-    """What to buy for a lay of `lay_length` mm. Shrinkage is of the bought length: lay / (1 - share) - lay."""
+
+def yardage(lay_length: float, cloth: Cloth, unit: Unit, garments: int = 1) -> Yardage:
+    """What to buy for a lay of `lay_length` mm with so many garments.
+
+    Shrinkage is of the bought length: lay / (1 - share) - lay. Matching takes one repeat for each garment (common
+    practice, no source).
+    """
     share = float(cloth.shrink_percent) / 100
     shrink = lay_length / (1 - share) - lay_length
     sold = cloth.unit_of_sale or ("half-yard" if unit == "in" else "0.1 m")
-    return Yardage(lay_length, shrink, float(cloth.trim), float(cloth.spare), sold)
+    match = float(cloth.repeat) * garments
+    priced_in = 36 * INCH_MM if unit == "in" else Fraction(1000)
+    return Yardage(
+        lay_length, shrink, float(cloth.trim), float(cloth.spare), match, sold, cloth.price, priced_in
+    )  # fmt: skip

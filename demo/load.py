@@ -12,7 +12,7 @@ from shop.accounts.models import User, Workshop
 from shop.clients.book import put_client
 from shop.clients.models import Client, Sheet
 from shop.clients.sheets import add_reading, close_sheet, put_sheet
-from shop.cloths.actions import put_cloth
+from shop.cloths.actions import put_cloth, put_shelf_cloth
 from shop.orders.actions import put_garment, put_order
 
 
@@ -28,6 +28,8 @@ def load() -> Workshop:
     owner.save()
     for order in people.ORDERS:
         _order(owner, order)
+    for cloth in people.SHELF:
+        put_shelf_cloth(actor=owner, id=uuid4(), version=0, one_way=False, **cloth)
     return workshop
 
 

@@ -79,3 +79,18 @@ ORDERS = [
         ],
     },
 ]  # fmt: skip
+
+SHELF: list[dict[str, str]] = [
+    {
+        "name": "Lining, from the last ferry suit", "form": "off-cut", "kind": "lining", "colour": "#8A8FA3",
+        "width": "18", "length": "31", "shrink_percent": "",
+    },
+    {
+        "name": "Navy twill, top board", "form": "bolt", "kind": "twill", "colour": "#27304A", "width": "60",
+        "length": "", "shrink_percent": "3", "price": "6.20",
+    },
+    {
+        "name": "Choir's teal cotton", "form": "length", "kind": "cotton", "colour": "#23556B", "width": "45",
+        "length": "74", "shrink_percent": "2",
+    },
+]  # fmt: skip

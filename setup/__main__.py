@@ -23,6 +23,7 @@ def environment(settings: str = "demo") -> dict[str, str]:
         "DATABASE_URL": postgres.ensure_running(),
         "PLAVET_SECRET_KEY": secret("django"),
         "PYTHONDONTWRITEBYTECODE": "1",
+        "NUMBA_CACHE_DIR": str(VAR / "numba"),
     }
 
 
@@ -150,8 +151,10 @@ def tape(arguments: list[str]) -> int:
     return main(arguments, f"http://127.0.0.1:{port}")
 
 
-def benchmark(_: list[str]) -> int:
+def benchmark(arguments: list[str]) -> int:
     env = environment()
+    if arguments[:1] == ["lay"]:
+        return run([PYTHON, "-m", "benchmarks.lay", *arguments[1:]], env)
     must([PYTHON, "manage.py", "migrate", "--verbosity", "0"], env)
     return run([PYTHON, "-m", "benchmarks"], env)
 

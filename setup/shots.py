@@ -19,12 +19,12 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("others", TWO, "others", "To buy for all"),
     ("cloth", CHOIR, "cloth", "Cloth to buy"),
     ("mark", CHOIR, "mark?call=9", "Crotch point"),
-    ("mark-back", FERRY, "mark?call=26", "Call 26 of"),
     ("calls", SUIT, "calls", "Print"),
     ("lay", FERRY, "lay", "This lay"),
     ("check", CHOIR, "check", "hold"),
     ("clients", None, "/clients", "Marit Sol"),
     ("client", None, "/clients/first", "Everything about"),
+    ("shelf", None, "/shelf", "Navy twill"),
     ("people", None, "/people", "Invite somebody"),
     ("methods", None, "/methods", "Where they differ"),
 ]

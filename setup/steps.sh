@@ -55,3 +55,14 @@ ensure_web() {
         remember built "$mark"
     fi
 }
+
+# The search for a shorter lay is compiled once; what it compiles to is kept in var/numba.
+ensure_search() {
+    NUMBA_CACHE_DIR="$PWD/var/numba"; export NUMBA_CACHE_DIR
+    mark=$(stat -c '%n %s %Y' cutting/lay/search/*.py | cat - requirements-dev.txt | sha256sum | cut -d' ' -f1)
+    [ -d var/numba ] && done_before search "$mark" && return 0
+    echo "Compiling the search for a shorter lay"
+    mkdir -p var
+    .venv/bin/python -m cutting.search_child warm > var/search.log 2>&1 || { tail -n 20 var/search.log >&2; exit 1; }
+    remember search "$mark"
+}

@@ -4,8 +4,14 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
 
-Fold = Literal["open", "lengthwise-centre"]
-FOLDS: tuple[Fold, ...] = ("lengthwise-centre", "open")
+Fold = Literal[
+    "open", "lengthwise-centre", "lengthwise-partial", "selvedges-to-middle", "crosswise", "folded-twice"
+]  # fmt: skip
+FOLDS: tuple[Fold, ...] = (
+    "lengthwise-centre", "open", "lengthwise-partial", "selvedges-to-middle", "crosswise", "folded-twice",
+)  # fmt: skip
+USUAL_FOLDS: tuple[Fold, ...] = ("lengthwise-centre", "open")
+"""What is tried where nobody chose a fold: folded before open."""
 KINDS = ("cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill")
 THICKNESSES = ("thin", "usual", "thick")
 STANDARD_WIDTHS = (36, 45, 50, 54, 58, 60, 70)
@@ -15,7 +21,8 @@ STANDARD_WIDTHS = (36, 45, 50, 54, 58, 60, 70)
 @dataclass(frozen=True)
 class Cloth:
     """All lengths in mm. `width` is selvedge to selvedge; `selvedge` is left out at each edge. `stretch_percent` is
-    how much it gives across; `pleated` that it lies in pleats already.
+    how much it gives across; `pleated` that it lies in pleats already. `repeat` is the length of one stripe,
+    check or print; `price` is for a yard or a metre, in the workshop's own money.
     """
 
     kind: str = "cotton"
@@ -31,13 +38,10 @@ class Cloth:
     trim: Fraction = Fraction(0)
     spare: Fraction = Fraction(0)
     unit_of_sale: str = ""
+    repeat: Fraction = Fraction(0)
+    price: Fraction | None = None
 
     @property
     def usable(self) -> float:
         """The width pieces may lie in, mm."""
         return float(self.width - 2 * self.selvedge)
-
-
-def fold_depth(cloth: Cloth, fold: str) -> float:
-    """How deep one layer of the folded cloth is, in mm: from the fold, or across the open cloth."""
-    return cloth.usable / 2 if fold == "lengthwise-centre" else cloth.usable

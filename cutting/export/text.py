@@ -2,7 +2,7 @@
 
 from cutting.lengths import show
 from cutting.plan import Plan
-from cutting.words import say_finding, yardage_formula
+from cutting.words import say_finding, say_fold, yardage_formula
 
 
 def plan_to_text(plan: Plan) -> str:
@@ -19,8 +19,7 @@ def plan_to_text(plan: Plan) -> str:
         lays = plan.lays
         lines += ["", f"Buy {size(plan.yardage.buy)} of cloth {size(float(plan.job.cloth.width))} wide."]
         lines.append(f"  {yardage_formula(plan.yardage, unit)}")
-        fold = "Leave it open, one layer" if plan.fold == "open" else "Fold it lengthwise in the middle, two layers"
-        lines.append(f"{fold}: {size(plan.depth)} deep.")
+        lines.append(say_fold(plan.table, lays.lay.depth, unit))
         lines.append(f"The lay is {size(lays.lay.length)} long; none can be shorter than {size(lays.bound)}.")
         rivals = [
             ("block by block", lays.habit),

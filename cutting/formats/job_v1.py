@@ -2,7 +2,7 @@
 
 import json
 import re
-from decimal import Decimal
+from decimal import Decimal, InvalidOperation
 from fractions import Fraction
 from math import isfinite
 from typing import Any, Literal
@@ -19,7 +19,7 @@ from cutting.lengths import Fixed, Unit
 from cutting.yardage import UNITS
 
 MOST_BYTES, MOST_DEPTH, MOST_GARMENTS = 1_000_000, 12, 20
-LATER_FOLDS = ("lengthwise-partial", "selvedges-to-middle", "crosswise", "folded-twice", "sections")
+LATER_FOLDS = ("sections",)
 
 
 class ClientIn(Strict):
@@ -231,22 +231,38 @@ def _cloth(raw: ClothIn, unit: Unit, where: str, problems: list[Problem]) -> Clo
             return None
         return size
 
-    width = length("width", 500, 3300, "cloth.width")
+    width = length("width", 150, 3300, "cloth.width")
     in_hand = length("length", 50, 200_000, "cloth.length")
-    small = {key: length(key, 0, 1000, "cloth.length") for key in ("selvedge", "trim", "spare")}
+    small = {key: length(key, 0, 1000, "cloth.small") for key in ("selvedge", "trim", "spare", "repeat")}
     known(raw.fold, ("auto", *FOLDS), LATER_FOLDS, f"{where}.fold", problems)
     shrink = percent(raw.shrink_percent, 20, f"{where}.shrink_percent", problems)
     stretch = percent(raw.stretch_percent, 200, f"{where}.stretch_percent", problems)
     known(raw.thickness, THICKNESSES, (), f"{where}.thickness", problems)
     if raw.unit_of_sale and raw.unit_of_sale not in UNITS:
         known(raw.unit_of_sale, tuple(UNITS), (), f"{where}.unit_of_sale", problems)
-    if raw.repeat not in (None, "", 0):
-        problems.append(Problem("job.later", f"{where}.repeat", {"word": "repeat", "offered": "leave it out"}))
+    price = _price(raw.price, f"{where}.price", problems)
+    repeat = small["repeat"]
+    if repeat is not None and in_hand is not None and repeat > in_hand:
+        problems.append(Problem("cloth.repeat", f"{where}.repeat", {"shown": Fixed(repeat), "length": Fixed(in_hand)}))
     if len(problems) > before or width is None:
         return None
     return Cloth(
         kind=raw.kind[:40], width=width, length=in_hand, fold=raw.fold,
         one_way=raw.one_way, shrink_percent=shrink, stretch_percent=stretch,
-        thickness=raw.thickness, pleated=raw.pleated, unit_of_sale=raw.unit_of_sale or "",
+        thickness=raw.thickness, pleated=raw.pleated, unit_of_sale=raw.unit_of_sale or "", price=price,
         **{key: value for key, value in small.items() if value is not None},
     )  # fmt: skip
+
+
+def _price(raw: int | Decimal | str | None, where: str, problems: list[Problem]) -> Fraction | None:
+    """Money for a yard or a metre: figures, a point or a comma before hundredths."""
+    if raw is None or str(raw).strip() == "":
+        return None
+    try:
+        price = Decimal(str(raw).strip().replace(",", "."))
+    except InvalidOperation:
+        price = Decimal(-1)
+    if not price.is_finite() or not 0 <= price <= 1_000_000:
+        problems.append(Problem("cloth.price", where, {"word": str(raw)[:20]}))
+        return None
+    return Fraction(price)

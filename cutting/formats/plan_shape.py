@@ -147,11 +147,40 @@ class PlacementOut(BaseModel):
     mirrored: bool
 
 
-class SectionOut(BaseModel):
-    fold: str
-    depth_mm: float
+class LayerOut(BaseModel):
+    """One layer, counted from the top: where it lies across the table; 1 and so on as in placements."""
+
+    number: int
     from_mm: float
     to_mm: float
+
+
+class SectionOut(BaseModel):
+    """Cloth folded one way: `extent_mm` by `depth_mm` on the table, of the cloth `from_mm` to `to_mm`.
+
+    `folds_mm` are the depths at which folds lie; empty where the fold runs across the cloth, at the beginning, or there
+    is none.
+    """
+
+    fold: str
+    name: str
+    say: str
+    depth_mm: float
+    extent_mm: float
+    from_mm: float
+    to_mm: float
+    layers: list[LayerOut]
+    folds_mm: list[float]
+
+
+class OffcutOut(BaseModel):
+    """A rectangle of cloth that is left over, in the cloth's frame, free in so many layers."""
+
+    x_mm: float
+    y_mm: float
+    along_mm: float
+    across_mm: float
+    layers: int
 
 
 class LayOut(BaseModel):
@@ -162,6 +191,7 @@ class LayOut(BaseModel):
     habit_mm: float | None
     one_pass_mm: float | None
     open_mm: float | None
+    offcuts: list[OffcutOut]
 
 
 class WidthOut(BaseModel):
@@ -174,6 +204,7 @@ class WidthOut(BaseModel):
 class YardageOut(BaseModel):
     length_mm: float
     buy_mm: float
+    cost: str | None
     formula: str
     utilisation: float
     by_width: list[WidthOut]

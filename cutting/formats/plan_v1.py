@@ -9,6 +9,7 @@ from cutting.formats.plan_shape import (
     DartOut,
     EdgeOut,
     FindingOut,
+    LayerOut,
     LayOut,
     LedgerOut,
     MarkOut,
@@ -16,6 +17,7 @@ from cutting.formats.plan_shape import (
     NotchOut,
     NotionOut,
     NumberOut,
+    OffcutOut,
     PanelOut,
     PieceOut,
     PlacementOut,
@@ -27,19 +29,22 @@ from cutting.formats.plan_shape import (
 )
 from cutting.garments import Garment, Number
 from cutting.geometry import Cubic, Point
-from cutting.lay import Lays
+from cutting.lay import Lay
+from cutting.laying import WidthRow
 from cutting.ledger import Row
 from cutting.lengths import Length, Unit, show
 from cutting.pieces import Panel, Piece
-from cutting.plan import Mark, Plan, WidthRow
+from cutting.plan import Mark, Plan
 from cutting.words import (
     check_labels,
     check_say,
+    fold_name,
     formula,
     from_along,
     mark_words,
     number_name,
     say_finding,
+    say_fold,
     with_numbers,
     yardage_formula,
 )
@@ -151,11 +156,24 @@ def _check(check: Check, unit: Unit) -> CheckOut:
     )  # fmt: skip
 
 
-def lay_to_wire(lays: Lays, open_length: float | None) -> LayOut:
-    """A lay with the figures it is held against."""
+def _section(lay: Lay, unit: Unit) -> SectionOut:
+    table = lay.table
+    return SectionOut(
+        fold=lay.fold, name=fold_name(lay.fold), say=say_fold(table, lay.depth, unit), depth_mm=_mm(lay.depth),
+        extent_mm=_mm(table.depth if table.crosswise else lay.reach), from_mm=0.0, to_mm=_mm(lay.length),
+        layers=[LayerOut(number=one.number, from_mm=_mm(one.start), to_mm=_mm(one.end)) for one in table.layers],
+        folds_mm=sorted({d.fold for d in table.doublings if d.fold is not None}),
+    )  # fmt: skip
+
+
+def lay_to_wire(made: Plan) -> LayOut | None:
+    """A plan's lay with the figures it is held against, and what is left over."""
+    lays, open_length, unit = made.lays, made.open_length, made.job.unit
+    if lays is None:
+        return None
     lay = lays.lay
     return LayOut(
-        sections=[SectionOut(fold=lay.fold, depth_mm=_mm(lay.depth), from_mm=0.0, to_mm=_mm(lay.length))],
+        sections=[_section(lay, unit)],
         placements=[
             PlacementOut(
                 piece=p.piece, copies=p.copies, layers=list(p.layers), section=0, x_mm=_mm(p.x), y_mm=_mm(p.y),
@@ -167,6 +185,10 @@ def lay_to_wire(lays: Lays, open_length: float | None) -> LayOut:
         habit_mm=None if lays.habit is None else _mm(lays.habit),
         one_pass_mm=None if lays.one_pass is None else _mm(lays.one_pass),
         open_mm=None if open_length is None else _mm(open_length),
+        offcuts=[
+            OffcutOut(x_mm=one.x, y_mm=one.y, along_mm=one.along, across_mm=one.across, layers=one.layers)
+            for one in made.offcuts
+        ],
     )  # fmt: skip
 
 
@@ -189,10 +211,11 @@ def to_model(plan: Plan) -> PlanOut:
     if bought is not None and plan.lays is not None:
         out = YardageOut(
             length_mm=_mm(bought.length), buy_mm=_mm(bought.buy), formula=yardage_formula(bought, unit),
+            cost=None if bought.cost is None else str(bought.cost),
             utilisation=round(plan.lays.utilisation, 4), by_width=widths_to_wire(plan.by_width),
         )  # fmt: skip
     return PlanOut(
-        unit=unit, fold=plan.fold, numbers=numbers,
+        unit=unit, fold=plan.table.fold, numbers=numbers,
         fold_needed=NeededOut(
             garment=plan.needed.piece.garment, panel=plan.needed.piece.panel, mm=_mm(plan.needed.depth.mm),
             formula=formula(plan.needed.depth, unit),
@@ -201,7 +224,7 @@ def to_model(plan: Plan) -> PlanOut:
         pieces=[_piece(piece, by_id[piece.garment]) for piece in plan.pieces],
         marks=[_mark(number, mark, unit) for number, mark in enumerate(plan.marks, 1)],
         ledger=[_row(row) for row in plan.rows],
-        lay=lay_to_wire(plan.lays, plan.open_length) if plan.lays else None,
+        lay=lay_to_wire(plan),
         yardage=out, checks=[_check(check, unit) for check in plan.checks],
         findings=[
             FindingOut(

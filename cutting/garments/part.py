@@ -27,14 +27,15 @@ class Part:
         """The part whole, or the half of it that lies on the cloth's fold; then across is 0 at the fold."""
         panel, name = self.panel, f"{self.panel.garment}.{self.panel.name}"
         if self.half and on_fold:
+            # What a hem that is turned up would take beyond the middle line ends there: that line is the fold.
             return Piece(
-                name, panel.garment, panel.name, self.count, False, tuple(panel.cut), tuple(panel.net), panel.notches,
-                folds=0.0, interfacing=self.interfacing,
+                name, panel.garment, panel.name, self.count, False, tuple(beyond(panel.cut, 0.0)), tuple(panel.net),
+                panel.notches, folds=0.0, interfacing=self.interfacing,
             )  # fmt: skip
         if not on_fold or self.fold is None:
             cut, net, notches = list(panel.cut), list(panel.net), panel.notches
             if self.half:
-                cut, net = _whole(cut), _whole(net)
+                cut, net = _whole(beyond(cut, 0.0)), _whole(net)
                 notches += tuple(replace(n, net=_other(n.net), cut=_other(n.cut)) for n in notches)
             return Piece(
                 name, panel.garment, panel.name, self.count, self.pair, tuple(cut), tuple(net), notches,

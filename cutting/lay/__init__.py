@@ -1,12 +1,26 @@
 """Laying the pieces on the folded cloth with the least length.
 
-The cloth's frame: x from the cut end along the selvedge, y from the fold (open cloth: from one selvedge).
+The cloth's frame: x from the cut end along the selvedge, y from the fold (open cloth: from one selvedge). With a fold
+across the cloth: x along the fold from one selvedge, y from the fold.
 """
 
 from cutting.lay.checker import faults
 from cutting.lay.first import Lays, rivals
+from cutting.lay.offcuts import Offcut, offcuts
 from cutting.lay.one_pass import one_pass
 from cutting.lay.placement import Lay, Placement
-from cutting.lay.variants import Item, items_for
+from cutting.lay.variants import Item, Known, items_for
 
-__all__ = ["Item", "Lay", "Lays", "Placement", "faults", "items_for", "one_pass", "rivals"]
+__all__ = [
+    "Item",
+    "Known",
+    "Lay",
+    "Lays",
+    "Offcut",
+    "Placement",
+    "faults",
+    "items_for",
+    "offcuts",
+    "one_pass",
+    "rivals",
+]

@@ -1,58 +1,88 @@
 """The independent exact check every lay passes before anyone sees it. It shares no code with the fitting."""
 
 from collections import Counter
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from itertools import combinations
 
 from shapely.geometry import Polygon
 
 from cutting.finding import Finding
-from cutting.lay.placement import Lay
+from cutting.geometry import Point
+from cutting.lay.placement import Lay, Placement
 from cutting.pieces import Piece
 
 OVERLAP = 0.01
 """Square mm two touching outlines may share through rounding: a hundredth of a mm along a cm."""
 NEAR = 0.01
+Fault = Callable[..., None]
 
 
 def faults(lay: Lay, pieces: Sequence[Piece], one_way: bool) -> list[Finding]:
-    """What is wrong with a lay: overlaps, outside the cloth, off the fold, turned on one-way cloth, count, length."""
+    """What is wrong with a lay: overlaps, outside its layers, off the fold, turned on one-way cloth, which and how many
+    sides, count, length.
+    """
     by_id = {piece.id: piece for piece in pieces}
     found: list[Finding] = []
 
     def fault(code: str, where: str, **params: object) -> None:
         found.append(Finding(code, "stop", where, dict(params)))
 
+    if one_way and lay.table.times > 1:
+        fault("lay.turned", "lay")
     shapes: list[tuple[str, Polygon, set[int]]] = []
-    folded = lay.fold == "lengthwise-centre"
     yields: Counter[str] = Counter()
-    rights: Counter[str] = Counter()
+    others: Counter[str] = Counter()
     for placement in lay.placements:
         piece = by_id.get(placement.piece)
         if piece is None:
             fault("lay.unknown_piece", placement.piece)
             continue
         shape = Polygon(placement.outline(piece.cut))
-        low_x, low_y, high_x, high_y = shape.bounds
-        if low_x < -NEAR or low_y < -NEAR or high_y > lay.depth + NEAR or high_x > lay.length + NEAR:
-            fault("lay.outside", piece.id)
-        if piece.folds is not None and folded and (abs(low_y) > NEAR or set(placement.layers) != {1, 2}):
-            fault("lay.off_fold", piece.id)
+        _place(lay, piece, placement, shape, fault)
         if one_way and placement.turned:
             fault("lay.turned", piece.id)
-        if not folded and placement.mirrored and not piece.pair:
-            fault("lay.mirrored", piece.id)
         yields[piece.id] += placement.copies
-        rights[piece.id] += placement.mirrored
-        if placement.copies != (1 if piece.folds is not None or not folded else len(placement.layers)):
-            fault("lay.count", piece.id)
+        if piece.folds is None or not lay.table.doublings:
+            face = {layer.number: layer.face_down for layer in lay.table.layers}
+            mirrored = [placement.mirrored != face.get(number, False) for number in placement.layers]
+            others[piece.id] += sum(mirrored)
+            if mirrored == [True] and not piece.pair:
+                fault("lay.mirrored", piece.id)
         shapes.append((piece.id, shape, set(placement.layers)))
-    for (one, first, layers), (other, second, others) in combinations(shapes, 2):
-        if layers & others and first.intersection(second).area > OVERLAP:
+    for (one, first, layers), (other, second, through) in combinations(shapes, 2):
+        if layers & through and first.intersection(second).area > OVERLAP:
             fault("lay.overlap", f"{one}, {other}")
     for piece in pieces:
         if yields[piece.id] != piece.count:
             fault("lay.count", piece.id, placed=yields[piece.id], wanted=piece.count)
-        elif piece.pair and not folded and rights[piece.id] * 2 != piece.count:
+        elif piece.pair and (piece.folds is None or not lay.table.doublings) and others[piece.id] * 2 != piece.count:
             fault("lay.pair", piece.id)
     return found
+
+
+def _place(lay: Lay, piece: Piece, placement: Placement, shape: Polygon, fault: Fault) -> None:
+    """Whether a piece lies within its layers, and one that asks for the fold on it."""
+    table = lay.table
+    low_x, low_y, high_x, high_y = shape.bounds
+    if table.crosswise:
+        low_x, low_y, high_x, high_y = low_y, low_x, high_y, high_x
+    through = [layer for layer in table.layers if layer.number in placement.layers]
+    if len(through) != len(placement.layers) or len(set(placement.layers)) != len(placement.layers):
+        fault("lay.layers", piece.id)
+        return
+    outside = any(low_y < layer.start - NEAR or high_y > layer.end + NEAR for layer in through)
+    if outside or low_x < -NEAR or high_x > lay.reach + NEAR:
+        fault("lay.outside", piece.id)
+    on_fold = piece.folds is not None and len(table.doublings) > 0
+    if placement.copies != len(through) // (2 if on_fold else 1):
+        fault("lay.count", piece.id)
+    joined = [d for d in table.doublings if set(d.layers) == set(placement.layers)]
+    if len(through) > 1 and not joined:
+        fault("lay.layers", piece.id)
+    if on_fold:
+        _, at = placement.point(Point(piece.folds or 0.0, 0))
+        middle = (low_x + high_x) / 2 if table.crosswise else (low_y + high_y) / 2
+        lies = [d for d in joined if d.fold is not None and abs(at - d.fold) <= NEAR]
+        inwards = (middle > at) == (at < NEAR)
+        if not lies or not inwards:
+            fault("lay.off_fold", piece.id)

@@ -6,7 +6,7 @@ It is the best of the habit, the one-pass fit and fold pieces first.
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from cutting.cloth import Cloth, fold_depth
+from cutting.cloth import Folded
 from cutting.errors import refuse
 from cutting.lay.checker import faults
 from cutting.lay.habit import habit
@@ -27,23 +27,21 @@ class Lays:
     utilisation: float
 
 
-def rivals(items: Sequence[Item], cloth: Cloth, fold: str) -> Lays | None:
+def rivals(items: Sequence[Item], table: Folded, one_way: bool) -> Lays | None:
     """The best first lay on this fold, checked exactly. None where a piece is wider than the fold."""
-    depth = fold_depth(cloth, fold)
-    one, block = one_pass(items, fold, depth), habit(items, fold, depth)
+    one, block = one_pass(items, table), habit(items, table)
     # Pieces on the fold have only one place across: laid first, others find room beside them.
-    on_fold = any(item.variants[0].on_fold for item in items)
-    order = sorted(items, key=lambda item: (not item.variants[0].on_fold, -item.area))
-    fold_first = fit(order, fold, depth) if on_fold else None
+    order = sorted(items, key=lambda item: (not item.variants[0].first, not item.on_fold, -item.area))
+    fold_first = fit(order, table) if any(item.on_fold for item in items) else None
     valid = [lay for lay in (one, block, fold_first) if lay is not None]
     if not valid:
         return None
     best = min(valid, key=lambda lay: lay.length)
     pieces = list({item.piece.id: item.piece for item in items}.values())
-    wrong = faults(best, pieces, cloth.one_way)
+    wrong = faults(best, pieces, one_way)
     if wrong:
         raise refuse("lay.invalid", "lay", faults=", ".join(fault.code for fault in wrong))
     return Lays(
-        best, bound(items, depth), block.length if block else None, one.length if one else None,
-        utilisation(items, depth, best.length),
+        best, bound(items, table), block.length if block else None, one.length if one else None,
+        utilisation(items, table, best.reach),
     )  # fmt: skip

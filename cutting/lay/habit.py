@@ -1,32 +1,36 @@
 """The block-by-block lay of today, fixed here so that it means the same every time.
 
-Pieces in the order they are drafted, each thought of as its bounding block, as drawn (not turned). A block is put
-beside the last one where the depth left allows it; else it begins where the longest block so far ends.
+Pieces in the order they are drafted, each thought of as its bounding block, as drawn (not turned), in the first layers
+it can be cut through. A block is put beside the last one where the depth left allows it; else it begins where the
+longest block so far ends.
 """
 
 from collections.abc import Sequence
 
+from cutting.cloth import Folded
 from cutting.lay.placement import Lay, Placement
 from cutting.lay.variants import Item
 
+NEAR = 1e-9
 
-def habit(items: Sequence[Item], fold: str, depth: float) -> Lay | None:
+
+def habit(items: Sequence[Item], table: Folded) -> Lay | None:
     """The habit's lay. None where a block is wider than the cloth."""
     start = end = used = 0.0
     placements: list[Placement] = []
-    for item in items:
+    # With the fold across the cloth only the table's beginning is on it: those pieces are laid first.
+    for item in sorted(items, key=lambda item: not item.variants[0].first):
         variant = item.variants[0]
-        if variant.depth > depth + 1e-9:
+        room = variant.room(table)
+        if room is None:
             return None
-        fold_taken = variant.on_fold and used > 0
-        if used and (fold_taken or used + variant.depth > depth + 1e-9):
+        low, high = room
+        if used and max(used, low) > high + NEAR:
             start, used = end, 0.0
-        placements.append(
-            Placement(
-                item.piece.id, item.copies, item.layers, start - variant.origin[0], used - variant.origin[1],
-                variant.turned, variant.mirrored,
-            )
-        )  # fmt: skip
-        used += variant.depth
+            if variant.first:
+                return None
+        at = max(used, low)
+        placements.append(variant.placed(item.piece.id, item.copies, start, at))
+        used = at + variant.depth
         end = max(end, start + variant.width)
-    return Lay(fold, depth, tuple(placements), end)
+    return Lay(table, tuple(placements), end)

@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from cutting.cloth import Folded
 from cutting.geometry import Point
 
 
@@ -30,9 +31,22 @@ class Placement:
 
 @dataclass(frozen=True)
 class Lay:
-    """All placements on one fold; `length` from the cut end to the last piece, `depth` of one layer, in mm."""
+    """All placements on one fold; `reach` is how far along the table the last of them ends, in mm."""
 
-    fold: str
-    depth: float
+    table: Folded
     placements: tuple[Placement, ...]
-    length: float
+    reach: float
+
+    @property
+    def fold(self) -> str:
+        return self.table.fold
+
+    @property
+    def length(self) -> float:
+        """The cloth it takes, in mm."""
+        return self.reach * self.table.times
+
+    @property
+    def depth(self) -> float:
+        """How deep it lies away from the fold, in mm: with a fold across the cloth, as far as the pieces reach."""
+        return self.reach if self.table.crosswise else self.table.depth

@@ -2,15 +2,16 @@
 
 from collections.abc import Sequence
 
+from cutting.cloth import Folded
 from cutting.lay.variants import Item
 
 
-def bound(items: Sequence[Item], depth: float) -> float:
-    """No lay is shorter: the longest piece, or all areas spread over the full depth, in mm."""
+def bound(items: Sequence[Item], table: Folded) -> float:
+    """No lay takes less cloth: the longest piece, or all surfaces spread over the full width, in mm."""
     longest = max(min(variant.width for variant in item.variants) for item in items)
-    return max(longest, sum(item.area for item in items) / depth)
+    return max(longest, sum(item.surface for item in items) / table.surface) * table.times
 
 
-def utilisation(items: Sequence[Item], depth: float, length: float) -> float:
-    """The share of one layer's surface that the pieces cover, 0 to 1."""
-    return sum(item.area for item in items) / (depth * length) if length else 0.0
+def utilisation(items: Sequence[Item], table: Folded, reach: float) -> float:
+    """The share of the cloth, in all its layers, that the pieces cover, 0 to 1."""
+    return sum(item.surface for item in items) / (table.surface * reach) if reach else 0.0

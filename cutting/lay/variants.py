@@ -1,5 +1,10 @@
-"""The ways each piece may lie: turned, mirrored, through which layers, and its profile across the cloth."""
+"""The ways each piece may lie: turned, mirrored, through which layers, and its profile across the table.
 
+The table's frame is (along, across): along is what the lay is to be short in. It is the cloth's frame (x, y), but for a
+crosswise fold, where along is y, away from the fold.
+"""
+
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import cached_property
 from math import ceil
@@ -7,36 +12,36 @@ from math import ceil
 import numpy as np
 import numpy.typing as npt
 
+from cutting.cloth import Doubling, Folded
+from cutting.lay.placement import Placement
 from cutting.pieces import Piece
 
 CELL = 4.0
-"""The step across the cloth at which places are tried, in mm."""
+"""The step across the table at which places are tried, in mm."""
 Floats = npt.NDArray[np.float64]
+NEAR = 1e-9
 
 
 @dataclass(frozen=True)
-class Variant:
-    """One way a piece may lie: `polygon` is its cut outline (x, y) with its least x and y at 0."""
+class Shape:
+    """A cut outline (along, across) with its least values at 0; `origin` is where the draft's own 0, 0 was before."""
 
-    turned: bool
-    mirrored: bool
     polygon: Floats
     origin: tuple[float, float]
-    on_fold: bool
 
     @cached_property
     def width(self) -> float:
-        """Along the cloth, mm."""
+        """Along the table, mm."""
         return float(self.polygon[:, 0].max())
 
     @cached_property
     def depth(self) -> float:
-        """Across the cloth, mm."""
+        """Across the table, mm."""
         return float(self.polygon[:, 1].max())
 
     @cached_property
     def profile(self) -> tuple[Floats, Floats]:
-        """For each cell across: the least and the greatest x of the outline there."""
+        """For each cell across: the least and the greatest place along of the outline there."""
         cells = max(1, ceil(self.depth / CELL - 1e-9))
         bounds = np.arange(cells + 1) * CELL
         start, end = self.polygon, np.roll(self.polygon, -1, axis=0)
@@ -55,49 +60,162 @@ class Variant:
 
 
 @dataclass(frozen=True)
+class Variant:
+    """One way a piece may lie. `layers` are those it is cut through.
+
+    On the fold it has one place: its own fold edge across `fold`; with a crosswise fold, at the table's beginning.
+    """
+
+    turned: bool
+    mirrored: bool
+    shape: Shape
+    layers: tuple[int, ...]
+    fold: float | None = None
+    crosswise: bool = False
+
+    @property
+    def on_fold(self) -> bool:
+        return self.fold is not None
+
+    @property
+    def signs(self) -> tuple[int, int]:
+        """Along and across: 1 as the piece is drawn, -1 turned about."""
+        down = -1 if self.turned else 1
+        out = -down if self.mirrored else down
+        return (out, down) if self.crosswise else (down, out)
+
+    @property
+    def first(self) -> bool:
+        """Whether it can only lie at the table's beginning."""
+        return self.on_fold and self.crosswise
+
+    @property
+    def width(self) -> float:
+        """Along the table, mm."""
+        return self.shape.width
+
+    @property
+    def depth(self) -> float:
+        """Across the table, mm."""
+        return self.shape.depth
+
+    def room(self, table: Folded) -> tuple[float, float] | None:
+        """The least and greatest place across of its least corner, in mm; None where it is too deep."""
+        room = table.room(self.layers, self.depth)
+        if room is None or self.fold is None or self.crosswise:
+            return room
+        at = self.fold if self.fold == 0 else self.fold - self.depth
+        return at, at
+
+    def placed(self, piece: str, copies: int, along: float, across: float) -> Placement:
+        """The piece lying this way with its least corner there, in mm."""
+        a, b = along - self.shape.origin[0], across - self.shape.origin[1]
+        x, y = (b, a) if self.crosswise else (a, b)
+        return Placement(piece, copies, self.layers, x, y, self.turned, self.mirrored)
+
+    def corner(self, placement: Placement) -> tuple[float, float]:
+        """Along and across of its least corner where it was placed so, in mm."""
+        a, b = (placement.y, placement.x) if self.crosswise else (placement.x, placement.y)
+        return a + self.shape.origin[0], b + self.shape.origin[1]
+
+
+@dataclass(frozen=True)
 class Item:
-    """Something to place once: a piece, how many it yields, the layers it goes through, the ways it may lie."""
+    """Something to place once: a piece, how many of it that yields, the ways it may lie."""
 
     piece: Piece
     copies: int
-    layers: tuple[int, ...]
     variants: tuple[Variant, ...]
 
     @cached_property
     def area(self) -> float:
-        """Square mm of cloth surface it covers in one layer."""
-        x, y = self.variants[0].polygon[:, 0], self.variants[0].polygon[:, 1]
+        """Square mm it covers in one layer."""
+        x, y = self.variants[0].shape.polygon[:, 0], self.variants[0].shape.polygon[:, 1]
         return float(abs(np.dot(x, np.roll(y, -1)) - np.dot(y, np.roll(x, -1))) / 2)
 
+    @cached_property
+    def surface(self) -> float:
+        """Square mm of cloth it takes, in all its layers."""
+        return self.area * len(self.variants[0].layers)
 
-def _variant(piece: Piece, turned: bool, mirrored: bool, on_fold: bool) -> Variant:
-    t, m = (-1 if turned else 1), (-1 if mirrored else 1)
-    raw = np.array([(t * p.down, t * m * p.across) for p in piece.cut])
-    least = raw.min(axis=0)
-    return Variant(turned, mirrored, raw - least, (float(least[0]), float(least[1])), on_fold)
+    @cached_property
+    def on_fold(self) -> bool:
+        return self.variants[0].on_fold
 
 
-def items_for(pieces: list[Piece], fold: str, one_way: bool) -> list[Item]:
+Known = dict[tuple[str, bool, int, int, bool], Shape]
+"""Shapes by piece, on the fold or whole, and how they lie: the same on cloth of every width."""
+
+
+def items_for(pieces: Sequence[Piece], table: Folded, one_way: bool, known: Known | None = None) -> list[Item]:
     """What is to be placed on cloth folded so; with one-way cloth nothing is turned.
 
-    Folded: two of a kind are placed once and cut through both layers, and may be flipped, since left and right only
-    change layers; one alone is cut through the upper layer. Open: left and right are placed by themselves, the right
-    one mirrored.
+    Two of a kind are placed once and cut through two layers where they are narrow enough, and may be flipped, since
+    left and right only change layers. One alone lies in a layer as it is drawn, in a layer with its other face up
+    mirrored. On the fold a piece is drawn as its half. Shapes that are `known` are not worked out again.
     """
-    turns = [False] if one_way else [False, True]
-    items: list[Item] = []
-    for piece in pieces:
-        if fold == "lengthwise-centre":
-            if piece.folds is not None:
-                ways = tuple(_variant(piece, turned, turned, True) for turned in turns)
-                items += [Item(piece, 1, (1, 2), ways)] * piece.count
-                continue
-            ways = tuple(_variant(piece, turned, mirrored, False) for turned in turns for mirrored in (False, True))
-            items += [Item(piece, 2, (1, 2), ways)] * (piece.count // 2)
-            items += [Item(piece, 1, (1,), ways)] * (piece.count % 2)
-            continue
-        for number in range(piece.count):
-            mirrored = piece.pair and number % 2 == 1
-            ways = tuple(_variant(piece, turned, mirrored, False) for turned in turns)
-            items.append(Item(piece, 1, (1,), ways))
-    return items
+    maker = _Maker(table, (False,) if one_way else (False, True), {} if known is None else known)
+    return [item for piece in pieces for item in maker.items(piece)]
+
+
+@dataclass(frozen=True)
+class _Maker:
+    table: Folded
+    turns: tuple[bool, ...]
+    known: Known
+
+    def items(self, piece: Piece) -> list[Item]:
+        table = self.table
+        if piece.folds is not None and table.doublings:
+            on_fold = [d for d in table.doublings if d.fold is not None]
+            return self._at_once(piece, piece.count, on_fold, on_fold=True)
+        deep = piece.height if table.crosswise else piece.width
+        together = [d for d in table.doublings if not d.apart]
+        doubled = piece.count // 2 * 2 if together and deep <= table.double_depth + NEAR else 0
+        return [*self._at_once(piece, doubled, together, on_fold=False), *self._singles(piece, doubled)]
+
+    def _at_once(self, piece: Piece, count: int, doublings: list[Doubling], on_fold: bool) -> list[Item]:
+        """As many as can be cut at once are, then as many as can of what is left."""
+        items: list[Item] = []
+        for many in sorted({len(d.layers) for d in doublings}, reverse=True):
+            copies = many // 2 if on_fold else many
+            through = [d for d in doublings if len(d.layers) == many]
+            ways = tuple(way for d in through for way in (self._on(piece, d) if on_fold else self._off(piece, d)))
+            items += [Item(piece, copies, ways)] * (count // copies)
+            count %= copies
+        return items
+
+    def _off(self, piece: Piece, d: Doubling) -> list[Variant]:
+        return [
+            self._variant(piece, turned, mirrored, d.layers) for turned in self.turns for mirrored in (False, True)
+        ]  # fmt: skip
+
+    def _on(self, piece: Piece, d: Doubling) -> list[Variant]:
+        """Across grows away from the fold: what is turned is mirrored too; at the far fold just one of both."""
+        far = d.fold != 0
+        return [self._variant(piece, turned, turned != far, d.layers, d.fold) for turned in self.turns]
+
+    def _singles(self, piece: Piece, first: int) -> list[Item]:
+        """One by one; every second of a pair is the other side."""
+        items: list[Item] = []
+        for number in range(first, piece.count):
+            other = piece.pair and number % 2 == 1
+            ways = tuple(
+                self._variant(piece, turned, other != layer.face_down, (layer.number,))
+                for layer in reversed(self.table.layers) for turned in self.turns
+            )  # fmt: skip
+            items.append(Item(piece, 1, ways))
+        return items
+
+    def _variant(
+        self, piece: Piece, turned: bool, mirrored: bool, layers: tuple[int, ...], fold: float | None = None
+    ) -> Variant:
+        along = -1 if turned else 1
+        across = -along if mirrored else along
+        key = (piece.id, piece.folds is not None, along, across, self.table.crosswise)
+        if key not in self.known:
+            raw = np.array([(along * p.down, across * p.across) for p in piece.cut])
+            raw = raw[:, ::-1] if self.table.crosswise else raw
+            least = raw.min(axis=0)
+            self.known[key] = Shape(raw - least, (float(least[0]), float(least[1])))
+        return Variant(turned, mirrored, self.known[key], layers, fold, self.table.crosswise)

@@ -2,7 +2,9 @@
 
 from cutting.words.checks import check_labels, check_say
 from cutting.words.effects import say_effect
+from cutting.words.enough import way_words
 from cutting.words.findings import say_finding
+from cutting.words.folds import fold_name, say_fold
 from cutting.words.formula import formula, number_text, with_numbers
 from cutting.words.marks import from_along, mark_words
 from cutting.words.measures import MEASURES, measure_name
@@ -11,6 +13,6 @@ from cutting.words.problems import say_problem
 from cutting.words.yardage import yardage_formula
 
 __all__ = [
-    "MEASURES", "check_labels", "check_say", "formula", "from_along", "mark_words", "measure_name", "number_name", "number_text", "say_effect", "say_finding",
-    "say_problem", "with_numbers", "yardage_formula",
+    "MEASURES", "check_labels", "check_say", "fold_name", "formula", "from_along", "mark_words", "measure_name", "number_name", "number_text", "say_effect", "say_finding", "say_fold",
+    "say_problem", "way_words", "with_numbers", "yardage_formula",
 ]  # fmt: skip

@@ -44,6 +44,9 @@ FINDINGS: dict[str, str] = {
     "doubt.fork": "Half the thigh, with 2 in ease, less a quarter of the hip is {fork}; from {low} to {high} is usual between the legs.",
     "doubt.order": "The {measure} of {upper} reaches down as far as a point under it, at {lower}.",
     "lay.none": "{piece} is {width} wide; one layer is {depth}. Open the cloth, or take one at least {need} wide.",
+    "lay.nap": "This fold lays the cloth's two lengths against each other, and on one-way cloth that shows. Fold it lengthwise, or leave it open.",
+    "lay.shallow": "{piece} needs {width} across; folded so there are {depth}. Choose another fold, or wider cloth.",
+    "lay.fold_full": "Not everything that lies on the fold finds room along it. Choose another fold.",
     "cloth.short": "The lay needs {needed}; {length} are in hand.",
     "fold.quick_shallow": "The quick rule gives a fold of {quick}; the widest line needs {needed}.",
 }  # fmt: skip

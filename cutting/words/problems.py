@@ -33,8 +33,11 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "measure.flat": ("Trousers laid flat say nothing of this", "Take it on the body."),
     "choice.small": ("{shown} is too little here", "Choose from {least} to {most}."),
     "choice.large": ("{shown} is too much here", "Choose from {least} to {most}."),
-    "cloth.width": ("{shown} cannot be a cloth's width", "Measure from selvedge to selvedge: 20 to 130 in."),
+    "cloth.width": ("{shown} cannot be a cloth's width", "Measure from selvedge to selvedge: 6 to 130 in."),
     "cloth.length": ("{shown} cannot be a cloth's length", "Give the length in hand, or leave it empty to buy."),
+    "cloth.small": ("{shown} is too much here", "Give 0 to 39 in (0 to 100 cm), or leave it empty."),
+    "cloth.repeat": ("A repeat of {shown} is longer than the {length} in hand", "Give the length of one repeat of the pattern, or a longer cloth."),
+    "cloth.price": ("{word} is not a price", "Type it like 4.50, for one yard or one metre; or leave it empty."),
     "cloth.percent": ("This is not a share that cloth has", "Give 0 to {most} percent."),
     "lay.seconds": ("The time for the lay is out of range", "Give 0 to 600 seconds."),
     "waist.too_large": ("The waist of {waist} is far over the hip of {hip}", "A fitted waist cannot close over it; measure the hip over the fullest part of the body, or plan a gathered waist."),
@@ -76,6 +79,7 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "top.too_short": ("The top ends above its armholes", "Give at least {least} from the neck."),
     "cut.nothing_main": ("Nothing is cut from this cloth: everything is said to come from the other", "Leave at least one garment on it."),
     "cut.nothing_other": ("Nothing is cut from the other cloth", "Choose on Design what is cut from it."),
+    "lay.by_hand": ("Laid so, it cannot be cut: {fault}", "Move the pieces apart, inside the cloth, and those on the fold back to it."),
     "lay.invalid": ("The lay did not pass its own check: {faults}", "This is our own fault; please keep the job file."),
 }  # fmt: skip
 
@@ -95,6 +99,20 @@ INSTEAD = {
 """What can be done instead of taking a measure that is missing."""
 
 
+AT_FAULT = {
+    "lay.overlap": "two pieces lie on one another",
+    "lay.outside": "a piece lies outside the cloth",
+    "lay.off_fold": "a piece has left the fold",
+    "lay.turned": "a piece is turned, and the cloth has one way",
+    "lay.layers": "a piece lies in layers that are not there",
+    "lay.count": "a piece is missing, or there is one too many",
+    "lay.pair": "left and right are not equal in number",
+    "lay.mirrored": "a piece would come out mirrored",
+    "lay.unknown_piece": "a piece is not of this plan",
+}
+"""What the exact check finds in a lay."""
+
+
 def say_problem(problem: Problem, unit: Unit) -> tuple[str, str]:
     """What is wrong, and how to mend it."""
     what, mend = PROBLEMS[problem.code]
@@ -104,6 +122,8 @@ def say_problem(problem: Problem, unit: Unit) -> tuple[str, str]:
         mend = INSTEAD.get(key, mend)
     if problem.where.startswith("measurements."):
         params.setdefault("name", measure_name(problem.where.removeprefix("measurements.")))
+    if "fault" in params:
+        params["fault"] = AT_FAULT.get(str(problem.params["fault"]), params["fault"])
     return what.format(**params).capitalize() if what.startswith("{name}") else what.format(**params), mend.format(
         **params
     )

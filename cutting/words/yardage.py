@@ -7,7 +7,12 @@ from cutting.yardage import Yardage
 def yardage_formula(bought: Yardage, unit: Unit) -> str:
     """The sum from the lay to what is bought."""
     parts = [f"lay {show(bought.lay, unit).text}"]
-    for size, name in ((bought.shrink, "shrinkage"), (bought.trim, "trimming"), (bought.spare, "spare")):
+    for size, name in (
+        (bought.shrink, "shrinkage"),
+        (bought.trim, "trimming"),
+        (bought.spare, "spare"),
+        (bought.match, "to match the repeat"),
+    ):
         if size:
             parts.append(f"{show(size, unit).text} {name}")
     return f"{' + '.join(parts)}, rounded up to {bought.steps} x {bought.sold_in}"

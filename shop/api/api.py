@@ -4,7 +4,7 @@ from ninja import NinjaAPI
 from ninja.security import SessionAuth
 
 from shop.api import errors
-from shop.api.routers import clients, design, group, lays, orders, people, session, tape
+from shop.api.routers import clients, design, group, lays, orders, people, session, shelf, tape
 
 api = NinjaAPI(title="Plavet", version="1", docs_url=None, openapi_url=None, auth=SessionAuth(csrf=True))
 errors.install(api)
@@ -15,4 +15,5 @@ api.add_router("", design.router)
 api.add_router("", group.router)
 api.add_router("", lays.router)
 api.add_router("", people.router)
+api.add_router("", shelf.router)
 api.add_router("", tape.router)

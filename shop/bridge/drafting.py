@@ -6,11 +6,11 @@ from cutting.cloth import Cloth
 from cutting.errors import CuttingError
 from cutting.formats import plan_to_wire, read_job
 from cutting.formats.garment_v1 import JUMPSUIT
-from cutting.formats.plan_shape import LayOut, PlanOut, WidthOut
+from cutting.formats.plan_shape import LayOut, PlacementOut, PlanOut, WidthOut
 from cutting.formats.plan_v1 import widths_to_wire
 from cutting.lay import Lay, Placement
 from cutting.methods.upper import TOPS
-from cutting.plan import CORE, plan, widths, with_lay
+from cutting.plan import CORE, by_hand, plan, widths, with_lay
 from cutting.yardage import yardage
 from shop.bridge.measuring import as_unit
 from shop.bridge.problems import CoreRefusal
@@ -19,6 +19,7 @@ CORE_VERSION = CORE
 # The wire's shapes, for the API to describe.
 PlanShape: TypeAlias = PlanOut
 LayShape: TypeAlias = LayOut
+PlacementShape: TypeAlias = PlacementOut
 WidthShape: TypeAlias = WidthOut
 
 
@@ -69,12 +70,23 @@ def check_part(unit: str, garment: dict[str, Any] | None = None, cloth: dict[str
         raise CoreRefusal(error, "cm" if unit == "cm" else "in") from None
 
 
+def plan_by_hand(job: dict[str, Any], placements: list[dict[str, Any]]) -> dict[str, Any]:
+    """The plan of a job on a lay that was moved by hand. Raises CoreRefusal where it could not be cut."""
+    try:
+        return plan_to_wire(by_hand(plan(read_job(job), by_width=False), _placements(placements)))
+    except CuttingError as error:
+        raise CoreRefusal(error, job.get("unit", "in")) from None
+
+
+def _placements(rows: list[dict[str, Any]]) -> tuple[Placement, ...]:
+    return tuple(
+        Placement(p["piece"], p["copies"], tuple(p["layers"]), p["x_mm"], p["y_mm"], p["turned"], p["mirrored"])
+        for p in rows
+    )
+
+
 def plan_with_lay(job: dict[str, Any], lay: dict[str, Any]) -> dict[str, Any]:
     """The plan of a job on a lay that was found for it, checked anew."""
     made = plan(read_job(job), by_width=False)
-    section = lay["sections"][0]
-    placements = tuple(
-        Placement(p["piece"], p["copies"], tuple(p["layers"]), p["x_mm"], p["y_mm"], p["turned"], p["mirrored"])
-        for p in lay["placements"]
-    )
-    return plan_to_wire(with_lay(made, Lay(section["fold"], section["depth_mm"], placements, lay["length_mm"])))
+    found = Lay(made.table, _placements(lay["placements"]), lay["length_mm"] / made.table.times)
+    return plan_to_wire(with_lay(made, found, lay["bound_mm"]))

@@ -12,22 +12,36 @@ from pathlib import Path
 from typing import Any
 
 ROOT = Path(__file__).resolve().parents[2]
+CHILD = {"PYTHONDONTWRITEBYTECODE": "1", "OPENBLAS_NUM_THREADS": "1", "OMP_NUM_THREADS": "1"}
 
 
-def search_lay(job: dict[str, Any], seconds: float, seed: int) -> Generator[dict[str, Any] | None, None, None]:
-    """Run a search child on a job; yields its lines, and None at least twice a second while it says nothing.
+Lines = Generator[dict[str, Any] | None, None, None]
+
+
+def search_lay(job: dict[str, Any], seconds: float, seed: int) -> Lines:
+    """Look for a shorter lay; see `_run`."""
+    return _run({"job": job, "seconds": seconds, "seed": seed})
+
+
+def try_ways(job: dict[str, Any], seconds: float, seed: int) -> Lines:
+    """Try what would make the cloth in hand enough, a search of `seconds` for each way; see `_run`."""
+    return _run({"job": job, "seconds": seconds, "seed": seed, "ways": True})
+
+
+def _run(asked: dict[str, Any]) -> Lines:
+    """Run a search child; yields its lines, and None at least twice a second while it says nothing.
 
     Closing the iterator ends the child. It also ends by itself when this process dies, since its input closes.
     """
     child = subprocess.Popen(
         [sys.executable, "-m", "cutting.search_child"], cwd=ROOT, stdin=subprocess.PIPE, stdout=subprocess.PIPE,
         stderr=subprocess.DEVNULL, start_new_session=True, preexec_fn=_be_modest,
-        env={"PATH": os.environ.get("PATH", ""), "PYTHONDONTWRITEBYTECODE": "1"},
+        env=CHILD | {key: os.environ[key] for key in ("PATH", "NUMBA_CACHE_DIR") if key in os.environ},
     )  # fmt: skip
     assert child.stdin is not None
     assert child.stdout is not None
     try:
-        child.stdin.write(json.dumps({"job": job, "seconds": seconds, "seed": seed}).encode() + b"\n")
+        child.stdin.write(json.dumps(asked).encode() + b"\n")
         child.stdin.flush()
         held = b""
         while True:

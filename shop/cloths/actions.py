@@ -7,15 +7,23 @@ from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import put_row
 from shop.bridge.drafting import check_part
-from shop.cloths.models import Cloth
+from shop.cloths.models import Cloth, ShelfCloth
 
-FIELDS = ("kind", "width", "length", "fold", "one_way", "shrink_percent", "stretch_percent", "thickness", "pleated")
+FIELDS = (
+    "kind", "width", "length", "fold", "one_way", "shrink_percent", "stretch_percent", "thickness", "pleated",
+    "selvedge", "trim", "spare", "repeat", "unit_of_sale", "price",
+)  # fmt: skip
+LATER = {"stretch_percent": "", "thickness": "usual", "pleated": False} | dict.fromkeys(FIELDS[9:], "")
+"""What a cloth has where nobody said it."""
+SHELF = ("colour", *(key for key in FIELDS if key != "fold"))
+"""What goes with a cloth from the shelf to an order."""
 
 
 def job_part(fields: dict[str, Any]) -> dict[str, Any]:
     """A cloth as a job file has it."""
     part = {key: fields[key] for key in FIELDS}
-    part["length"] = part["length"] or None
+    for key in ("length", *FIELDS[9:]):
+        part[key] = part[key] or None
     for key in ("shrink_percent", "stretch_percent"):
         part[key] = part[key] or 0
     return part
@@ -24,6 +32,17 @@ def job_part(fields: dict[str, Any]) -> dict[str, Any]:
 def put_cloth(*, actor: User, id: UUID, version: int, **fields: Any) -> Cloth:
     """Make or change a cloth. Raises CoreRefusal where a number cannot be a cloth's."""
     allow(actor, "orders")
-    fields = {"stretch_percent": "", "thickness": "usual", "pleated": False} | fields
+    fields = LATER | fields
     check_part(actor.workshop.unit, cloth=job_part(fields))
     return put_row(Cloth, actor=actor, id=id, version=version, **fields)
+
+
+def put_shelf_cloth(*, actor: User, id: UUID, version: int, name: str, form: str, **fields: Any) -> ShelfCloth:
+    """Put a cloth on the shelf, change it, or take it off. Raises CoreRefusal where a number cannot be a cloth's."""
+    allow(actor, "orders")
+    removed = fields.pop("removed", False)
+    fields = LATER | fields
+    check_part(actor.workshop.unit, cloth=job_part(fields | {"fold": "auto"}))
+    return put_row(
+        ShelfCloth, actor=actor, id=id, version=version, name=name.strip(), form=form, removed=removed, **fields
+    )  # fmt: skip

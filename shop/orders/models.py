@@ -4,20 +4,21 @@ from django.db import models
 
 from shop.accounts.models import WorkshopRow
 from shop.clients.models import Client, Sheet
-from shop.cloths.models import Cloth
+from shop.cloths.models import Cloth, ShelfCloth
 
 
 class Order(WorkshopRow):
     """What one client is to get by one day, sewn to one sheet and cut from one cloth.
 
-    `other_cloth` is what its garments say is cut from another: lining, contrast, or a whole garment.
-    `group` is shared by the orders of the same outfit for several clients.
+    `other_cloth` is what its garments say is cut from another: lining, contrast, or a whole garment. `shelf` is the
+    cloth on the shelf that is kept for it. `group` is shared by the orders of the same outfit for several clients.
     """
 
     client = models.ForeignKey(Client, on_delete=models.PROTECT, related_name="+")
     sheet = models.ForeignKey(Sheet, on_delete=models.PROTECT, related_name="+")
     cloth = models.ForeignKey(Cloth, on_delete=models.PROTECT, related_name="+")
     other_cloth = models.ForeignKey(Cloth, null=True, on_delete=models.PROTECT, related_name="+")
+    shelf = models.ForeignKey(ShelfCloth, null=True, on_delete=models.SET_NULL, related_name="+")
     title = models.CharField(max_length=120)
     promised_on = models.DateField()
     group = models.UUIDField(null=True, db_index=True)

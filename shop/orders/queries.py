@@ -33,6 +33,15 @@ def garments(actor: User, order: UUID) -> QuerySet[Garment]:
     return Garment.of(actor.workshop).filter(order_id=order, removed=False).order_by("created_at", "id")
 
 
+def kept_for(actor: User) -> dict[UUID, list[Order]]:
+    """The orders each cloth of the shelf is kept for."""
+    found: dict[UUID, list[Order]] = {}
+    for row in Order.of(actor.workshop).filter(shelf__isnull=False).order_by("promised_on"):
+        assert row.shelf_id is not None
+        found.setdefault(row.shelf_id, []).append(row)
+    return found
+
+
 def from_another_cloth(choices: dict[str, Any]) -> bool:
     """Whether anything of a garment, or of a jumpsuit's half, is cut from the order's other cloth."""
     halves = [choices, *(half.get("choices") or {} for half in choices.values() if isinstance(half, dict))]

@@ -12,7 +12,7 @@ from django.utils import timezone
 from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import own
-from shop.bridge.drafting import CORE_VERSION, job_garment, make_plan, make_widths
+from shop.bridge.drafting import CORE_VERSION, job_garment, make_plan, make_widths, plan_by_hand
 from shop.clients.queries import measures_of
 from shop.cloths.actions import FIELDS, job_part
 from shop.cloths.models import Cloth
@@ -21,7 +21,8 @@ from shop.orders.queries import garments, other_cloth
 from shop.plans.models import LayRun, PlanRun
 from shop.plans.tasks import improve_lay
 
-SECONDS = 5
+LONGEST = 600
+"""The longest a search may take, in seconds."""
 DEAD = timedelta(seconds=5)
 """A search that said nothing for so long has no worker."""
 
@@ -85,15 +86,19 @@ def widths_of(*, actor: User, plan_run: UUID) -> list[dict[str, Any]]:
     return list(run.widths)
 
 
-def start_lay_run(*, actor: User, id: UUID, plan_run: UUID) -> LayRun:
-    """Queue a search for a shorter lay; the same id again is the same search."""
+def start_lay_run(
+    *, actor: User, id: UUID, plan_run: UUID, seconds: int = 10, seed: int = 1, kind: str = LayRun.SHORTER
+) -> LayRun:
+    """Queue a search for a shorter lay, or for ways to need less cloth; the same id again is the same search."""
     allow(actor, "lays")
     with transaction.atomic():
         plan = own(PlanRun, actor, plan_run)
         known = LayRun.of(actor.workshop).filter(pk=id).first()
         if known is not None:
             return known
-        run = LayRun(id=id, workshop=actor.workshop, changed_by=actor, plan_run=plan, seconds=SECONDS)
+        run = LayRun(
+            id=id, workshop=actor.workshop, changed_by=actor, plan_run=plan, seconds=seconds, seed=seed, kind=kind
+        )
         run.save(force_insert=True)
         improve_lay.defer(lay_run=str(run.id))
     return run
@@ -107,4 +112,20 @@ def stop_lay_run(*, actor: User, id: UUID) -> LayRun:
     asked.update(stop_asked=True)
     asked.filter(state=LayRun.RUNNING, changed_at__lt=timezone.now() - DEAD).update(state=LayRun.STOPPED)
     run.refresh_from_db()
+    return run
+
+
+def put_hand_lay(*, actor: User, id: UUID, plan_run: UUID, placements: list[dict[str, Any]]) -> PlanRun:
+    """Lay a plan's pieces as they were moved by hand; the same id again is the same lay.
+
+    Raises CoreRefusal where it could not be cut so.
+    """
+    allow(actor, "lays")
+    run = own(PlanRun, actor, plan_run)
+    if not LayRun.of(actor.workshop).filter(pk=id).exists():
+        plan = plan_by_hand(run.job, placements)
+        LayRun(
+            id=id, workshop=actor.workshop, changed_by=actor, plan_run=run, kind=LayRun.HAND, state=LayRun.DONE,
+            plan=plan, lay=plan["lay"],
+        ).save(force_insert=True)  # fmt: skip
     return run

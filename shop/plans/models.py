@@ -23,16 +23,28 @@ class PlanRun(WorkshopRow):
 
 
 class LayRun(WorkshopRow):
-    """One search for a shorter lay of a plan. `seq` grows with each thing the page may show."""
+    """One search for a shorter lay of a plan. `seq` grows with each thing the page may show.
 
+    `bound_mm` is the length nothing can beat, as far as it is proved; `proved` where the lay is no longer than that.
+
+    One of the kind `ways` tries what would make the cloth in hand enough: what it `found` is a list of ways.
+    One of the kind `hand` is no search: its plan lies as somebody moved the pieces.
+    """
+
+    SHORTER, WAYS, HAND = "shorter", "ways", "hand"
     QUEUED, RUNNING, DONE, STOPPED, FAILED = "queued", "running", "done", "stopped", "failed"
 
     plan_run = models.ForeignKey(PlanRun, on_delete=models.CASCADE, related_name="+")
     state = models.CharField(max_length=8, default=QUEUED)
     seq = models.PositiveIntegerField(default=0)
     tried = models.PositiveIntegerField(default=0)
-    to_try = models.PositiveIntegerField(default=0)
+    gone_ms = models.PositiveIntegerField(default=0)
+    bound_mm = models.FloatField(null=True)
+    proved = models.BooleanField(default=False)
     lay = models.JSONField(null=True)
     plan = models.JSONField(null=True)
     stop_asked = models.BooleanField(default=False)
-    seconds = models.PositiveSmallIntegerField(default=5)
+    seconds = models.PositiveSmallIntegerField(default=10)
+    seed = models.PositiveIntegerField(default=1)
+    kind = models.CharField(max_length=8, default=SHORTER)
+    found = models.JSONField(default=list)

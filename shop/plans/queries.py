@@ -24,10 +24,17 @@ def lay_run(actor: User, id: UUID) -> LayRun:
 
 
 def best_plan(actor: User, run: PlanRun) -> dict[str, Any]:
-    """The plan with the shortest lay that was found for it: a finished search's, or its own."""
+    """The plan as it is to be cut: as it was last moved by hand, else with the shortest lay of all that were found.
+
+    A search that was started after a move by hand counts again: somebody asked for it.
+    """
     best: dict[str, Any] = run.plan
-    for search in LayRun.of(actor.workshop).filter(plan_run=run, plan__isnull=False):
+    for search in LayRun.of(actor.workshop).filter(plan_run=run, plan__isnull=False).order_by("created_at"):
         found: dict[str, Any] = search.plan or {}
-        if best["lay"] and found["lay"]["length_mm"] < best["lay"]["length_mm"]:
+        if search.kind == LayRun.HAND:
+            best = found
+            continue
+        # One that is no shorter still knows better how short a lay can be.
+        if best["lay"] and found["lay"]["length_mm"] <= best["lay"]["length_mm"]:
             best = found
     return best

@@ -8,13 +8,13 @@ from django.utils import timezone
 from procrastinate.contrib.django import app
 
 from shop.bridge.drafting import plan_with_lay
-from shop.bridge.lay import search_lay
+from shop.bridge.lay import search_lay, try_ways
 from shop.plans.models import LayRun
 
 
 @app.task(name="improve_lay", queue="lay", queueing_lock=None, retry=2)
 def improve_lay(*, lay_run: str) -> None:
-    """Search until the time is over, every order was tried, or a stop is asked for; keep each better lay.
+    """Search until the time is over, none can be shorter, or a stop is asked for; keep each better lay.
 
     A child that goes without its last line has broken off: the run has failed, what it found stays.
     """
@@ -25,10 +25,13 @@ def improve_lay(*, lay_run: str) -> None:
         return
     _tell(rows, run, state=LayRun.RUNNING)
     stopped = ended = False
-    with closing(search_lay(run.plan_run.job, run.seconds, seed=1)) as lines:
+    begin = try_ways if run.kind == LayRun.WAYS else search_lay
+    if run.kind == LayRun.WAYS:
+        _tell(rows, run, found=[])
+    with closing(begin(run.plan_run.job, run.seconds, run.seed)) as lines:
         for line in lines:
             if line is not None:
-                ended = ended or "plan" in line
+                ended = ended or "plan" in line or "ended" in line
                 _tell(rows, run, **_news(run, line))
             if rows.values_list("stop_asked", flat=True).get():
                 stopped = True
@@ -48,7 +51,11 @@ async def take_up_again(timestamp: int, silent: float = 30) -> None:
 
 def _news(run: LayRun, line: dict[str, Any]) -> dict[str, Any]:
     """What a line of the child changes: a search taken up again begins anew, but keeps the shorter lay it had."""
-    changes: dict[str, Any] = {key: line[key] for key in ("tried", "to_try") if key in line}
+    changes: dict[str, Any] = {key: line[key] for key in ("tried", "gone_ms", "bound_mm") if key in line}
+    if line.get("way"):
+        changes["found"] = [*run.found, line["way"]]
+    if line.get("done"):
+        changes["proved"] = True
     lay, plan = line.get("lay"), line.get("plan")
     if lay and (run.lay is None or lay["length_mm"] < run.lay["length_mm"]):
         changes["lay"] = lay

@@ -1,11 +1,13 @@
 """Seeded slips are named by a product check; sound garments pass every check."""
 
 from dataclasses import replace
+from fractions import Fraction
 
 import pytest
 from hypothesis import given
 
 from cutting.checks import check_fold, check_garment, check_joins
+from cutting.cloth import Cloth, folded
 from cutting.formats import read_job
 from cutting.garments import draft_joined, draft_top
 from cutting.lengths import read
@@ -15,10 +17,12 @@ from tests.faults import FAULTS, JOIN_FAULTS, MADE, TOP_FAULTS, band_cut_to_the_
 from tests.jobs import planned, top_job
 from tests.strategies import asks, bodies, served
 
+WIDE = folded(Cloth(width=Fraction(1200)), "lengthwise-centre")
+
 
 def checks_of(garment):
     needed = garment.numbers["fold.needed"].net.mm
-    return check_garment(garment) + check_fold("cloth.fold", needed, 600.0, garment.pieces(on_fold=True))
+    return check_garment(garment) + check_fold("cloth.fold", needed, WIDE, garment.pieces(on_fold=True))
 
 
 @pytest.mark.parametrize("style", ["palazzo", "straight-trousers"])

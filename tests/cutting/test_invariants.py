@@ -5,7 +5,7 @@ from fractions import Fraction
 from math import acos, degrees, hypot
 
 import pytest
-from hypothesis import given, settings
+from hypothesis import example, given, settings
 from hypothesis import strategies as st
 from shapely.geometry import LineString, Polygon
 
@@ -170,6 +170,12 @@ def level_to_centre(panel, outline, top, down):
     return top[0] + share * (below.across - top[0]) - leftmost(outline, down)
 
 
+STRAIGHT = {
+    "waist": 766, "hip": 766, "thigh": 442, "knee": 295, "outseam": 961, "inseam": 718, "ankle": 179, "body_rise": 244,
+}  # fmt: skip
+
+
+@example(Body({key: Fraction(size) for key, size in STRAIGHT.items()}), "half-thigh")
 @given(bodies(), st.sampled_from(sorted(METHODS)))
 def test_a_millimetre_more_hip_moves_no_mark_far(body, method):
     style = METHODS[method].styles[-1]

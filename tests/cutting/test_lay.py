@@ -9,9 +9,10 @@ from hypothesis import given
 from hypothesis import strategies as st
 from shapely.geometry import Polygon, box
 
-from cutting.cloth import Cloth, fold_depth
+from cutting.checks import worst_fit
+from cutting.cloth import FOLDS, Cloth, folded
 from cutting.geometry import Point
-from cutting.lay import faults, items_for, rivals
+from cutting.lay import faults, items_for, offcuts, rivals
 from cutting.lay.variants import CELL
 from cutting.pieces import Piece
 from cutting.yardage import yardage
@@ -19,18 +20,27 @@ from tests.jobs import planned
 from tests.strategies import asks, bodies, served
 
 
-@given(bodies(), asks(), st.integers(36, 70), st.sampled_from(["lengthwise-centre", "open"]), st.booleans())
+@given(bodies(), asks(), st.integers(36, 70), st.sampled_from(FOLDS), st.booleans())
 def test_every_lay_is_valid_and_beats_the_habit(body, made, inches, fold, one_way):
     pieces = served(body, made).pieces(on_fold=fold != "open")
     cloth = Cloth(width=inches * Fraction(254, 10), one_way=one_way)
-    lays = rivals(items_for(pieces, fold, one_way), cloth, fold)
+    table = folded(cloth, fold, min(max(piece.width for piece in pieces), float(cloth.width) / 2))
+    lays = rivals(items_for(pieces, table, one_way), table, one_way and table.times == 1)
     if lays is None:
-        assert max(piece.width for piece in pieces) > fold_depth(cloth, fold)
+        _, deep, room = worst_fit(pieces, table)
+        assert deep > room or fold == "crosswise"
         return
-    assert faults(lays.lay, pieces, one_way) == []
+    assert faults(lays.lay, pieces, one_way and table.times == 1) == []
     shapes = [Polygon(p.outline(next(x for x in pieces if x.id == p.piece).cut)) for p in lays.lay.placements]
-    assert max(shape.bounds[2] for shape in shapes) == pytest.approx(lays.lay.length, abs=0.01)
+    far = 3 if table.crosswise else 2
+    assert table.times * max(shape.bounds[far] for shape in shapes) == pytest.approx(lays.lay.length, abs=0.02)
     assert lays.bound - 0.01 <= lays.lay.length <= min(x for x in (lays.habit, lays.one_pass) if x is not None) + 0.01
+
+
+def test_on_one_way_cloth_a_fold_across_is_refused_in_words():
+    made = planned(cloth={"width": 60, "fold": "crosswise", "one_way": True})
+    assert made.lays is None
+    assert "lay.nap" in {finding.code for finding in made.findings}
 
 
 @pytest.fixture
@@ -67,7 +77,8 @@ def test_the_checker_catches_what_was_tampered_with(laid):
 def test_a_tenth_of_a_millimetre_of_overlap_is_seen():
     square = tuple(Point(*p) for p in ((0, 0), (100, 0), (100, 100), (0, 100)))
     pieces = [Piece("t.a", "t", "a", 1, False, square, square), Piece("t.b", "t", "b", 1, False, square, square)]
-    lays = rivals(items_for(pieces, "open", False), Cloth(width=Fraction(150)), "open")
+    table = folded(Cloth(width=Fraction(150)), "open")
+    lays = rivals(items_for(pieces, table, False), table, False)
     assert lays.lay.length == pytest.approx(200, abs=1e-3)
     late = max(range(2), key=lambda k: lays.lay.placements[k].x)
     near = moved(lays.lay, late, x=lays.lay.placements[late].x - 0.1)
@@ -78,8 +89,9 @@ def test_two_triangles_nest_as_one_can_prove():
     """Two right triangles, legs 100 and 200, on cloth 100 wide: turned against each other they fill 200."""
     corner = tuple(Point(*p) for p in ((0, 0), (100, 0), (0, 200)))
     pieces = [Piece("t.a", "t", "a", 2, False, corner, corner)]
-    items = items_for([replace(pieces[0], count=1), replace(pieces[0], id="t.b", count=1)], "open", False)
-    lays = rivals(items, Cloth(width=Fraction(100)), "open")
+    table = folded(Cloth(width=Fraction(100)), "open")
+    items = items_for([replace(pieces[0], count=1), replace(pieces[0], id="t.b", count=1)], table, False)
+    lays = rivals(items, table, False)
     assert lays.lay.length == pytest.approx(200, abs=0.01)
     assert lays.habit == pytest.approx(400)
 
@@ -92,14 +104,30 @@ def test_cloth_to_buy_is_rounded_up_to_what_is_sold():
     assert yardage(1000.0, cloth, "cm").buy == pytest.approx(1100)
 
 
+def test_what_is_added_before_cloth_is_bought_and_what_it_costs():
+    """1000 of lay, 5 % shrinkage, 20 trimmed, 50 spare, two garments to match at 120: 1362.6, so 3 half yards at 4.50 a
+    yard: 6.75; in metres 1.4 at 4.50: 6.30.
+    """
+    cloth = Cloth(
+        width=Fraction(1143), shrink_percent=Fraction(5), trim=Fraction(20), spare=Fraction(50), repeat=Fraction(120),
+        price=Fraction("4.50"),
+    )  # fmt: skip
+    bought = yardage(1000.0, cloth, "in", garments=2)
+    assert bought.length == pytest.approx(1000 / 0.95 + 20 + 50 + 240)
+    assert (bought.steps, str(bought.cost)) == (3, "6.75")
+    metres = yardage(1000.0, cloth, "cm", garments=2)
+    assert (metres.steps, str(metres.cost)) == (14, "6.30")
+    assert yardage(1000.0, replace(cloth, price=None), "cm").cost is None
+
+
 @given(bodies(), asks(), st.booleans(), st.booleans())
 def test_the_profile_of_a_piece_is_its_reach_in_each_strip(body, made, turned, mirrored):
     """Against another library: the piece cut into strips 4 mm wide across the cloth."""
     panel = served(body, made).pieces(on_fold=False)[0]
-    items = items_for([panel], "lengthwise-centre", False)
+    items = items_for([panel], folded(Cloth(width=Fraction(3000)), "lengthwise-centre"), False)
     variant = next(v for v in items[0].variants if (v.turned, v.mirrored) == (turned, mirrored))
-    whole = Polygon(variant.polygon)
-    low, high = variant.profile
+    whole = Polygon(variant.shape.polygon)
+    low, high = variant.shape.profile
     assert len(low) == -(-variant.depth // CELL)
     for k in range(0, len(low), 7):
         strip = whole.intersection(box(-1, k * CELL, variant.width + 1, min((k + 1) * CELL, variant.depth)))
@@ -119,3 +147,31 @@ def test_on_open_cloth_each_of_a_pair_is_called_where_it_lies():
     for mark in made.marks:
         (ax, ay), (bx, by) = mark.on_cloth
         assert hypot(bx - ax, by - ay) == pytest.approx(mark.tape.length.mm, abs=1e-6)
+
+
+@given(bodies(), asks(), st.integers(45, 70), st.sampled_from(FOLDS))
+def test_what_is_left_over_is_touched_by_no_piece(body, made, inches, fold):
+    pieces = served(body, made).pieces(on_fold=fold != "open")
+    table = folded(Cloth(width=inches * Fraction(254, 10)), fold, min(max(p.width for p in pieces), inches * 12.7))
+    lays = rivals(items_for(pieces, table, False), table, False)
+    if lays is None:
+        return
+    cuts = {piece.id: piece.cut for piece in pieces}
+    shapes = [Polygon(p.outline(cuts[p.piece])) for p in lays.lay.placements]
+    found = offcuts(lays.lay, pieces)
+    boxes = [box(one.x, one.y, one.x + one.along, one.y + one.across) for one in found]
+    assert [one.area for one in boxes] == sorted((one.area for one in boxes), reverse=True)
+    for k, one in enumerate(boxes):
+        assert all(one.intersection(other).area < 1e-6 for other in [*shapes, *boxes[:k]])
+        far = one.bounds[3] if table.crosswise else one.bounds[2]
+        assert far <= lays.lay.reach + 1e-6
+
+
+def test_a_strip_beside_a_block_is_left_over():
+    """A block 300 x 500 on cloth 1000 wide leaves 700 by 500, to whole 20 mm."""
+    square = tuple(Point(*p) for p in ((0, 0), (300, 0), (300, 500), (0, 500)))
+    table = folded(Cloth(width=Fraction(1000)), "open")
+    pieces = [Piece("t.a", "t", "a", 1, False, square, square)]
+    lay = rivals(items_for(pieces, table, False), table, False).lay
+    (left,) = offcuts(lay, pieces)
+    assert (left.along, left.across, left.layers) == (500, pytest.approx(690, abs=10), 1)

@@ -103,12 +103,16 @@ def test_what_a_top_owes_over_random_bodies(body, ask):
     for panel in top.panels.values():
         assert Polygon(panel.cut).is_valid
         assert Polygon(panel.cut).buffer(0.05).contains(Polygon(panel.net))
+    for piece in top.pieces(on_fold=True):  # nothing reaches over the fold it lies on
+        assert piece.folds is None or min(p.across for p in piece.cut) == pytest.approx(0, abs=1e-6)
     front, back = top.panels["front"], top.panels["back"]
     level = front.points["U"].down
     girth = 0.0
     for panel in (front, back):  # sliced on the outline: from the centre to the side at the armhole line
         cut = Polygon(panel.net).intersection(LineString([(-500, level), (1500, level)]))
-        girth += 2 * (cut.bounds[2] - cut.bounds[0])
+        # A neck cut lower than that takes cloth from the centre, not from the girth.
+        centre = panel.edges["centre"].path
+        girth += 2 * (cut.bounds[2] - (cut.bounds[0] if centre.end.down < level else centre.end.across))
     assert girth == pytest.approx(float(body.sizes["bust"]) + ask.bust_ease.mm, abs=1)
     if TOPS[ask.style].fitted:
         edge = "waist" if "waist" in front.edges else "hem"

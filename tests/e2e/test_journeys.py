@@ -52,7 +52,7 @@ def test_the_whole_job_by_mouse_with_a_wrong_number_mended(inside: Page):
     page.get_by_role("navigation", name="Stations").get_by_role("link", name="Cloth").click()
     page.get_by_label("Width, selvedge to selvedge").fill("30")
     page.get_by_label("Width, selvedge to selvedge").press("Tab")
-    page.get_by_text("Folded lengthwise, selvedges together").click()
+    page.get_by_text("pairs cut at once, two layers").click()
     expect(page.get_by_text("too shallow for the widest line")).to_be_visible()
     page.get_by_label("Width, selvedge to selvedge").fill("60")
     page.get_by_label("Width, selvedge to selvedge").press("Tab")

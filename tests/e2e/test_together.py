@@ -63,7 +63,7 @@ def test_the_worker_shortens_the_lay_and_mark_follows(inside: Page, worker):
     row = page.get_by_role("row", name=re.compile("^This lay"))
     before = row.get_by_role("img").get_attribute("aria-label")
     page.get_by_role("button", name="Look for a shorter lay").click()
-    expect(page.get_by_role("status").first).to_have_text(re.compile("Waiting|orders tried"))
+    expect(page.get_by_role("status").first).to_have_text(re.compile("Waiting|tries"))
     thread = threading.Thread(target=worker)
     thread.start()
     expect(page.get_by_text("A shorter lay was found and taken.")).to_be_visible(timeout=30_000)
@@ -90,3 +90,67 @@ def test_an_unknown_address_is_said_and_leads_back(inside: Page):
     expect(page.get_by_text("Marit Sol")).to_be_visible()
     page.get_by_role("button", name="Leave").click()
     expect(page.get_by_label("User name")).to_be_visible()
+
+
+def test_an_off_cut_goes_on_the_shelf_and_the_shelf_serves_an_order(inside: Page):
+    page = inside
+    page.get_by_role("link", name="Shelf").click()
+    form = page.locator("form")
+    form.get_by_role("button", name="Put on the shelf").click()
+    expect(page.get_by_role("alert")).to_have_text("Still needed: what it is called, its width, its length.")
+    form.get_by_label("What it is called").fill("Grey wool, window board")
+    form.get_by_label("Width, selvedge to selvedge").fill("3o in")
+    form.get_by_label("How long").fill("4 yd")
+    form.get_by_role("button", name="Put on the shelf").click()
+    expect(page.get_by_role("alert")).to_contain_text("length")
+    form.get_by_label("Width, selvedge to selvedge").fill("62 in")
+    form.get_by_label("How long").fill("110 in")
+    form.get_by_role("button", name="Put on the shelf").click()
+    expect(page.get_by_text("Length of cotton, 62 in wide, 110 in long")).to_be_visible()
+
+    page.get_by_role("link", name="Bench").click()
+    page.get_by_role("link", name="Mark").first.click()
+    page.get_by_text("Call 1 of").wait_for()
+    station(page, "Cloth")
+    page.get_by_label("From the shelf").select_option(label="Grey wool, window board: 62 in wide, 110 in long")
+    expect(page.get_by_label("Width, selvedge to selvedge")).to_have_value("62 in")
+    expect(page.get_by_text("Yes: 110 in are enough.")).to_be_visible()
+    page.get_by_text("one layer; left and right each laid by itself").click()
+    expect(page.get_by_text("Open, one layer, seen from")).to_be_visible()
+    station(page, "Lay")
+    page.get_by_role("button", name="Keep it").first.click()
+    expect(page.get_by_role("button", name="On the shelf")).to_be_visible()
+    page.get_by_role("link", name="Shelf").click()
+    expect(page.get_by_text("off-cut").first).to_be_visible()
+    expect(page.get_by_text("Kept for")).to_be_visible()
+
+
+def test_a_piece_is_moved_by_hand_and_the_lay_is_kept(inside: Page):
+    page = inside
+    page.get_by_role("link", name="Mark").first.click()
+    page.get_by_text("Call 1 of").wait_for()
+    station(page, "Lay")
+    row = page.get_by_role("row", name=re.compile("^This lay"))
+    before = row.get_by_role("img").get_attribute("aria-label")
+    page.get_by_role("button", name="Move by hand").click()
+    pieces = page.locator("g[role=button]")
+    names = [one.get_attribute("aria-label") for one in pieces.all()]
+    last = max(range(len(names)), key=lambda k: float(re.search(r", (\d+)", names[k]).group(1)))
+    pieces.nth(last).focus()
+    page.keyboard.press("Shift+ArrowRight")
+    expect(page.get_by_role("status")).to_contain_text("1 in longer")
+    page.keyboard.press("Control+z")
+    expect(page.get_by_role("status")).not_to_contain_text("longer")
+    page.keyboard.press("Control+Shift+Z")
+    expect(page.get_by_role("status")).to_contain_text("1 in longer")
+    for _ in range(4):
+        page.keyboard.press("Shift+ArrowLeft")
+    expect(page.get_by_role("status")).to_contain_text("It touches what is in its way.")
+    page.get_by_role("button", name="Undo").click()
+    page.get_by_role("button", name="Keep this lay").click()
+    expect(page.get_by_role("button", name="Move by hand")).to_be_visible()
+    station(page, "Mark")
+    station(page, "Lay")
+    expect(row.get_by_role("img")).to_be_visible()
+    assert LayRun._base_manager.get().kind == LayRun.HAND
+    assert before

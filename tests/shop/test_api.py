@@ -103,7 +103,8 @@ def test_a_search_shortens_the_lay_and_the_page_takes_the_better(owner, order, n
     improve_lay(lay_run=key)
     done = owner("GET", f"/lay-runs/{key}")[1]
     assert done["state"] == "done"
-    assert done["tried"] == done["to_try"] > 0
+    assert done["tried"] > 0
+    assert done["proved"] == (done["lay"]["length_mm"] <= done["bound_mm"] + 2.6)
     assert done["seq"] > 1
     better = owner("POST", path)[1]
     assert better["id"] == made["id"]
@@ -156,6 +157,24 @@ def test_a_child_that_breaks_off_is_not_called_done_and_its_lay_stays(owner, ord
     assert owner("POST", f"/orders/{order['id']}/plan")[1]["plan"]["lay"] == run["lay"]
 
 
+@pytest.mark.django_db(transaction=True)
+def test_ways_to_need_less_cloth_are_tried_on_the_queue(owner, order, new_id):
+    cloth = order["cloth"] | {"length": "50 in", "width": "60 in"}
+    owner("PUT", f"/cloths/{cloth['id']}", cloth)
+    made = owner("POST", f"/orders/{order['id']}/plan")[1]
+    assert "cloth.short" in {finding["code"] for finding in made["plan"]["findings"]}
+    key = new_id()
+    owner("PUT", f"/lay-runs/{key}", {"plan": made["id"], "kind": "ways", "seconds": 1})
+    improve_lay(lay_run=key)
+    run = owner("GET", f"/lay-runs/{key}")[1]
+    assert run["state"] == "done"
+    now, *found = run["found"]
+    assert (now["code"], now["enough"], now["saves_mm"]) == ("now", False, 0)
+    assert found
+    assert all(way["says"] and way["needs_mm"] < now["needs_mm"] for way in found)
+    assert owner("POST", f"/orders/{order['id']}/plan")[1] == made
+
+
 def test_a_search_child_ends_when_its_worker_is_gone(order, owner):
     """What a killed worker leaves behind: an input that is closed."""
     job = PlanRun._base_manager.get(pk=owner("POST", f"/orders/{order['id']}/plan")[1]["id"]).job
@@ -169,7 +188,8 @@ def test_a_search_child_ends_when_its_worker_is_gone(order, owner):
         check=True,
     )
     last = json.loads(done.stdout.splitlines()[-1])
-    assert 0 < last["tried"] < last["to_try"]
+    assert last["gone_ms"] < 30_000
+    assert last["plan"]["lay"]["bound_mm"] >= last["bound_mm"] - 0.01
 
 
 def test_too_many_wrong_passwords_lock_the_door_in_words(db, settings):
@@ -209,8 +229,10 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     owner("PUT", f"/lay-runs/{run}", {"plan": made["id"]})
     invited = owner("PUT", f"/invitations/{new_id()}", {"name": "Ivo", "role": "sewer"})[1]
     rule = owner("PUT", f"/house-rules/{new_id()}", {"name": "Ours", "method": "quarter-hip", "choices": {}})[1]
+    cloth = {"name": "Ours", "form": "bolt", "kind": "twill", "colour": "#101010", "width": "60"}
+    kept = owner("PUT", f"/shelf/{new_id()}", cloth)[1]
     rows = {
-        "house-rules": rule["id"], "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run,
+        "shelf": kept["id"], "house-rules": rule["id"], "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run,
         "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"], "plans": made["id"],
         "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
         "people": str(User.objects.get(username="ebba").id), "invitations": invited["id"],
@@ -219,8 +241,9 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "clients": {"name": "x", "other": rows["clients"]}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in", "text": "point,typed"},
         "orders": {
             "client": rows["clients"], "sheet": rows["sheets"], "cloth": rows["cloths"], "title": "x", "promised_on": "2026-01-01",
-            "of": rows["orders"],
+            "of": rows["orders"], "shelf": rows["shelf"],
         },
+        "shelf": cloth, "plans": {"id": new_id(), "placements": []},
         "garments": {"order": rows["orders"], "name": "t", "style": "palazzo", "method": "quarter-hip", "choices": {}},
         "cloths": {"kind": "x", "colour": "#000000", "width": "150", "fold": "open"},
         "readings": {"sheet": rows["sheets"], "key": "hip", "typed": "100"}, "lay-runs": {"plan": made["id"]},
@@ -258,3 +281,23 @@ def test_the_page_carries_its_content_policy(db):
     assert "unsafe-inline" not in policy
     assert "object-src 'none'" in policy
     assert answer["X-Request-Id"]
+
+
+def test_a_lay_moved_by_hand_is_checked_kept_and_used_until_somebody_searches_again(owner, order, new_id):
+    made = owner("POST", f"/orders/{order['id']}/plan")[1]
+    placements = made["plan"]["lay"]["placements"]
+    far = max(range(len(placements)), key=lambda k: placements[k]["x_mm"])
+    apart = [one | ({"x_mm": one["x_mm"] + 100} if k == far else {}) for k, one in enumerate(placements)]
+    key = new_id()
+    for _ in range(2):
+        status, told = owner("PUT", f"/plans/{made['id']}/hand", {"id": key, "placements": apart})
+        assert status == 200
+    assert told["plan"]["lay"]["length_mm"] == pytest.approx(made["plan"]["lay"]["length_mm"] + 100, abs=0.01)
+    assert owner("POST", f"/orders/{order['id']}/plan")[1]["plan"] == told["plan"]
+    near = [one | ({"x_mm": one["x_mm"] - 5} if k == far else {}) for k, one in enumerate(placements)]
+    status, refused = owner("PUT", f"/plans/{made['id']}/hand", {"id": new_id(), "placements": near})
+    assert status == 422
+    assert "lie on one another" in refused["problems"][0]["what"]
+    status, refused = owner("PUT", f"/plans/{made['id']}/hand", {"id": new_id(), "placements": placements[1:]})
+    assert status == 422
+    assert "missing" in refused["problems"][0]["what"]

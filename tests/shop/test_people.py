@@ -35,7 +35,8 @@ def test_each_role_holds_its_rights_and_is_told_so(team, role):
 def test_every_write_asks_for_its_right(team, order, new_id):
     """Each write as each role: 403 exactly where the right is not held, and then nothing has changed."""
     client, sheet, garment, cloth = order["client"], order["sheet"], order["garments"][0], order["cloth"]
-    plan = team["owner"]("POST", f"/orders/{order['id']}/plan")[1]["id"]
+    made = team["owner"]("POST", f"/orders/{order['id']}/plan")[1]
+    plan, placements = made["id"], made["plan"]["lay"]["placements"]
     keys = {"measure": "inseam", "typed": "30"}
     plain = {key: order[key] for key in ("version", "title", "promised_on")}
     writes = [
@@ -50,6 +51,9 @@ def test_every_write_asks_for_its_right(team, order, new_id):
         ("orders", "PUT", f"/cloths/{cloth['id']}", {key: cloth[key] for key in cloth if key != "id"}),
         ("orders", "PUT", f"/house-rules/{new_id()}", {"name": "Ours", "method": "quarter-hip", "choices": {}}),
         ("lays", "PUT", f"/lay-runs/{new_id()}", {"plan": plan}),
+        ("lays", "PUT", f"/plans/{plan}/hand", {"id": new_id(), "placements": placements}),
+        ("orders", "PUT", f"/shelf/{new_id()}", {"name": "Ours", "form": "bolt", "kind": "wool", "colour": "#202020", "width": "60"}),
+        ("orders", "PUT", f"/orders/{order['id']}/shelf", {"shelf": None}),
         ("contacts", "GET", "/book", None),
         ("contacts", "GET", f"/clients/{client['id']}/export?kind=vcard", None),
         ("remove", "GET", f"/clients/{client['id']}/export", None),
@@ -96,7 +100,7 @@ def body_for(about):
     schema = about.get("requestBody", {}).get("content", {}).get("application/json", {}).get("schema", {})
     if "$ref" in schema:
         schema = api.get_openapi_schema(path_prefix="/")["components"]["schemas"][schema["$ref"].rpartition("/")[2]]
-    some = {"string": "x", "integer": 1, "boolean": False, "object": {}, "number": 1}
+    some = {"string": "x", "integer": 1, "boolean": False, "object": {}, "number": 1, "array": []}
     body = {}
     for name, one in schema.get("properties", {}).items():
         if name not in schema.get("required", []):
@@ -104,6 +108,7 @@ def body_for(about):
         known = {
             "uuid": "00000000-0000-4000-8000-000000000000", "date": "2026-01-01",
         }.get(one.get("format", ""), some.get(one.get("type", ""), "x"))  # fmt: skip
+        known = None if "anyOf" in one else known
         body[name] = one["enum"][0] if "enum" in one else "#000000" if "pattern" in one else one.get("default", known)
     return body
 

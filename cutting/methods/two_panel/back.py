@@ -142,9 +142,9 @@ class _Leg:
         self.add = (ask.back_wider / 2).mm if self.shared else sums.tip.mm
         inner = front.edges["inner_leg"].path.segments
         self.front_in, self.front_hem_in = inner[1].end, inner[-1].end
-        front_side = front.edges["side"].path.segments
-        knee = [front_side[0].end] if sums.knee_round is not None else []
-        hem = front_side[0].start
+        # By their names: where the side comes out straight, knee and hem share one segment with the crotch line.
+        knee = [front.points["K2"]] if sums.knee_round is not None else []
+        hem = front.edges["side"].path.start
         shift = -(ask.back_wider / 2).mm if self.shared else sums.front_hip.mm - sums.back_hip.mm
         self.side = [Point(p.across + shift, p.down) for p in [*knee, hem]]
         self.onward = unit(self.front_hem_in.minus(self.front_in))

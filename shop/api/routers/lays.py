@@ -1,12 +1,14 @@
 """Searches for a shorter lay."""
 
+from typing import Literal
 from uuid import UUID
 
 from django.http import HttpRequest
-from ninja import Router, Schema
+from ninja import Field, Router, Schema
 
 from shop.api.auth import person
-from shop.bridge.drafting import LayShape
+from shop.api.routers.orders import PlanAnswer
+from shop.bridge.drafting import LayShape, PlacementShape, PlanShape
 from shop.plans import actions, queries
 from shop.plans.models import LayRun
 
@@ -14,7 +16,22 @@ router = Router(tags=["lays"])
 
 
 class LayRunIn(Schema):
+    """A search of so many seconds; another seed looks elsewhere."""
+
     plan: UUID
+    seconds: int = Field(10, ge=1, le=actions.LONGEST)
+    seed: int = Field(1, ge=1, le=1_000_000)
+    kind: Literal["shorter", "ways"] = "shorter"
+
+
+class SavingOut(Schema):
+    """One way to need less cloth, tried: what it needs and saves, and whether the cloth in hand is enough for it."""
+
+    code: str
+    says: str
+    needs_mm: float
+    saves_mm: float
+    enough: bool
 
 
 class LayRunOut(Schema):
@@ -23,8 +40,13 @@ class LayRunOut(Schema):
     state: str
     seq: int
     tried: int
-    to_try: int
+    gone_ms: int
+    seconds: int
+    bound_mm: float | None
+    proved: bool
     lay: LayShape | None
+    kind: str
+    found: list[SavingOut]
 
 
 def _out(row: LayRun) -> LayRunOut:
@@ -34,7 +56,12 @@ def _out(row: LayRun) -> LayRunOut:
         state=row.state,
         seq=row.seq,
         tried=row.tried,
-        to_try=row.to_try,
+        gone_ms=row.gone_ms,
+        seconds=row.seconds,
+        bound_mm=row.bound_mm,
+        proved=row.proved,
+        kind=row.kind,
+        found=[SavingOut(**way) for way in row.found],
         lay=None if row.lay is None else LayShape.model_validate(row.lay),
     )
 
@@ -42,7 +69,26 @@ def _out(row: LayRun) -> LayRunOut:
 @router.put("/lay-runs/{id}", response=LayRunOut)
 def start(request: HttpRequest, id: UUID, body: LayRunIn) -> LayRunOut:
     """Queue a search for a shorter lay of a plan."""
-    return _out(actions.start_lay_run(actor=person(request), id=id, plan_run=body.plan))
+    return _out(
+        actions.start_lay_run(
+            actor=person(request), id=id, plan_run=body.plan, seconds=body.seconds, seed=body.seed, kind=body.kind
+        )
+    )
+
+
+class HandIn(Schema):
+    """Where every piece lies; `id` is the move's own."""
+
+    id: UUID
+    placements: list[PlacementShape] = Field(max_length=500)
+
+
+@router.put("/plans/{id}/hand", response=PlanAnswer, by_alias=True)
+def by_hand(request: HttpRequest, id: UUID, body: HandIn) -> PlanAnswer:
+    """Lay the pieces of a plan as they were moved by hand: checked exactly, and kept."""
+    placements = [one.model_dump() for one in body.placements]
+    run = actions.put_hand_lay(actor=person(request), id=body.id, plan_run=id, placements=placements)
+    return PlanAnswer(id=run.id, plan=PlanShape.model_validate(queries.best_plan(person(request), run)))
 
 
 @router.get("/lay-runs/{id}", response=LayRunOut)

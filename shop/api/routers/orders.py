@@ -63,6 +63,12 @@ class ClothIn(Schema):
     stretch_percent: str = Field("", max_length=8)
     thickness: str = Field("usual", max_length=8)
     pleated: bool = False
+    selvedge: str = Field("", max_length=40)
+    trim: str = Field("", max_length=40)
+    spare: str = Field("", max_length=40)
+    repeat: str = Field("", max_length=40)
+    unit_of_sale: str = Field("", max_length=16)
+    price: str = Field("", max_length=16)
 
 
 class ClothOut(ClothIn):
@@ -91,6 +97,7 @@ class OrderOut(Schema):
     sheet: SheetOut
     cloth: ClothOut
     other_cloth: ClothOut | None
+    shelf: UUID | None
     garments: list[GarmentOut]
 
 
@@ -112,7 +119,8 @@ def _cloth(row: Cloth) -> ClothOut:
     return ClothOut(
         id=row.id, version=row.version, kind=row.kind, colour=row.colour, width=row.width, length=row.length,
         fold=row.fold, one_way=row.one_way, shrink_percent=row.shrink_percent,
-        stretch_percent=row.stretch_percent, thickness=row.thickness, pleated=row.pleated,
+        stretch_percent=row.stretch_percent, thickness=row.thickness, pleated=row.pleated, selvedge=row.selvedge,
+        trim=row.trim, spare=row.spare, repeat=row.repeat, unit_of_sale=row.unit_of_sale, price=row.price,
     )  # fmt: skip
 
 
@@ -122,7 +130,7 @@ def order_out(request: HttpRequest, row: Order) -> OrderOut:
     return OrderOut(
         id=row.id, version=row.version, title=row.title, promised_on=row.promised_on,
         client=client_out(request, row.client), sheet=sheet_out(request, row.sheet), cloth=_cloth(row.cloth),
-        other_cloth=_cloth(other) if other else None,
+        other_cloth=_cloth(other) if other else None, shelf=row.shelf_id,
         garments=[_garment(garment) for garment in queries.garments(person(request), row.id)],
     )  # fmt: skip
 

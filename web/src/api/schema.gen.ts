@@ -463,6 +463,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Keep a cloth of the shelf for the order; its own cloth becomes like it.
+         */
+        put: operations["shop_api_routers_shelf_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/spread": {
         parameters: {
             query?: never;
@@ -536,6 +556,26 @@ export interface paths {
          * @description Give another role, or let go.
          */
         put: operations["shop_api_routers_people_put_person"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{id}/hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * By Hand
+         * @description Lay the pieces of a plan as they were moved by hand: checked exactly, and kept.
+         */
+        put: operations["shop_api_routers_lays_by_hand"];
         post?: never;
         delete?: never;
         options?: never;
@@ -790,6 +830,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Shelf
+         * @description Every cloth on the shelf, the newest first, with the orders it is kept for.
+         */
+        get: operations["shop_api_routers_shelf_shelf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put */
+        put: operations["shop_api_routers_shelf_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tape": {
         parameters: {
             query?: never;
@@ -1009,10 +1086,30 @@ export interface components {
              */
             pleated: boolean;
             /**
+             * Price
+             * @default
+             */
+            price: string;
+            /**
+             * Repeat
+             * @default
+             */
+            repeat: string;
+            /**
+             * Selvedge
+             * @default
+             */
+            selvedge: string;
+            /**
              * Shrink Percent
              * @default
              */
             shrink_percent: string;
+            /**
+             * Spare
+             * @default
+             */
+            spare: string;
             /**
              * Stretch Percent
              * @default
@@ -1023,6 +1120,16 @@ export interface components {
              * @default usual
              */
             thickness: string;
+            /**
+             * Trim
+             * @default
+             */
+            trim: string;
+            /**
+             * Unit Of Sale
+             * @default
+             */
+            unit_of_sale: string;
             /**
              * Version
              * @default 0
@@ -1060,10 +1167,30 @@ export interface components {
              */
             pleated: boolean;
             /**
+             * Price
+             * @default
+             */
+            price: string;
+            /**
+             * Repeat
+             * @default
+             */
+            repeat: string;
+            /**
+             * Selvedge
+             * @default
+             */
+            selvedge: string;
+            /**
              * Shrink Percent
              * @default
              */
             shrink_percent: string;
+            /**
+             * Spare
+             * @default
+             */
+            spare: string;
             /**
              * Stretch Percent
              * @default
@@ -1074,6 +1201,16 @@ export interface components {
              * @default usual
              */
             thickness: string;
+            /**
+             * Trim
+             * @default
+             */
+            trim: string;
+            /**
+             * Unit Of Sale
+             * @default
+             */
+            unit_of_sale: string;
             /**
              * Version
              * @default 0
@@ -1298,6 +1435,19 @@ export interface components {
             /** Notions */
             notions: components["schemas"]["NotionBought"][];
         };
+        /**
+         * HandIn
+         * @description Where every piece lies; `id` is the move's own.
+         */
+        HandIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Placements */
+            placements: components["schemas"]["PlacementOut"][];
+        };
         /** HouseRuleIn */
         HouseRuleIn: {
             /** Choices */
@@ -1396,6 +1546,16 @@ export interface components {
             /** User Name */
             user_name: string;
         };
+        /** KeptFor */
+        KeptFor: {
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Title */
+            title: string;
+        };
         /** KeyIn */
         KeyIn: {
             /** Key */
@@ -1409,6 +1569,8 @@ export interface components {
             habit_mm: number | null;
             /** Length Mm */
             length_mm: number;
+            /** Offcuts */
+            offcuts: components["schemas"]["OffcutOut"][];
             /** One Pass Mm */
             one_pass_mm: number | null;
             /** Open Mm */
@@ -1418,35 +1580,76 @@ export interface components {
             /** Sections */
             sections: components["schemas"]["SectionOut"][];
         };
-        /** LayRunIn */
+        /**
+         * LayRunIn
+         * @description A search of so many seconds; another seed looks elsewhere.
+         */
         LayRunIn: {
+            /**
+             * Kind
+             * @default shorter
+             * @enum {string}
+             */
+            kind: "shorter" | "ways";
             /**
              * Plan
              * Format: uuid
              */
             plan: string;
+            /**
+             * Seconds
+             * @default 10
+             */
+            seconds: number;
+            /**
+             * Seed
+             * @default 1
+             */
+            seed: number;
         };
         /** LayRunOut */
         LayRunOut: {
+            /** Bound Mm */
+            bound_mm: number | null;
+            /** Found */
+            found: components["schemas"]["SavingOut"][];
+            /** Gone Ms */
+            gone_ms: number;
             /**
              * Id
              * Format: uuid
              */
             id: string;
+            /** Kind */
+            kind: string;
             lay: components["schemas"]["LayOut"] | null;
             /**
              * Plan
              * Format: uuid
              */
             plan: string;
+            /** Proved */
+            proved: boolean;
+            /** Seconds */
+            seconds: number;
             /** Seq */
             seq: number;
             /** State */
             state: string;
-            /** To Try */
-            to_try: number;
             /** Tried */
             tried: number;
+        };
+        /**
+         * LayerOut
+         * @description One layer, counted from the top: where it lies across the table; 1 and so on as in placements.
+         */
+        LayerOut: {
+            /** From Mm */
+            from_mm: number;
+            /** Number */
+            number: number;
+            /** To Mm */
+            to_mm: number;
         };
         /** LedgerOut */
         LedgerOut: {
@@ -1697,6 +1900,22 @@ export interface components {
             /** With */
             with: string;
         };
+        /**
+         * OffcutOut
+         * @description A rectangle of cloth that is left over, in the cloth's frame, free in so many layers.
+         */
+        OffcutOut: {
+            /** Across Mm */
+            across_mm: number;
+            /** Along Mm */
+            along_mm: number;
+            /** Layers */
+            layers: number;
+            /** X Mm */
+            x_mm: number;
+            /** Y Mm */
+            y_mm: number;
+        };
         /** OrderIn */
         OrderIn: {
             /**
@@ -1745,6 +1964,8 @@ export interface components {
              */
             promised_on: string;
             sheet: components["schemas"]["SheetOut"];
+            /** Shelf */
+            shelf: string | null;
             /** Title */
             title: string;
             /** Version */
@@ -2062,6 +2283,11 @@ export interface components {
             /** Way */
             way: string;
         };
+        /** ReserveIn */
+        ReserveIn: {
+            /** Shelf */
+            shelf: string | null;
+        };
         /** SameIn */
         SameIn: {
             /**
@@ -2075,14 +2301,46 @@ export interface components {
              */
             of: string;
         };
-        /** SectionOut */
+        /**
+         * SavingOut
+         * @description One way to need less cloth, tried: what it needs and saves, and whether the cloth in hand is enough for it.
+         */
+        SavingOut: {
+            /** Code */
+            code: string;
+            /** Enough */
+            enough: boolean;
+            /** Needs Mm */
+            needs_mm: number;
+            /** Saves Mm */
+            saves_mm: number;
+            /** Says */
+            says: string;
+        };
+        /**
+         * SectionOut
+         * @description Cloth folded one way: `extent_mm` by `depth_mm` on the table, of the cloth `from_mm` to `to_mm`.
+         *
+         *     `folds_mm` are the depths at which folds lie; empty where the fold runs across the cloth, at the beginning, or there
+         *     is none.
+         */
         SectionOut: {
             /** Depth Mm */
             depth_mm: number;
+            /** Extent Mm */
+            extent_mm: number;
             /** Fold */
             fold: string;
+            /** Folds Mm */
+            folds_mm: number[];
             /** From Mm */
             from_mm: number;
+            /** Layers */
+            layers: components["schemas"]["LayerOut"][];
+            /** Name */
+            name: string;
+            /** Say */
+            say: string;
             /** To Mm */
             to_mm: number;
         };
@@ -2177,6 +2435,198 @@ export interface components {
              * Format: uuid
              */
             sheet: string;
+        };
+        /**
+         * ShelfIn
+         * @description A bolt, a length or an off-cut; `fold` is not the shelf's.
+         */
+        ShelfIn: {
+            /** Colour */
+            colour: string;
+            /**
+             * Fold
+             * @default auto
+             */
+            fold: string;
+            /**
+             * Form
+             * @enum {string}
+             */
+            form: "bolt" | "length" | "off-cut";
+            /** Kind */
+            kind: string;
+            /**
+             * Length
+             * @default
+             */
+            length: string;
+            /** Name */
+            name: string;
+            /**
+             * One Way
+             * @default false
+             */
+            one_way: boolean;
+            /**
+             * Pleated
+             * @default false
+             */
+            pleated: boolean;
+            /**
+             * Price
+             * @default
+             */
+            price: string;
+            /**
+             * Removed
+             * @default false
+             */
+            removed: boolean;
+            /**
+             * Repeat
+             * @default
+             */
+            repeat: string;
+            /**
+             * Selvedge
+             * @default
+             */
+            selvedge: string;
+            /**
+             * Shrink Percent
+             * @default
+             */
+            shrink_percent: string;
+            /**
+             * Spare
+             * @default
+             */
+            spare: string;
+            /**
+             * Stretch Percent
+             * @default
+             */
+            stretch_percent: string;
+            /**
+             * Thickness
+             * @default usual
+             */
+            thickness: string;
+            /**
+             * Trim
+             * @default
+             */
+            trim: string;
+            /**
+             * Unit Of Sale
+             * @default
+             */
+            unit_of_sale: string;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+            /** Width */
+            width: string;
+        };
+        /** ShelfOut */
+        ShelfOut: {
+            /** Colour */
+            colour: string;
+            /**
+             * Fold
+             * @default auto
+             */
+            fold: string;
+            /**
+             * Form
+             * @enum {string}
+             */
+            form: "bolt" | "length" | "off-cut";
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kept For */
+            kept_for: components["schemas"]["KeptFor"][];
+            /** Kind */
+            kind: string;
+            /**
+             * Length
+             * @default
+             */
+            length: string;
+            /** Name */
+            name: string;
+            /**
+             * One Way
+             * @default false
+             */
+            one_way: boolean;
+            /**
+             * Pleated
+             * @default false
+             */
+            pleated: boolean;
+            /**
+             * Price
+             * @default
+             */
+            price: string;
+            /**
+             * Removed
+             * @default false
+             */
+            removed: boolean;
+            /**
+             * Repeat
+             * @default
+             */
+            repeat: string;
+            /**
+             * Selvedge
+             * @default
+             */
+            selvedge: string;
+            /**
+             * Shrink Percent
+             * @default
+             */
+            shrink_percent: string;
+            /**
+             * Spare
+             * @default
+             */
+            spare: string;
+            /**
+             * Stretch Percent
+             * @default
+             */
+            stretch_percent: string;
+            /**
+             * Thickness
+             * @default usual
+             */
+            thickness: string;
+            /**
+             * Trim
+             * @default
+             */
+            trim: string;
+            /**
+             * Unit Of Sale
+             * @default
+             */
+            unit_of_sale: string;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+            /** Width */
+            width: string;
         };
         /** SideOut */
         SideOut: {
@@ -2304,6 +2754,8 @@ export interface components {
             buy_mm: number;
             /** By Width */
             by_width: components["schemas"]["WidthOut"][];
+            /** Cost */
+            cost: string | null;
             /** Formula */
             formula: string;
             /** Length Mm */
@@ -2999,6 +3451,32 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_shelf_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReserveIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+        };
+    };
     shop_api_routers_group_spread: {
         parameters: {
             query?: never;
@@ -3089,6 +3567,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PersonOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_lays_by_hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanAnswer"];
                 };
             };
         };
@@ -3462,6 +3966,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_shelf_shelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"][];
+                };
+            };
+        };
+    };
+    shop_api_routers_shelf_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShelfIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
                 };
             };
         };

@@ -139,6 +139,12 @@ export function useMakeOrder() {
         stretch_percent: "",
         thickness: "usual",
         pleated: false,
+        selvedge: "",
+        trim: "",
+        spare: "",
+        repeat: "",
+        unit_of_sale: "",
+        price: "",
       };
       await told(server.PUT("/api/cloths/{id}", { ...path(ids.cloth), body: cloth }));
       const order = {
@@ -180,9 +186,27 @@ export function useLayRun(id: string | null, order: string) {
 
 export const useStartLay = () =>
   useMutation({
-    mutationFn: ({ id, plan }: { id: string; plan: string }) =>
-      told(server.PUT("/api/lay-runs/{id}", { ...path(id), body: { plan } })),
+    mutationFn: ({
+      id,
+      ...body
+    }: {
+      id: string;
+      plan: string;
+      seconds: number;
+      seed: number;
+      kind: "shorter" | "ways";
+    }) => told(server.PUT("/api/lay-runs/{id}", { ...path(id), body })),
   });
+
+/** Keep a lay as its pieces were moved by hand; the server checks it exactly. */
+export function usePutHandLay(order: string, plan: string) {
+  const memory = useQueryClient();
+  return useMutation({
+    mutationFn: (placements: NonNullable<Plan["lay"]>["placements"]) =>
+      told(server.PUT("/api/plans/{id}/hand", { ...path(plan), body: { id: crypto.randomUUID(), placements } })),
+    onSuccess: () => memory.invalidateQueries({ queryKey: ["plan", order] }),
+  });
+}
 
 export const useStopLay = () =>
   useMutation({ mutationFn: (id: string) => told(server.POST("/api/lay-runs/{id}/stop", path(id))) });

@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useEffect, useState } from "react";
 import { NavLink } from "react-router";
 import { useLogOut, useMe } from "../api/session";
-import { BenchIcon, ClientIcon, LampIcon, LeaveIcon, MethodsIcon, PeopleIcon } from "../ui/icons";
+import { BenchIcon, ClientIcon, LampIcon, LeaveIcon, MethodsIcon, PeopleIcon, ShelfIcon } from "../ui/icons";
 
 const room = {
   display: "flex",
@@ -49,6 +49,10 @@ export function Frame({ children, job = false }: { children: ReactNode; job?: bo
         <NavLink to="/clients">
           <ClientIcon />
           Clients
+        </NavLink>
+        <NavLink to="/shelf">
+          <ShelfIcon />
+          Shelf
         </NavLink>
         <NavLink to="/methods">
           <MethodsIcon />

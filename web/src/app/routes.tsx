@@ -17,6 +17,7 @@ const Join = lazy(() => import("../features/login/Join").then((m) => ({ default:
 const CallCard = lazy(() => import("../features/marking/CallCard").then((m) => ({ default: m.CallCard })));
 const Others = lazy(() => import("../features/others/Others").then((m) => ({ default: m.Others })));
 const Methods = lazy(() => import("../features/methods/Methods").then((m) => ({ default: m.Methods })));
+const Shelf = lazy(() => import("../features/shelf/Shelf").then((m) => ({ default: m.Shelf })));
 const Clients = lazy(() => import("../features/clients/Clients").then((m) => ({ default: m.Clients })));
 
 function ToMeasure() {
@@ -64,6 +65,14 @@ function Inside() {
         element={
           <Frame>
             <NewOrder />
+          </Frame>
+        }
+      />
+      <Route
+        path="/shelf"
+        element={
+          <Frame>
+            <Shelf />
           </Frame>
         }
       />

@@ -1,14 +1,15 @@
 import { type ReactNode, useId } from "react";
+import type { Plan } from "../api/shop";
 import type { Unit } from "../lengths/units";
 import { clothColours } from "./colour";
 import { type Frame, frame, pathOf } from "./frame";
 
 export type View = { x: number; y: number; width: number; height: number };
 
+export type Section = NonNullable<Plan["lay"]>["sections"][number];
+
 type Props = {
-  length: number;
-  depth: number;
-  folded: boolean;
+  section: Section;
   colour: string;
   unit: Unit;
   view: View;
@@ -19,23 +20,14 @@ type Props = {
   children: (draw: Frame, line: string) => ReactNode;
 };
 
-/** The cloth on the table: fold, selvedges, cut ends, weave, rulers along two edges; what lies on it is drawn inside. */
-export function Cloth({ length, depth, folded, colour, unit, view, upright = false, label, px, children }: Props) {
+/** The cloth on the table: folds, selvedges, cut ends, weave, rulers along two edges; what lies on it is drawn inside. */
+export function Cloth({ section, colour, unit, view, upright = false, label, px, children }: Props) {
   const weave = useId();
+  const { extent_mm: length, depth_mm: depth } = section;
   const draw = frame(depth, upright);
-  const { cloth, line } = clothColours(colour, folded ? 2 : 1);
-  const band = 5 * px;
-  const corners = [
-    [0, 0],
-    [length, 0],
-    [length, depth],
-    [0, depth],
-  ];
-  const raw = (x: number) =>
-    Array.from({ length: Math.ceil(depth / (6 * px)) + 1 }, (_, k) => [
-      x + (k % 2 ? 1.6 : -0.6) * px + (k % 3) * 0.5 * px,
-      Math.min(depth, k * 6 * px),
-    ]);
+  const { line } = clothColours(colour, section.layers.length);
+  const zones = zonesOf(section);
+  const across = section.fold === "crosswise";
   const thread = Math.max(2.4, 3 * px);
   return (
     <svg
@@ -51,72 +43,141 @@ export function Cloth({ length, depth, folded, colour, unit, view, upright = fal
           <path d={`M0 0H${thread}M0 0V${thread}`} stroke={line} strokeOpacity="0.05" strokeWidth={thread * 0.34} />
         </pattern>
       </defs>
-      <path
-        d={pathOf([...raw(0), ...[...raw(length)].reverse()], draw.at, true)}
-        fill={cloth}
-        stroke={cloth}
-        strokeWidth={px}
-      />
-      <path d={pathOf(corners, draw.at, true)} fill={`url(#${weave})`} />
-      {folded ? (
-        <g strokeLinecap="round">
+      {zones.map(({ from, to, layers }) => {
+        const { cloth } = clothColours(colour, layers);
+        return (
           <path
-            d={pathOf(
-              [
-                [-2 * px, 0],
-                [length + 2 * px, 0],
-              ],
-              draw.at,
-            )}
+            key={from}
+            d={pathOf([...raw(0, from, to, px), ...raw(length, from, to, px).reverse()], draw.at, true)}
+            fill={cloth}
             stroke={cloth}
-            strokeWidth={8 * px}
-          />
-          <path
-            d={pathOf(
-              [
-                [-2 * px, 0],
-                [length + 2 * px, 0],
-              ],
-              draw.at,
-            )}
-            stroke={line}
-            strokeOpacity="0.75"
-            strokeWidth={1.6 * px}
-          />
-          <path
-            d={pathOf(
-              [
-                [0, 3.4 * px],
-                [length, 3.4 * px],
-              ],
-              draw.at,
-            )}
-            stroke={line}
-            strokeOpacity="0.35"
             strokeWidth={px}
           />
-        </g>
-      ) : (
-        <Selvedge at={0} inward={1} length={length} band={band} draw={draw} line={line} px={px} />
+        );
+      })}
+      <path
+        d={pathOf(
+          [
+            [0, 0],
+            [length, 0],
+            [length, depth],
+            [0, depth],
+          ],
+          draw.at,
+          true,
+        )}
+        fill={`url(#${weave})`}
+      />
+      {edgesOf(section).map((edge) =>
+        edge.fold ? (
+          <FoldEdge
+            key={`f${edge.at}`}
+            at={edge.at}
+            inward={edge.inward}
+            length={length}
+            draw={draw}
+            line={line}
+            px={px}
+          />
+        ) : (
+          <Selvedge
+            key={`s${edge.at}`}
+            at={edge.at}
+            inward={edge.inward}
+            length={length}
+            draw={draw}
+            line={line}
+            px={px}
+          />
+        ),
       )}
-      <Selvedge at={depth} inward={-1} length={length} band={band} draw={draw} line={line} px={px} />
+      {across && <Ends at={[0, length]} depth={depth} draw={draw} line={line} px={px} />}
+      {section.fold === "folded-twice" && (
+        <path
+          d={pathOf(
+            [
+              [3.4 * px, 0],
+              [3.4 * px, depth],
+            ],
+            draw.at,
+          )}
+          stroke={line}
+          strokeOpacity="0.5"
+          strokeWidth={1.6 * px}
+        />
+      )}
       {children(draw, line)}
       <Rulers length={length} depth={depth} unit={unit} draw={draw} px={px} view={view} />
     </svg>
   );
 }
 
-function Selvedge(props: {
-  at: number;
-  inward: 1 | -1;
-  length: number;
-  band: number;
-  draw: Frame;
-  line: string;
-  px: number;
-}) {
-  const { at, inward, length, band, draw, line, px } = props;
-  const inner = at + inward * band;
+/** A cut end, wavering, from one depth to another. */
+const raw = (x: number, from: number, to: number, px: number) =>
+  Array.from({ length: Math.ceil((to - from) / (6 * px)) + 1 }, (_, k) => [
+    x + (k % 2 ? 1.6 : -0.6) * px + (k % 3) * 0.5 * px,
+    Math.min(to, from + k * 6 * px),
+  ]);
+
+/** Bands of the table with the same number of layers, from the fold on. */
+export function zonesOf(section: Section): { from: number; to: number; layers: number }[] {
+  if (section.fold === "crosswise") return [{ from: 0, to: section.depth_mm, layers: 2 }];
+  const cuts = [...new Set(section.layers.flatMap((layer) => [layer.from_mm, layer.to_mm]))].sort((a, b) => a - b);
+  return cuts.slice(1).map((to, k) => {
+    const from = cuts[k]!;
+    return { from, to, layers: section.layers.filter((layer) => layer.from_mm <= from && layer.to_mm >= to).length };
+  });
+}
+
+/** Where folds and selvedges run along the table, and to which side their cloth lies. */
+function edgesOf(section: Section): { at: number; inward: 1 | -1; fold: boolean }[] {
+  const { depth_mm: depth, folds_mm: folds } = section;
+  if (section.fold === "crosswise") return [{ at: 0, inward: 1, fold: true }];
+  const ends = new Set(section.layers.flatMap((layer) => [layer.from_mm, layer.to_mm]));
+  return [...ends].map((at) => ({
+    at,
+    inward: at === 0 ? 1 : -1,
+    fold: folds.includes(at) && (at === 0 || at === depth),
+  }));
+}
+
+type EdgeProps = { at: number; inward: 1 | -1; length: number; draw: Frame; line: string; px: number };
+
+/** Cloth turning over: a rounded double line. */
+function FoldEdge({ at, inward, length, draw, line, px }: EdgeProps) {
+  const along = (y: number, over: number) => pathOf([[-over, y], [length + over, y]], draw.at); // prettier-ignore
+  return (
+    <g strokeLinecap="round">
+      <path d={along(at, 2 * px)} stroke={line} strokeOpacity="0.18" strokeWidth={8 * px} />
+      <path d={along(at, 2 * px)} stroke={line} strokeOpacity="0.75" strokeWidth={1.6 * px} />
+      <path d={along(at + inward * 3.4 * px, 0)} stroke={line} strokeOpacity="0.35" strokeWidth={px} />
+    </g>
+  );
+}
+
+/** The selvedges where the fold runs across: they close the table at both sides. */
+function Ends({ at, depth, draw, line, px }: { at: number[]; depth: number; draw: Frame; line: string; px: number }) {
+  const inner = at.map((x, k) => x + (k ? -5 : 5) * px);
+  return (
+    <g stroke={line} strokeOpacity="0.45" strokeWidth={px} fill="none">
+      {inner.map((x) => (
+        <path
+          key={x}
+          d={pathOf(
+            [
+              [x, 0],
+              [x, depth],
+            ],
+            draw.at,
+          )}
+        />
+      ))}
+    </g>
+  );
+}
+
+function Selvedge({ at, inward, length, draw, line, px }: EdgeProps) {
+  const inner = at + inward * 5 * px;
   const ticks: string[] = [];
   for (let x = 6 * px; x < length; x += 10 * px)
     ticks.push(

@@ -125,6 +125,7 @@ export function ToBuy({ plan, unit }: { plan: Plan; unit: Unit }) {
       <chakra.p color="ink2" fontSize="16px">
         {plan.yardage.formula}
       </chakra.p>
+      {plan.yardage.cost != null && <chakra.p fontWeight={600}>Costs {plan.yardage.cost}</chakra.p>}
     </Box>
   );
 }

@@ -76,3 +76,6 @@ export const METHODS: Record<string, { name: string; says: string }> = {
 /** A text of the server's with every method by its name. */
 export const called = (text: string): string =>
   Object.entries(METHODS).reduce((said, [key, { name }]) => said.replaceAll(key, name.toLowerCase()), text);
+
+/** Kinds of cloth, as one asks for them. */
+export const KINDS = ["cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill", "lining"];

@@ -9,7 +9,7 @@ import { Says } from "../../ui/words";
 export function ByWidth({ plan, unit }: { plan: string; unit: Unit }) {
   const asked = useWidths(plan);
   const rows = asked.data ?? [];
-  const widths = [...new Set(rows.map((row) => row.width_mm))];
+  const widths = [...new Set(rows.map((row) => row.width_mm))].sort((a, b) => a - b);
   const cell = {
     paddingBlock: "4",
     paddingInline: "8",

@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type Cloth, type Order, type Plan, usePutCloth } from "../../api/shop";
+import { EndView } from "../../drawing/EndView";
 import type { Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
@@ -7,15 +8,13 @@ import { field, Label } from "../../ui/field";
 import { Length } from "../../ui/length";
 import { Findings, Margin, ToBuy, Unworkable, WithMargin } from "../../ui/margin";
 import { StaleEdit } from "../../ui/stale";
+import { KINDS } from "../../ui/trade";
 import { Says } from "../../ui/words";
+import { BuyingFields } from "./BuyingFields";
 import { ByWidth } from "./ByWidth";
-
-const KINDS = ["cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill", "lining"];
-const FOLDS = [
-  { value: "auto", label: "Plavet chooses" },
-  { value: "lengthwise-centre", label: "Folded lengthwise, selvedges together" },
-  { value: "open", label: "Open, one layer" },
-];
+import { FoldChooser } from "./FoldChooser";
+import { FromShelf } from "./FromShelf";
+import { InHand } from "./InHand";
 
 type ClothProps = { order: Order; plan: Plan | undefined; planId: string; error: Error | null };
 
@@ -38,6 +37,7 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
         alignContent="start"
       >
         <Box display="grid" gap="12" alignContent="start">
+          {order.cloth.id !== order.other_cloth?.id && <FromShelf order={order} />}
           <Label text="Kind">
             <chakra.select {...field} value={cloth.kind} onChange={(e) => void keep({ kind: e.target.value })}>
               {KINDS.map((kind) => (
@@ -61,26 +61,6 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
             place={`cloth:${cloth.id}:length`}
             keep={(length) => keep({ length })}
           />
-          <Entry
-            label="Shrinks by"
-            plain="%"
-            name="shrink_percent"
-            unit={unit}
-            saved={cloth.shrink_percent}
-            place={`cloth:${cloth.id}:shrink`}
-            also={(typed) => /^[0-9.,% ]+$/.test(typed)}
-            keep={(shrink_percent) => keep({ shrink_percent })}
-          />
-          <Entry
-            label="Stretches across by"
-            plain="%"
-            name="stretch_percent"
-            unit={unit}
-            saved={cloth.stretch_percent ?? ""}
-            place={`cloth:${cloth.id}:stretch`}
-            also={(typed) => /^[0-9.,% ]+$/.test(typed)}
-            keep={(stretch_percent) => keep({ stretch_percent })}
-          />
           <Chips
             legend="Thickness"
             hint="thick cloth needs room and wider seams"
@@ -102,7 +82,6 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
             ]}
             onChoose={(lies) => void keep({ pleated: lies === "pleated" })}
           />
-          <Chips legend="Fold" value={cloth.fold} options={FOLDS} onChoose={(fold) => void keep({ fold })} />
           <Chips
             legend="Print or nap"
             hint="one-way cloth is never turned"
@@ -122,11 +101,21 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
               onChange={(e) => void keep({ colour: e.target.value })}
             />
           </Label>
+          <details>
+            <chakra.summary fontSize="20px" fontWeight={600} cursor="pointer" minHeight="40px">
+              Bought and washed
+            </chakra.summary>
+            <Box display="grid" gap="12" marginTop="4">
+              <BuyingFields cloth={cloth} unit={unit} keep={keep} />
+            </Box>
+          </details>
           <StaleEdit stale={put.stale} settle={put.settle} />
         </Box>
         {plan && (
           <Box display="grid" gap="24" alignContent="start">
+            <InHand key={planId} order={order} plan={plan} planId={planId} unit={unit} />
             <FoldEnd plan={plan} cloth={cloth} unit={unit} />
+            <FoldChooser plan={plan} planId={planId} cloth={cloth} unit={unit} choose={(fold) => void keep({ fold })} />
             <ByWidth plan={planId} unit={unit} />
           </Box>
         )}
@@ -140,6 +129,24 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
   );
 }
 
+/** What lies opposite the fold, and what the depth is made of, by fold. */
+const EDGE: Record<string, string> = {
+  open: "selvedge",
+  "lengthwise-centre": "both selvedges",
+  "lengthwise-partial": "one selvedge",
+  "selvedges-to-middle": "fold",
+  crosswise: "both cut ends",
+  "folded-twice": "all selvedges",
+};
+const DEPTH: Record<string, string> = {
+  open: "cloth width",
+  "lengthwise-centre": "cloth width / 2",
+  "lengthwise-partial": "cloth width less the turned part",
+  "selvedges-to-middle": "cloth width / 2",
+  crosswise: "as far as the pieces reach",
+  "folded-twice": "cloth width / 2",
+};
+
 /** The cloth seen from its cut end: a line that turns back on itself, the widest piece lying on it. */
 function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }) {
   const needed = plan.fold_needed;
@@ -148,51 +155,34 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
   const section = plan.lay?.sections[0];
   const depth = section?.depth_mm ?? plan.checks.find((check) => check.code === "fold.shallow")?.right.mm ?? needed.mm;
   const scale = 520 / Math.max(depth, needed.mm, quick.net_mm);
+  const crosswise = plan.fold === "crosswise";
+  const top = section?.layers[0];
+  const upper = top && !crosswise ? (top.to_mm - top.from_mm) * scale : depth * scale;
   const [d, n, q] = [depth * scale, needed.mm * scale, quick.net_mm * scale];
-  const shallow = needed.mm > depth;
+  const shallow = !section && needed.mm > depth;
   return (
     <figure>
       <chakra.figcaption fontSize="20px" fontWeight={600}>
-        {folded ? "Folded, seen from the cut end" : "Open, seen from the cut end"}
+        {section ? section.name : "The cloth"}, seen from {crosswise ? "the selvedge" : "the cut end"}
       </chakra.figcaption>
       <chakra.svg
-        viewBox="-24 -30 600 190"
+        viewBox="-24 -30 600 232"
         width="100%"
         maxWidth="640px"
         role="img"
         aria-label={`The depth is ${depth.toFixed(0)} mm, the widest piece ${needed.mm.toFixed(0)} mm`}
       >
-        {folded ? (
-          <path
-            d={`M${d} 8H10C-6 8 -6 32 10 32H${d}`}
-            fill="none"
-            stroke={cloth.colour}
-            strokeWidth="7"
-            strokeLinecap="round"
-          />
-        ) : (
-          <path d={`M0 20H${d}`} stroke={cloth.colour} strokeWidth="7" strokeLinecap="round" />
-        )}
-        {folded && (
-          <g fontSize="15" fill="currentColor">
-            <text x={d + 10} y="13">
-              1
-            </text>
-            <text x={d + 10} y="37">
-              2
-            </text>
-          </g>
-        )}
+        <EndView fold={plan.fold} deep={d} upper={upper} colour={cloth.colour} />
         <text x="-20" y="-12" fontSize="15" fill="currentColor">
           {folded ? "fold" : "selvedge"}
         </text>
         <text x={d} y="-12" fontSize="15" fill="currentColor" textAnchor="end">
-          {folded ? "both selvedges" : "selvedge"}
+          {EDGE[plan.fold]}
         </text>
         {[
-          { size: d, y: 68, name: "depth there is" },
-          { size: n, y: 102, name: "widest piece" },
-          { size: q, y: 136, name: "quick rule" },
+          { size: d, y: 108, name: "depth there is" },
+          { size: n, y: 142, name: "widest piece" },
+          { size: q, y: 176, name: "quick rule" },
         ].map((row) => (
           <g key={row.name} color={row.name === "widest piece" && shallow ? "var(--chakra-colors-madder)" : undefined}>
             <path
@@ -208,7 +198,7 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
       </chakra.svg>
       <chakra.dl display="grid" gridTemplateColumns="max-content max-content 1fr" columnGap="16" rowGap="4">
         {[
-          ["Depth there is", depth, folded ? "cloth width / 2" : "cloth width"],
+          ["Depth there is", depth, DEPTH[plan.fold]],
           ["Depth needed", needed.mm, needed.formula],
           ["Quick rule", quick.net_mm, `${quick.formula} = ${quick.with}`],
         ].map(([name, mm, how]) => (
@@ -221,10 +211,11 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
           </Box>
         ))}
       </chakra.dl>
-      {shallow && (
+      {section && <chakra.p marginTop="4">{section.say}</chakra.p>}
+      {shallow && !section && (
         <Says tone="wrong">The fold is too shallow for the widest line. Open the cloth, or take a wider one.</Says>
       )}
-      {!shallow && quick.net_mm < needed.mm && (
+      {section && quick.net_mm < needed.mm && (
         <Says tone="plain">Fold by the widest line: the quick rule would be too shallow.</Says>
       )}
     </figure>

@@ -1,15 +1,17 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import { useState } from "react";
 import { type Order, type Plan, useLayRun, useStartLay, useStopLay } from "../../api/shop";
 import { Cloth } from "../../drawing/Cloth";
+import { type Frame, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { dartsOf, PieceOn } from "../../drawing/PieceOn";
-import type { Unit } from "../../lengths/units";
-import { Length } from "../../ui/length";
+import { show, text, type Unit } from "../../lengths/units";
 import { Findings, Margin, ToBuy, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { useSize } from "../../ui/size";
 import { Says } from "../../ui/words";
+import { ByHand } from "./ByHand";
+import { CutList, Left, Rivals } from "./Figures";
 
 /** The whole cloth lengthwise with every piece on it, what the lay is held against, and the search for a shorter one. */
 export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; planId: string }) {
@@ -19,6 +21,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
   const look = useLayRun(run, order.id);
   const unit = plan.unit as Unit;
   const [ref, size] = useSize();
+  const [byHand, setByHand] = useState(false);
   const found = look.data?.lay;
   const lay = found && plan.lay && found.length_mm < plan.lay.length_mm ? found : plan.lay;
   if (!lay) {
@@ -34,19 +37,21 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
     );
   }
   const section = lay.sections[0]!;
-  const depth = section.depth_mm;
-  const px = Math.max((lay.length_mm * 1.02) / Math.max(100, size.width - 90), depth / Math.max(100, size.height - 90));
+  const { depth_mm: depth, extent_mm: length } = section;
+  const px = Math.max((length * 1.02) / Math.max(100, size.width - 90), depth / Math.max(100, size.height - 90));
   const view = {
-    x: lay.length_mm / 2 - (size.width * px) / 2 - 12 * px,
+    x: length / 2 - (size.width * px) / 2 - 12 * px,
     y: depth / 2 - (size.height * px) / 2 - 12 * px,
     width: size.width * px,
     height: size.height * px,
   };
   const working = look.data && ["queued", "running"].includes(look.data.state);
-  const begin = () => {
+  const begin = (seconds: number) => {
     const id = crypto.randomUUID();
+    // Another search is to look elsewhere: each goes on from a seed of its own.
+    const seed = 1 + (parseInt(id.slice(0, 4), 16) % 9999);
     start.mutate(
-      { id, plan: planId },
+      { id, plan: planId, seconds, seed, kind: "shorter" },
       {
         onSuccess: () => {
           sessionStorage.setItem(`lay:${planId}`, id);
@@ -54,6 +59,13 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
         },
       },
     );
+  };
+  const leave = (kept: boolean) => {
+    setByHand(false);
+    if (!kept) return;
+    // What an earlier search found is no longer how it lies.
+    sessionStorage.removeItem(`lay:${planId}`);
+    setRun(null);
   };
   const pieces = new Map(plan.pieces.map((piece) => [piece.id, piece]));
   return (
@@ -66,69 +78,82 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
         flexDirection="column"
         padding="16"
       >
-        <Box ref={ref} flex="1" minHeight="0" overflow="hidden">
-          <Cloth
-            length={lay.length_mm}
-            depth={depth}
-            folded={section.fold !== "open"}
-            colour={order.cloth.colour}
-            unit={unit}
-            view={view}
-            px={px}
-            label="The lay"
-          >
-            {(draw, line) =>
-              lay.placements.map((placing, k) => {
-                const piece = pieces.get(placing.piece);
-                if (!piece) return null;
-                const count =
-                  placing.copies === 2
-                    ? "2 at once"
-                    : piece.on_fold
-                      ? "1 on the fold"
-                      : placing.mirrored
-                        ? "right"
-                        : "1";
-                return (
-                  <PieceOn
-                    darts={dartsOf(plan, piece)}
-                    key={k}
-                    piece={piece}
-                    placing={placing}
-                    draw={draw}
-                    line={line}
-                    px={px}
-                    state="done"
-                    label={`${pieceName(plan, piece)}, ${count}`}
-                  />
-                );
-              })
-            }
-          </Cloth>
-        </Box>
-        <Box display="flex" gap="12" alignItems="center" flexWrap="wrap" marginTop="8">
-          {working ? (
-            <>
-              <progress max={look.data?.to_try || 1} value={look.data?.tried ?? 0} aria-label="Orders tried" />
-              <span role="status">
-                {look.data?.tried ? `${look.data.tried} of ${look.data.to_try} orders tried` : "Waiting for the worker"}
-              </span>
-              <Press onClick={() => run && stop.mutate(run)}>Stop</Press>
-            </>
+        <Box ref={ref} flex="1" minHeight="0" overflow="hidden" display="flex" flexDirection="column">
+          {byHand ? (
+            <ByHand order={order} plan={plan} planId={planId} lay={lay} unit={unit} view={view} px={px} done={leave} />
           ) : (
-            <>
-              <Press kind="main" onClick={begin} disabled={start.isPending}>
-                Look for a shorter lay
-              </Press>
-              <span role="status">{look.data && done(look.data.state, look.data.tried, look.data.lay != null)}</span>
-            </>
+            <Cloth section={section} colour={order.cloth.colour} unit={unit} view={view} px={px} label="The lay">
+              {(draw, line) => [
+                ...lay.offcuts.map((one, k) => (
+                  <OffcutOn key={`o${k}`} offcut={one} draw={draw} line={line} px={px} unit={unit} />
+                )),
+                ...lay.placements.map((placing, k) => {
+                  const piece = pieces.get(placing.piece);
+                  if (!piece) return null;
+                  const count =
+                    placing.copies === 2
+                      ? "2 at once"
+                      : piece.on_fold
+                        ? "1 on the fold"
+                        : placing.mirrored
+                          ? "right"
+                          : "1";
+                  return (
+                    <PieceOn
+                      darts={dartsOf(plan, piece)}
+                      key={k}
+                      piece={piece}
+                      placing={placing}
+                      draw={draw}
+                      line={line}
+                      px={px}
+                      state="done"
+                      label={`${pieceName(plan, piece)}, ${count}`}
+                    />
+                  );
+                }),
+              ]}
+            </Cloth>
           )}
-          {start.error && <Says tone="wrong">{start.error.message}</Says>}
         </Box>
+        {!byHand && (
+          <Box display="flex" gap="12" alignItems="center" flexWrap="wrap" marginTop="8">
+            {working && look.data ? (
+              <>
+                <progress
+                  max={look.data.seconds * 1000}
+                  value={look.data.gone_ms}
+                  aria-label="Time of the search"
+                  style={{ accentColor: "var(--chakra-colors-dye)" }}
+                />
+                <span role="status">{progress(look.data)}</span>
+                <Press onClick={() => run && stop.mutate(run)}>Stop</Press>
+              </>
+            ) : (
+              <>
+                {TIMES.map(({ seconds, name }, k) => (
+                  <Press
+                    key={seconds}
+                    kind={k ? "plain" : "main"}
+                    onClick={() => begin(seconds)}
+                    disabled={start.isPending}
+                  >
+                    {name}
+                  </Press>
+                ))}
+                <Press onClick={() => setByHand(true)}>Move by hand</Press>
+                <span role="status">{look.data && done(look.data)}</span>
+              </>
+            )}
+            {start.error && <Says tone="wrong">{start.error.message}</Says>}
+          </Box>
+        )}
       </Box>
       <Margin>
+        <p>{section.say}</p>
         <ToBuy plan={plan} unit={unit} />
         <Rivals lay={lay} unit={unit} used={plan.yardage?.utilisation ?? 0} />
+        <Left offcuts={lay.offcuts} order={order} unit={unit} />
         <CutList plan={plan} unit={unit} />
         <Findings plan={plan} />
       </Margin>
@@ -136,92 +161,61 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
   );
 }
 
-function done(state: string, tried: number, better: boolean): string {
-  if (state === "failed") return "The search broke off. What was found before stays.";
-  const ending = better ? "A shorter lay was found and taken." : "None was shorter.";
-  return `${state === "stopped" ? "Stopped" : "Done"}: ${tried} orders tried. ${ending}`;
+type Run = NonNullable<ReturnType<typeof useLayRun>["data"]>;
+
+const TIMES = [
+  { seconds: 10, name: "Look for a shorter lay" },
+  { seconds: 60, name: "for a minute" },
+  { seconds: 300, name: "for five" },
+];
+
+const progress = (run: Run) =>
+  run.tried ? `${Math.round(run.gone_ms / 1000)} of ${run.seconds} s, ${run.tried} tries` : "Waiting for the worker";
+
+function done(run: Run): string {
+  if (run.state === "failed") return "The search broke off. What was found before stays.";
+  const found = run.lay
+    ? "A shorter lay was found and taken."
+    : run.proved
+      ? ""
+      : "None was shorter; another search looks elsewhere.";
+  const proved = run.proved ? "It is proved that none is shorter by more than a tenth of an inch." : "";
+  return `${run.state === "stopped" ? "Stopped" : "Done"} after ${run.tried} tries. ${found} ${proved}`;
 }
 
-/** The lay's length, and the lengths it is held against. */
-function Rivals({ lay, unit, used }: { lay: NonNullable<Plan["lay"]>; unit: Unit; used: number }) {
-  const rows: [string, number | null | undefined, string][] = [
-    ["This lay", lay.length_mm, ""],
-    ["Block by block", lay.habit_mm, "as it is mostly done"],
-    ["One careful pass", lay.one_pass_mm, "largest piece first"],
-    ["On open cloth", lay.open_mm, "one pass, one layer"],
-    ["None is shorter than", lay.bound_mm, "longest piece, or all areas"],
-  ];
-  return (
-    <Box>
-      <chakra.table width="100%" fontSize="16px">
-        <chakra.caption textAlign="left" fontSize="20px" fontWeight={600}>
-          Length
-        </chakra.caption>
-        <tbody>
-          {rows.map(([name, mm, why], k) => (
-            <tr key={name}>
-              <chakra.th textAlign="left" fontWeight={k ? 400 : 800} paddingBlock="4" scope="row">
-                {name}
-                {why && (
-                  <chakra.span display="block" fontSize="14px" color="ink2">
-                    {why}
-                  </chakra.span>
-                )}
-              </chakra.th>
-              <chakra.td textAlign="right" fontWeight={k ? 400 : 800}>
-                {mm == null ? "too wide" : <Length mm={mm} unit={unit} />}
-              </chakra.td>
-            </tr>
-          ))}
-        </tbody>
-      </chakra.table>
-      <chakra.p marginTop="8">{Math.round(used * 100)} % of the cloth is used.</chakra.p>
-    </Box>
-  );
-}
+type Offcut = NonNullable<Plan["lay"]>["offcuts"][number];
+type OffcutProps = { offcut: Offcut; draw: Frame; line: string; px: number; unit: Unit };
 
-/** Every piece and how many of it are cut; what is bought besides the cloth. */
-function CutList({ plan, unit }: { plan: Plan; unit: Unit }) {
+/** A rectangle that is left over, dotted, with its size where there is room for it. */
+function OffcutOn({ offcut, draw, line, px, unit }: OffcutProps) {
+  const { x_mm: x, y_mm: y, along_mm: wide, across_mm: deep } = offcut;
+  const [left, top] = draw.at([x + wide / 2, y + deep / 2]);
+  const size = `${text(show(wide, unit))} x ${text(show(deep, unit))}`;
   return (
-    <Box fontSize="16px">
-      <chakra.h2 fontSize="20px" fontWeight={600}>
-        To cut
-      </chakra.h2>
-      <chakra.ul listStyleType="none">
-        {plan.pieces.map((piece) => (
-          <li key={piece.id}>
-            {pieceName(plan, piece)}, cut {piece.count}
-            {piece.on_fold ? " on the fold" : piece.pair ? ", left and right" : ""}
-            {piece.sewn_to && (
-              <chakra.span display="block" fontSize="14px" color="ink2">
-                sewn to {piece.sewn_to.replaceAll(".", " ").replaceAll("_", " ")}
-              </chakra.span>
-            )}
-          </li>
-        ))}
-      </chakra.ul>
-      <chakra.h2 fontSize="20px" fontWeight={600} marginTop="12">
-        To have at hand
-      </chakra.h2>
-      <chakra.ul listStyleType="none">
-        {plan.notions.map((notion) => (
-          <li key={notion.garment + notion.name}>
-            {notion.count > 1 && `${notion.count} x `}
-            {notion.name}
-            {notion.length_mm != null && (
-              <>
-                , <Length mm={notion.length_mm} unit={unit} />
-              </>
-            )}
-            {notion.width_mm != null && (
-              <>
-                {" "}
-                by <Length mm={notion.width_mm} unit={unit} />
-              </>
-            )}
-          </li>
-        ))}
-      </chakra.ul>
-    </Box>
+    <g>
+      <path
+        d={pathOf(
+          [
+            [x, y],
+            [x + wide, y],
+            [x + wide, y + deep],
+            [x, y + deep],
+          ],
+          draw.at,
+          true,
+        )}
+        fill={line}
+        fillOpacity="0.07"
+        stroke={line}
+        strokeWidth={px}
+        strokeDasharray={`${px} ${4 * px}`}
+        strokeLinecap="round"
+      />
+      {wide > size.length * 8 * px && (
+        <text x={left} y={top + 5 * px} fontSize={14 * px} fill={line} textAnchor="middle">
+          {size}
+        </text>
+      )}
+    </g>
   );
 }

@@ -42,7 +42,7 @@ export function CallCard() {
         <chakra.h1 fontSize="24px" fontWeight={600}>
           {order.data.title}, {order.data.client.name}: {plan.marks.length} calls
         </chakra.h1>
-        <p>{plan.marks.some((mark) => mark.cloth_mm) ? (folded ? words.folded : words.open) : words.noLay}</p>
+        <p>{plan.lay ? `${plan.lay.sections[0]!.say} ${folded ? words.folded : words.open}` : words.noLay}</p>
         {groups.map((marks) => (
           <chakra.table key={marks[0]!.n} width="100%" marginTop="12" css={{ "& tr": { breakInside: "avoid" } }}>
             <chakra.caption textAlign="left" fontWeight={600} fontSize="17px">

@@ -161,7 +161,9 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
           )}
           {wide && at === 1 && (
             <chakra.p color="ink2" fontSize="16px" marginTop="12">
-              {plan.fold === "open" ? words.open : words.folded}
+              {plan.lay
+                ? `${plan.lay.sections[0]?.say} ${plan.fold === "open" ? words.open : words.folded}`
+                : words.noLay}
             </chakra.p>
           )}
           {at === marks.length && (
@@ -228,8 +230,7 @@ function Fold({ plan, unit }: { plan: Plan; unit: Unit }) {
   if (!section) return null;
   return (
     <chakra.span color="ink2">
-      {section.fold === "open" ? "Open cloth, one layer, " : "Folded once, two layers, "}
-      <Length mm={section.depth_mm} unit={unit} /> deep
+      {section.name}, <Length mm={section.depth_mm} unit={unit} /> deep
     </chakra.span>
   );
 }

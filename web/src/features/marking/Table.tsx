@@ -24,9 +24,9 @@ type TableProps = {
 export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: TableProps) {
   const [ref, size] = useSize();
   const lay = plan.lay!;
-  const depth = lay.sections[0]!.depth_mm;
+  const section = lay.sections[0]!;
+  const { depth_mm: depth, extent_mm: length } = section;
   const pieces = useMemo(() => new Map(plan.pieces.map((piece) => [piece.id, piece])), [plan]);
-  const length = lay.length_mm;
   const mine = lay.placements[mark.placing!]!;
   const spans = useMemo(() => callsOf(plan), [plan]);
   const tape = mark.cloth_mm as [XY, XY];
@@ -45,9 +45,7 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
   return (
     <Box ref={ref} width="100%" height="100%" minHeight="0" overflow="hidden">
       <Cloth
-        length={length}
-        depth={depth}
-        folded={lay.sections[0]!.fold !== "open"}
+        section={section}
         colour={order.cloth.colour}
         unit={unit}
         view={view}

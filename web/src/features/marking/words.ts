@@ -7,6 +7,6 @@ export const words = {
   done: "All marks are chalked.",
   waits: "Do not cut this line yet: it waits until the back is traced.",
   noLay: "There is no lay on this cloth, so the marks have no place on it. The calls still hold.",
-  folded: "Cloth right sides together. Mark through both layers: left and right are cut as one.",
-  open: "One layer. These calls are for one of each pair; its twin is the same, turned over, as the lay shows.",
+  folded: "Mark through all layers of a piece: left and right are cut as one.",
+  open: "These calls are for one of each pair; its twin is the same, turned over, as the lay shows.",
 };

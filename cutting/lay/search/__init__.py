@@ -1,0 +1,128 @@
+"""Looking for a shorter lay: pieces are squeezed into a little less length, pulled out of one another, made exact.
+
+Only the search child imports this (it needs numba and scipy); the request that makes a plan does not. Never longer than
+what it starts from; the same seed gives the same search, however long it may take.
+"""
+
+import random
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from math import exp, log
+
+import numpy as np
+
+from cutting.lay.placement import Lay
+from cutting.lay.search.compact import compact
+from cutting.lay.search.model import Ints, Model
+from cutting.lay.search.separate import separate
+from cutting.lay.variants import Floats, Item
+
+SHRINK = log(0.002), log(0.05)
+"""The share of the length that a try takes away lies between these, as often small as large."""
+PASSES, PATIENCE = 200, 50
+FREE = 1, 2
+"""Quarters of a cell that pieces may overlap on the raster: it is made exact after. The second forgives a cell, which
+pieces that fill the width exactly need."""
+AS_IT_IS, ALL_THROWN = 0.2, 0.35
+"""How often a try sets out from the best lay as it is, and from pieces thrown all over the cloth."""
+ENOUGH = 2.5
+"""A lay this near to the proven bound, in mm, is taken for the shortest: the proof itself leaves off 1 to 2 mm."""
+
+
+@dataclass(frozen=True)
+class Step:
+    """One try: how many were made, and the lay where it was better than all before. `proved`: none is shorter."""
+
+    tried: int
+    lay: Lay | None = None
+    proved: bool = False
+
+
+@dataclass
+class _State:
+    ways: Ints
+    along: Ints
+    across: Ints
+
+    def copy(self) -> "_State":
+        return _State(self.ways.copy(), self.along.copy(), self.across.copy())
+
+
+def improve(items: Sequence[Item], start: Lay, least: float, seed: int, finer: float = 1.0) -> Iterator[Step]:
+    """Try after try, for ever, or until a lay reaches `least`, the proven bound of its reach in mm."""
+    search = _Search(Model.of(items, start.table, finer), random.Random(seed))  # noqa: S311  # a search, not a secret
+    best = start.reach
+    for tried, lay in enumerate(search.tries(start, least), 1):
+        better = lay is not None and lay.reach < best - 1e-3
+        if better and lay is not None:
+            best = lay.reach
+        yield Step(tried, lay if better else None, proved=best <= least + ENOUGH)
+
+
+class _Search:
+    def __init__(self, model: Model, chance: random.Random):
+        self.model, self.chance = model, chance
+        self.flat, self.begins = model.depths
+
+    def tries(self, start: Lay, least: float) -> Iterator[Lay | None]:
+        """Each lay it comes to; None where a try led to none."""
+        best, reach = self._read(start), start.reach
+        tight = self._exact(best, self.model.corners_of(start))
+        if tight is not None and tight[1] < reach:
+            best, reach = tight
+        yield self.lay
+        while True:
+            begin = self._begin(best, reach)
+            share = exp(self.chance.uniform(*SHRINK))
+            while True:
+                target = max(least, reach * (1 - share))
+                found = self._squeeze(begin, target)
+                better = found is not None and found[1] < reach - 1e-3
+                yield self.lay if better else None
+                if not better or found is None:
+                    break
+                begin, reach = found
+                best = begin
+
+    def _squeeze(self, state: _State, target: float) -> tuple[_State, float] | None:
+        """The state on cloth of that reach, pulled apart and made exact; None where that was not possible."""
+        model, trial = self.model, state.copy()
+        most = model.most_along(target)
+        apart, _ = separate(
+            trial.ways, trial.along, trial.across, model.first_way, model.way_table, model.cells, self.begins,
+            self.flat, most, self.chance.choice(FREE), PASSES, PATIENCE, self.chance.randrange(1 << 30),
+            self._costs(most),
+        )  # fmt: skip
+        return self._exact(trial, model.corners(trial.ways, trial.along, trial.across)) if apart else None
+
+    def _exact(self, state: _State, corners: Floats) -> tuple[_State, float] | None:
+        model = self.model
+        solved = compact(model, state.ways, corners)
+        self.lay: Lay | None = None
+        if solved is None:
+            return None
+        self.lay = model.lay(state.ways, solved[0])
+        return _State(state.ways, *model.cells_at(state.ways, solved[0])), solved[1]
+
+    def _begin(self, best: _State, reach: float) -> _State:
+        """Where a try sets out from: the best, the best with some pieces thrown about, or all of them thrown."""
+        model, n = self.model, len(best.ways)
+        kind = self.chance.random()
+        state = best.copy()
+        if kind < AS_IT_IS:
+            return state
+        count = n if kind > 1 - ALL_THROWN else self.chance.randint(1, max(1, min(n, 4)))
+        most = model.most_along(reach)
+        for i in self.chance.sample(range(n), count):
+            way = self.chance.randrange(int(model.first_way[i]), int(model.first_way[i + 1]))
+            state.ways[i] = way
+            state.along[i] = self.chance.randint(0, int(most[way]))
+            low, high = int(model.way_table[way, 4]), int(model.way_table[way, 5])
+            state.across[i] = self.chance.randint(low, high)
+        return state
+
+    def _read(self, lay: Lay) -> _State:
+        return _State(*self.model.places(lay))
+
+    def _costs(self, most: Ints) -> np.ndarray:
+        return np.empty((self.model.deepest, int(most.max()) + 1), dtype=np.float32)

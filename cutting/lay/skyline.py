@@ -1,0 +1,113 @@
+"""The table while pieces are put on it: each slides in from the far end until it touches what lies there."""
+
+from dataclasses import dataclass, field
+from math import ceil
+
+import numpy as np
+
+from cutting.cloth import Folded
+from cutting.lay.placement import Lay, Placement
+from cutting.lay.variants import CELL, Floats, Item, Variant
+
+GAP = 1e-6
+"""Pieces touch; this keeps rounding from making them overlap, in mm."""
+
+
+@dataclass
+class Skyline:
+    """For each layer and each cell across the table, how far along it is taken."""
+
+    table: Folded
+    taken: dict[int, Floats] = field(init=False)
+    placed: list[tuple[Item, Variant, float, float]] = field(default_factory=list)
+
+    def __post_init__(self) -> None:
+        cells = ceil(self.table.depth / CELL + 1e-9)
+        self.taken = {layer.number: np.zeros(cells) for layer in self.table.layers}
+
+    def reach(self, variant: Variant) -> Floats:
+        """For each place across the variant can have: the least place along at which it touches nothing.
+
+        Empty: it is too deep, or what must lie at the beginning cannot.
+        """
+        room = variant.room(self.table)
+        if room is None:
+            return np.empty(0)
+        low, _ = variant.shape.profile
+        first = int(room[0] // CELL)
+        count = int((room[1] - room[0]) / CELL + 1e-9) + 1
+        taken = self._through(variant)[first:]
+        beyond = first + count - 1 + len(low) - len(taken) - first
+        if beyond > 0:
+            taken = np.concatenate([taken, np.full(beyond, taken[-1])])
+        windows = np.lib.stride_tricks.sliding_window_view(taken, len(low))[:count]
+        touch: Floats = np.maximum(0.0, (windows - low).max(axis=1))
+        if variant.first:
+            touch[touch > 0] = np.inf
+            if not np.isfinite(touch).any():
+                return np.empty(0)
+        return touch
+
+    def _through(self, variant: Variant) -> Floats:
+        """The furthest that any of its layers is taken, cell by cell; a place between cells counts for both."""
+        taken = np.max([self.taken[layer] for layer in variant.layers], axis=0)
+        room = variant.room(self.table)
+        if room is not None and room[0] % CELL > 1e-6:
+            taken = np.maximum(taken, np.append(taken[1:], taken[-1]))
+        return np.asarray(taken)
+
+    def put(self, item: Item, variant: Variant, cell: int, along: float) -> None:
+        """Lay a variant `cell` cells beyond its least place across."""
+        room = variant.room(self.table)
+        assert room is not None
+        at = room[0] + cell * CELL
+        _, high = variant.shape.profile
+        first = int(at // CELL)
+        between = at % CELL > 1e-6
+        for layer in variant.layers:
+            for shift in range(1 + between):
+                part = self.taken[layer][first + shift : first + shift + len(high)]
+                np.maximum(part, along + high[: len(part)], out=part)
+        self.placed.append((item, variant, at, along))
+
+    def lay(self) -> Lay:
+        """The lay on the table, every piece slid to exact touch in the order it was put down."""
+        done: list[tuple[Variant, float, float]] = []
+        placements: list[Placement] = []
+        for item, variant, across, along in self.placed:
+            touch = 0.0
+            # Nothing is touched beyond its own far end: from the farthest on, most need no exact look.
+            for other, oy, ox in sorted(done, key=lambda one: -(one[2] + one[0].width)):
+                if ox + other.width <= touch:
+                    break
+                if set(other.layers) & set(variant.layers):
+                    touch = max(touch, _touch(other, oy, ox, variant, across))
+            exact = min(along, touch + GAP) if done and touch > 0 else 0.0
+            done.append((variant, across, exact))
+            placements.append(variant.placed(item.piece.id, item.copies, exact, across))
+        reach = max((x + variant.width for variant, _, x in done), default=0.0)
+        return Lay(self.table, tuple(placements), reach)
+
+
+def _touch(left: Variant, left_y: float, left_x: float, right: Variant, right_y: float) -> float:
+    """The least x at which `right` lies beside `left` without overlap; -inf where they share no y."""
+    a, b = left.shape.polygon + (left_x, left_y), right.shape.polygon + (0.0, right_y)
+    low, high = max(a[:, 1].min(), b[:, 1].min()), min(a[:, 1].max(), b[:, 1].max())
+    if high - low <= 1e-9:
+        return -np.inf
+    ys = np.unique(np.concatenate([a[:, 1], b[:, 1], [low, high]]))
+    ys = ys[(ys >= low - 1e-12) & (ys <= high + 1e-12)]
+    # The outlines jump where an edge runs along the cloth: look a hair to either side of each corner.
+    ys = np.clip(np.concatenate([ys - 1e-7, ys + 1e-7]), low + 1e-9, high - 1e-9)
+    return float((_edge(a, ys, far=True) - _edge(b, ys, far=False)).max())
+
+
+def _edge(polygon: Floats, ys: Floats, far: bool) -> Floats:
+    """The far or the near side of an outline at each y."""
+    ends = np.roll(polygon, -1, axis=0)
+    y1, y2 = polygon[:, 1][:, None], ends[:, 1][:, None]
+    within = (np.minimum(y1, y2) <= ys) & (ys <= np.maximum(y1, y2)) & (y1 != y2)
+    with np.errstate(divide="ignore", invalid="ignore"):
+        xs = polygon[:, 0][:, None] + (ys - y1) / (y2 - y1) * (ends[:, 0] - polygon[:, 0])[:, None]
+    side: Floats = np.where(within, xs, -np.inf).max(axis=0) if far else np.where(within, xs, np.inf).min(axis=0)
+    return side

@@ -1,0 +1,25 @@
+"""What would make the cloth in hand enough, in words."""
+
+from cutting.words.folds import fold_name
+
+WAYS = {
+    "now": "As it stands",
+    "pieced_band": "Piece the band: join it behind instead of cutting it in one",
+    "other_cloth": "Facings, bindings and pocket bags from other cloth",
+    "hem": "Hems half as deep",
+    "leg": "Legs 2 in narrower round the hem",
+    "shorter": "Legs 2 in shorter",
+    "fuller": "A tenth less fullness",
+}
+FOLDING = {
+    "open": "Lay it open, one layer",
+    "crosswise": "Lay it across the grain: fold it crosswise; the drape turns",
+}
+
+
+def way_words(code: str) -> str:
+    """One way, as one does it."""
+    kind, _, fold = code.partition(".")
+    if kind == "fold":
+        return FOLDING.get(fold, f"Fold it otherwise: {fold_name(fold)[0].lower()}{fold_name(fold)[1:]}")
+    return WAYS[code]

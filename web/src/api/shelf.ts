@@ -1,0 +1,60 @@
+/** The cloth shelf: bolts, lengths and off-cuts, and which order each is kept for. */
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { server, told } from "./client";
+import type { components } from "./schema.gen";
+import type { Order } from "./shop";
+
+type Schemas = components["schemas"];
+export type ShelfCloth = Schemas["ShelfOut"];
+export type Form = ShelfCloth["form"];
+
+const path = (id: string) => ({ params: { path: { id } } });
+
+export const useShelf = () => useQuery({ queryKey: ["shelf"], queryFn: () => told(server.GET("/api/shelf")) });
+
+/** A cloth for the shelf: what is not said is as plain as it can be. */
+export const plainCloth = (said: Partial<ShelfCloth>): ShelfCloth => ({
+  id: crypto.randomUUID(),
+  version: 0,
+  name: "",
+  form: "length",
+  kind: "cotton",
+  colour: "#6B7A8F",
+  width: "",
+  length: "",
+  fold: "auto",
+  one_way: false,
+  shrink_percent: "",
+  stretch_percent: "",
+  thickness: "usual",
+  pleated: false,
+  selvedge: "",
+  trim: "",
+  spare: "",
+  repeat: "",
+  unit_of_sale: "",
+  price: "",
+  removed: false,
+  kept_for: [],
+  ...said,
+});
+
+export function useShelfWrites() {
+  const memory = useQueryClient();
+  const onSuccess = () => void memory.invalidateQueries({ queryKey: ["shelf"] });
+  const put = useMutation({
+    mutationFn: (row: ShelfCloth) => told(server.PUT("/api/shelf/{id}", { ...path(row.id), body: row })),
+    onSuccess,
+  });
+  /** Keep a cloth for an order, or none. The order's cloth becomes like it. */
+  const keep = useMutation({
+    mutationFn: ({ order, shelf }: { order: string; shelf: string | null }) =>
+      told(server.PUT("/api/orders/{id}/shelf", { ...path(order), body: { shelf } })),
+    onSuccess: (order: Order) => {
+      memory.setQueryData(["order", order.id], order);
+      void memory.invalidateQueries({ queryKey: ["plan", order.id] });
+      onSuccess();
+    },
+  });
+  return { put, keep };
+}

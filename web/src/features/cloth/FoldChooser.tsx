@@ -1,0 +1,98 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useId } from "react";
+import { type Cloth, type Plan, useWidths } from "../../api/shop";
+import { EndView } from "../../drawing/EndView";
+import type { Unit } from "../../lengths/units";
+import { Length } from "../../ui/length";
+import { Bought } from "../../ui/margin";
+import { FOLDS } from "./folds";
+
+type Props = { plan: Plan; planId: string; cloth: Cloth; unit: Unit; choose: (fold: string) => void };
+
+/** Every fold drawn from its end, with what the same pieces need on it: one is chosen, or Plavet chooses. */
+export function FoldChooser({ plan, planId, cloth, unit, choose }: Props) {
+  const name = useId();
+  const rows = useWidths(planId).data;
+  const own = cloth.width && rows?.find((row) => row.fold === "crosswise")?.width_mm;
+  const on = (fold: string) => rows?.find((row) => row.fold === fold && row.width_mm === own);
+  const lengths = rows?.filter((row) => row.width_mm === own && row.length_mm != null) ?? [];
+  const least = Math.min(...lengths.map((row) => row.length_mm!));
+  return (
+    <chakra.fieldset border="0" minWidth="0">
+      <chakra.legend fontSize="20px" fontWeight={600} padding="0">
+        Fold
+      </chakra.legend>
+      <Box display="grid" gap="4" marginTop="4" maxWidth="760px">
+        {[
+          { value: "auto", label: "Plavet chooses", says: "folded lengthwise where all of it fits, else open" },
+          ...FOLDS,
+        ].map(({ value, label, says }) => {
+          const chosen = cloth.fold === value;
+          const row = on(value);
+          const fold = value === "auto" ? plan.fold : value;
+          return (
+            <chakra.label
+              key={value}
+              display="grid"
+              gridTemplateColumns={{ base: "96px 1fr", md: "120px 1fr max-content" }}
+              columnGap="16"
+              alignItems="center"
+              minHeight="touch"
+              paddingInline="12"
+              paddingBlock="4"
+              borderRadius="cut"
+              border="1.5px solid {colors.edge}"
+              background={chosen ? "dyeSoft" : "sheet"}
+              cursor="pointer"
+              css={{ "&:has(input:focus-visible)": { outline: "3px solid {colors.dye}", outlineOffset: "2px" } }}
+            >
+              <chakra.input
+                type="radio"
+                name={name}
+                checked={chosen}
+                onChange={() => choose(value)}
+                position="absolute"
+                opacity="0"
+              />
+              <svg viewBox="-8 -2 124 68" width="100%" aria-hidden="true">
+                <g transform={fold === "folded-twice" ? "" : "translate(0 14)"}>
+                  <EndView fold={fold} deep={100} upper={58} colour={cloth.colour} numbered={false} />
+                </g>
+              </svg>
+              <span>
+                <b>{label}</b>
+                <chakra.span display="block" fontSize="15px" color="ink2">
+                  {says}
+                </chakra.span>
+              </span>
+              <chakra.span gridColumn={{ base: "2", md: "auto" }} textAlign={{ md: "right" }}>
+                {row?.length_mm != null ? (
+                  <>
+                    <b>
+                      <Length mm={row.length_mm} unit={unit} />
+                    </b>
+                    <chakra.span display="block" fontSize="15px" color={row.length_mm === least ? "moss" : "ink2"}>
+                      buy <Bought mm={row.buy_mm!} unit={unit} /> {unit === "in" ? "yards" : "m"}
+                      {row.length_mm === least && ", least"}
+                    </chakra.span>
+                  </>
+                ) : row ? (
+                  <chakra.span color="ink2">
+                    {cloth.one_way && (value === "crosswise" || value === "folded-twice")
+                      ? "not on one-way cloth"
+                      : "not all of it fits"}
+                  </chakra.span>
+                ) : (
+                  ""
+                )}
+              </chakra.span>
+            </chakra.label>
+          );
+        })}
+      </Box>
+      <chakra.p color="ink2" fontSize="15px" marginTop="4">
+        Lengths of the first lay, with shrinkage; Lay looks for a shorter one.
+      </chakra.p>
+    </chakra.fieldset>
+  );
+}

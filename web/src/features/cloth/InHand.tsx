@@ -1,0 +1,89 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { type Order, type Plan, useLayRun, useStartLay, useStopLay } from "../../api/shop";
+import type { Unit } from "../../lengths/units";
+import { Length } from "../../ui/length";
+import { Press } from "../../ui/press";
+import { Says } from "../../ui/words";
+
+const EACH = 2;
+type Props = { order: Order; plan: Plan; planId: string; unit: Unit };
+
+/** Whether the cloth in hand is enough, and what would make it so: each way drafted and laid for real. */
+export function InHand({ order, plan, planId, unit }: Props) {
+  const [run, setRun] = useState<string | null>(() => sessionStorage.getItem(`ways:${planId}`));
+  const start = useStartLay();
+  const stop = useStopLay();
+  const look = useLayRun(run, order.id).data;
+  const short = plan.findings.find((finding) => finding.code === "cloth.short");
+  if (!order.cloth.length && !look) return null;
+  const begin = () => {
+    const id = crypto.randomUUID();
+    const said = { id, plan: planId, seconds: EACH, seed: 1, kind: "ways" } as const;
+    start.mutate(said, {
+      onSuccess: () => {
+        sessionStorage.setItem(`ways:${planId}`, id);
+        setRun(id);
+      },
+    });
+  };
+  const working = look && ["queued", "running"].includes(look.state);
+  const tries = look?.found.filter((way) => way.code !== "now") ?? [];
+  const now = look?.found.find((way) => way.code === "now");
+  const best = tries.toSorted((a, b) => b.saves_mm - a.saves_mm);
+  return (
+    <Box maxWidth="760px">
+      <chakra.h2 fontSize="20px" fontWeight={600}>
+        Is the cloth in hand enough?
+      </chakra.h2>
+      {short ? <Says tone="wrong">{short.words}</Says> : <Says tone="good">Yes: {order.cloth.length} are enough.</Says>}
+      <Box display="flex" gap="12" alignItems="center" marginTop="8" flexWrap="wrap">
+        {working ? (
+          <Press onClick={() => run && stop.mutate(run)}>Stop</Press>
+        ) : (
+          <Press kind={short ? "main" : "plain"} onClick={begin} disabled={start.isPending}>
+            Try what would save cloth
+          </Press>
+        )}
+        <span role="status">
+          {working && (look.tried ? `${tries.length} ways found so far` : "Waiting for the worker")}
+          {look && !working && (best.length ? "" : "Nothing that was tried saves cloth.")}
+        </span>
+      </Box>
+      {start.error && <Says tone="wrong">{start.error.message}</Says>}
+      {look && look.found.length > 0 && (
+        <chakra.table
+          width="100%"
+          fontSize="16px"
+          marginTop="8"
+          css={{ "& td, & th": { padding: "4px 8px", textAlign: "right" } }}
+        >
+          <thead>
+            <chakra.tr background="well">
+              <chakra.th css={{ "&&": { textAlign: "left" } }}>each by itself, searched for {EACH} s</chakra.th>
+              <th>saves</th>
+              <th>needs</th>
+              <th>enough</th>
+            </chakra.tr>
+          </thead>
+          <tbody>
+            {[...(now ? [now] : []), ...best].map((way) => (
+              <chakra.tr key={way.code} borderBottom="1px solid {colors.hairline}">
+                <chakra.th scope="row" fontWeight="400" css={{ "&&": { textAlign: "left" } }}>
+                  {way.says}
+                </chakra.th>
+                <td>{way.code === "now" ? "" : <Length mm={way.saves_mm} unit={unit} />}</td>
+                <td>
+                  <Length mm={way.needs_mm} unit={unit} />
+                </td>
+                <chakra.td color={way.enough ? "moss" : "ink2"} fontWeight={way.enough ? 600 : 400}>
+                  {way.enough ? "yes" : "no"}
+                </chakra.td>
+              </chakra.tr>
+            ))}
+          </tbody>
+        </chakra.table>
+      )}
+    </Box>
+  );
+}

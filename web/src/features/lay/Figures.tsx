@@ -1,0 +1,156 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { inWords } from "../../api/client";
+import { useMay } from "../../api/session";
+import { plainCloth, useShelfWrites } from "../../api/shelf";
+import type { Order, Plan } from "../../api/shop";
+import { pieceName } from "../../drawing/names";
+import { show, text, type Unit } from "../../lengths/units";
+import { Length } from "../../ui/length";
+import { Press } from "../../ui/press";
+import { Says } from "../../ui/words";
+
+type Lay = NonNullable<Plan["lay"]>;
+
+/** The lay's length, and the lengths it is held against. */
+export function Rivals({ lay, unit, used }: { lay: Lay; unit: Unit; used: number }) {
+  const rows: [string, number | null | undefined, string][] = [
+    ["This lay", lay.length_mm, ""],
+    ["Block by block", lay.habit_mm, "as it is mostly done"],
+    ["One careful pass", lay.one_pass_mm, "largest piece first"],
+    ["On open cloth", lay.open_mm, "one pass, one layer"],
+    ["None is shorter than", lay.bound_mm, proof(lay)],
+  ];
+  return (
+    <Box>
+      <chakra.table width="100%" fontSize="16px">
+        <chakra.caption textAlign="left" fontSize="20px" fontWeight={600}>
+          Length
+        </chakra.caption>
+        <tbody>
+          {rows.map(([name, mm, why], k) => (
+            <tr key={name}>
+              <chakra.th textAlign="left" fontWeight={k ? 400 : 800} paddingBlock="4" scope="row">
+                {name}
+                {why && (
+                  <chakra.span display="block" fontSize="14px" color="ink2">
+                    {why}
+                  </chakra.span>
+                )}
+              </chakra.th>
+              <chakra.td textAlign="right" fontWeight={k ? 400 : 800}>
+                {mm == null ? "too wide" : <Length mm={mm} unit={unit} />}
+              </chakra.td>
+            </tr>
+          ))}
+        </tbody>
+      </chakra.table>
+      <chakra.p marginTop="8">{Math.round(used * 100)} % of the cloth is used.</chakra.p>
+    </Box>
+  );
+}
+
+type LeftProps = { offcuts: Lay["offcuts"]; order: Order; unit: Unit };
+
+/** What is left over in one piece, largest first; what is wanted goes on the cloth shelf. */
+export function Left({ offcuts, order, unit }: LeftProps) {
+  const may = useMay();
+  const { put } = useShelfWrites();
+  const [kept, setKept] = useState<Record<string, string>>({});
+  if (offcuts.length === 0) return <p>Nothing larger than a hand is left over.</p>;
+  const keep = (one: Lay["offcuts"][number], key: string) => {
+    const id = kept[key] ?? crypto.randomUUID();
+    const { kind, colour, one_way, shrink_percent } = order.cloth;
+    const size = { width: text(show(one.across_mm, unit)), length: text(show(one.along_mm, unit)) };
+    const name = `${order.title}, off-cut${one.layers > 1 ? `, ${one.layers} alike` : ""}`;
+    const cloth = plainCloth({
+      id,
+      name: name.slice(0, 80),
+      form: "off-cut",
+      kind,
+      colour,
+      one_way,
+      shrink_percent,
+      ...size,
+    });
+    put.mutate(cloth, { onSuccess: () => setKept((now) => ({ ...now, [key]: id })) });
+  };
+  return (
+    <Box fontSize="16px">
+      <chakra.h2 fontSize="20px" fontWeight={600}>
+        Left over
+      </chakra.h2>
+      <chakra.ul listStyleType="none" display="grid" gap="4">
+        {offcuts.map((one) => {
+          const key = `${one.x_mm} ${one.y_mm}`;
+          return (
+            <chakra.li key={key} display="flex" justifyContent="space-between" alignItems="center" gap="8">
+              <span>
+                <Length mm={one.along_mm} unit={unit} /> by <Length mm={one.across_mm} unit={unit} />
+                {one.layers > 1 && `, in ${one.layers} layers`}
+              </span>
+              {may("orders") && (
+                <Press kind="quiet" disabled={key in kept || put.isPending} onClick={() => keep(one, key)}>
+                  {key in kept ? "On the shelf" : "Keep it"}
+                </Press>
+              )}
+            </chakra.li>
+          );
+        })}
+      </chakra.ul>
+      {put.error && <Says tone="wrong">{inWords(put.error)}</Says>}
+    </Box>
+  );
+}
+
+/** How near the lay is to the length that nothing can beat. */
+function proof({ length_mm, bound_mm }: Lay): string {
+  const over = length_mm / bound_mm - 1;
+  return over < 0.002 ? "proved: this lay is the shortest" : `proved; this lay is ${(over * 100).toFixed(1)} % over it`;
+}
+
+/** Every piece and how many of it are cut; what is bought besides the cloth. */
+export function CutList({ plan, unit }: { plan: Plan; unit: Unit }) {
+  return (
+    <Box fontSize="16px">
+      <chakra.h2 fontSize="20px" fontWeight={600}>
+        To cut
+      </chakra.h2>
+      <chakra.ul listStyleType="none">
+        {plan.pieces.map((piece) => (
+          <li key={piece.id}>
+            {pieceName(plan, piece)}, cut {piece.count}
+            {piece.on_fold ? " on the fold" : piece.pair ? ", left and right" : ""}
+            {piece.sewn_to && (
+              <chakra.span display="block" fontSize="14px" color="ink2">
+                sewn to {piece.sewn_to.replaceAll(".", " ").replaceAll("_", " ")}
+              </chakra.span>
+            )}
+          </li>
+        ))}
+      </chakra.ul>
+      <chakra.h2 fontSize="20px" fontWeight={600} marginTop="12">
+        To have at hand
+      </chakra.h2>
+      <chakra.ul listStyleType="none">
+        {plan.notions.map((notion) => (
+          <li key={notion.garment + notion.name}>
+            {notion.count > 1 && `${notion.count} x `}
+            {notion.name}
+            {notion.length_mm != null && (
+              <>
+                , <Length mm={notion.length_mm} unit={unit} />
+              </>
+            )}
+            {notion.width_mm != null && (
+              <>
+                {" "}
+                by <Length mm={notion.width_mm} unit={unit} />
+              </>
+            )}
+          </li>
+        ))}
+      </chakra.ul>
+    </Box>
+  );
+}
