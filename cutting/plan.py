@@ -24,7 +24,7 @@ from cutting.methods.upper import TopAsk
 from cutting.pieces import Piece, Tape
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.4.0"
+CORE = "0.5.0"
 
 
 @dataclass(frozen=True)
@@ -108,17 +108,13 @@ def by_hand(made: Plan, placements: tuple[Placement, ...]) -> Plan:
     cuts = {piece.id: piece.cut for piece in made.pieces}
     axis = 1 if made.table.crosswise else 0
     ends = [p.point(corner)[axis] for p in placements for corner in cuts.get(p.piece, ())]
-    lay = Lay(made.table, placements, max(ends, default=0.0))
-    wrong = faults(lay, made.pieces, made.job.cloth.one_way)
-    if wrong:
-        raise refuse("lay.by_hand", "lay", fault=wrong[0].code)
-    return with_lay(made, lay)
+    return with_lay(made, Lay(made.table, placements, max(ends, default=0.0)), refused="lay.by_hand")
 
 
-def with_lay(made: Plan, lay: Lay | None, bound: float = 0.0) -> Plan:
+def with_lay(made: Plan, lay: Lay | None, bound: float = 0.0, refused: str = "lay.invalid") -> Plan:
     """The same plan on another lay of the same fold, or its own, with a better bound in mm where one was proved.
 
-    Raises CuttingError where the lay is not sound.
+    Raises CuttingError with the code `refused` where the lay is not sound.
     """
     lays = made.lays
     if lays is not None and bound > lays.bound:
@@ -127,7 +123,7 @@ def with_lay(made: Plan, lay: Lay | None, bound: float = 0.0) -> Plan:
         return replace(made, lays=lays)
     wrong = faults(lay, made.pieces, made.job.cloth.one_way)
     if wrong:
-        raise refuse("lay.invalid", "lay", faults=", ".join(fault.code for fault in wrong))
+        raise refuse(refused, "lay", fault=wrong[0].code, faults=", ".join(fault.code for fault in wrong))
     used = lays.utilisation * lays.lay.reach / lay.reach
     open_length = min(lay.length, made.open_length or lay.length) if made.table.fold == "open" else made.open_length
     return replace(

@@ -205,6 +205,7 @@ class YardageOut(BaseModel):
     length_mm: float
     buy_mm: float
     cost: str | None
+    cost_formula: str
     formula: str
     utilisation: float
     by_width: list[WidthOut]

@@ -38,6 +38,7 @@ from cutting.plan import Mark, Plan
 from cutting.words import (
     check_labels,
     check_say,
+    cost_formula,
     fold_name,
     formula,
     from_along,
@@ -211,7 +212,7 @@ def to_model(plan: Plan) -> PlanOut:
     if bought is not None and plan.lays is not None:
         out = YardageOut(
             length_mm=_mm(bought.length), buy_mm=_mm(bought.buy), formula=yardage_formula(bought, unit),
-            cost=None if bought.cost is None else str(bought.cost),
+            cost=None if bought.cost is None else str(bought.cost), cost_formula=cost_formula(bought, unit),
             utilisation=round(plan.lays.utilisation, 4), by_width=widths_to_wire(plan.by_width),
         )  # fmt: skip
     return PlanOut(

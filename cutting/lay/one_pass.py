@@ -13,14 +13,13 @@ def one_pass(items: Sequence[Item], table: Folded) -> Lay | None:
     return fit(sorted(items, key=lambda item: (not item.variants[0].first, -item.area, item.piece.id)), table)
 
 
-def fit(order: Sequence[Item], table: Folded, ways: Sequence[int] | None = None) -> Lay | None:
-    """Place the items in this order; `ways` fixes which way each lies (an index, taken round its number of ways)."""
+def fit(order: Sequence[Item], table: Folded) -> Lay | None:
+    """Place the items in this order. None where one is wider than the cloth."""
     skyline = Skyline(table)
-    for number, item in enumerate(order):
-        variants = item.variants if ways is None else (item.variants[ways[number] % len(item.variants)],)
+    for item in order:
         best: tuple[float, float, int] | None = None
         chosen = None
-        for variant in variants:
+        for variant in item.variants:
             reach = skyline.reach(variant)
             if not len(reach):
                 continue

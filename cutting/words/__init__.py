@@ -10,9 +10,9 @@ from cutting.words.marks import from_along, mark_words
 from cutting.words.measures import MEASURES, measure_name
 from cutting.words.numbers import number_name
 from cutting.words.problems import say_problem
-from cutting.words.yardage import yardage_formula
+from cutting.words.yardage import cost_formula, yardage_formula
 
 __all__ = [
-    "MEASURES", "check_labels", "check_say", "fold_name", "formula", "from_along", "mark_words", "measure_name", "number_name", "number_text", "say_effect", "say_finding", "say_fold",
+    "MEASURES", "check_labels", "check_say", "cost_formula", "fold_name", "formula", "from_along", "mark_words", "measure_name", "number_name", "number_text", "say_effect", "say_finding", "say_fold",
     "say_problem", "way_words", "with_numbers", "yardage_formula",
 ]  # fmt: skip

@@ -16,3 +16,11 @@ def yardage_formula(bought: Yardage, unit: Unit) -> str:
         if size:
             parts.append(f"{show(size, unit).text} {name}")
     return f"{' + '.join(parts)}, rounded up to {bought.steps} x {bought.sold_in}"
+
+
+def cost_formula(bought: Yardage, unit: Unit) -> str:
+    """The sum of what the cloth costs; empty without a price."""
+    if bought.price is None:
+        return ""
+    amount = f"{bought.buy / float(bought.priced_in):.3f}".rstrip("0").rstrip(".")
+    return f"{amount} {'yards' if unit == 'in' else 'm'} x {float(bought.price):.2f}"

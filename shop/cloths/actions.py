@@ -9,11 +9,12 @@ from shop.accounts.writing import put_row
 from shop.bridge.drafting import check_part
 from shop.cloths.models import Cloth, ShelfCloth
 
+BUYING = ("selvedge", "trim", "spare", "repeat", "unit_of_sale", "price")
 FIELDS = (
     "kind", "width", "length", "fold", "one_way", "shrink_percent", "stretch_percent", "thickness", "pleated",
-    "selvedge", "trim", "spare", "repeat", "unit_of_sale", "price",
+    *BUYING,
 )  # fmt: skip
-LATER = {"stretch_percent": "", "thickness": "usual", "pleated": False} | dict.fromkeys(FIELDS[9:], "")
+LATER = {"stretch_percent": "", "thickness": "usual", "pleated": False} | dict.fromkeys(BUYING, "")
 """What a cloth has where nobody said it."""
 SHELF = ("colour", *(key for key in FIELDS if key != "fold"))
 """What goes with a cloth from the shelf to an order."""
@@ -22,7 +23,7 @@ SHELF = ("colour", *(key for key in FIELDS if key != "fold"))
 def job_part(fields: dict[str, Any]) -> dict[str, Any]:
     """A cloth as a job file has it."""
     part = {key: fields[key] for key in FIELDS}
-    for key in ("length", *FIELDS[9:]):
+    for key in ("length", *BUYING):
         part[key] = part[key] or None
     for key in ("shrink_percent", "stretch_percent"):
         part[key] = part[key] or 0

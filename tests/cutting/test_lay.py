@@ -15,6 +15,7 @@ from cutting.geometry import Point
 from cutting.lay import faults, items_for, offcuts, rivals
 from cutting.lay.variants import CELL
 from cutting.pieces import Piece
+from cutting.words import cost_formula
 from cutting.yardage import yardage
 from tests.jobs import planned
 from tests.strategies import asks, bodies, served
@@ -115,8 +116,10 @@ def test_what_is_added_before_cloth_is_bought_and_what_it_costs():
     bought = yardage(1000.0, cloth, "in", garments=2)
     assert bought.length == pytest.approx(1000 / 0.95 + 20 + 50 + 240)
     assert (bought.steps, str(bought.cost)) == (3, "6.75")
+    assert cost_formula(bought, "in") == "1.5 yards x 4.50"
     metres = yardage(1000.0, cloth, "cm", garments=2)
     assert (metres.steps, str(metres.cost)) == (14, "6.30")
+    assert cost_formula(metres, "cm") == "1.4 m x 4.50"
     assert yardage(1000.0, replace(cloth, price=None), "cm").cost is None
 
 

@@ -120,7 +120,7 @@ def test_two_triangles_nest_and_it_is_proved_that_none_is_shorter():
     """Two right triangles, legs 300 and 400, on 310: turned against each other they take 400 and the least gap."""
     corners = ((0, 0), (300, 0), (0, 400))
     first, least, steps = search([piece("a", corners), piece("b", corners)], opened(310))
-    assert shortest(first, steps) == pytest.approx(400, abs=15)
+    assert shortest(first, steps) == pytest.approx(400, abs=0.5)
     assert least <= shortest(first, steps)
 
 

@@ -88,7 +88,7 @@ class _Search:
         """The state on cloth of that reach, pulled apart and made exact; None where that was not possible."""
         model, trial = self.model, state.copy()
         most = model.most_along(target)
-        apart, _ = separate(
+        apart = separate(
             trial.ways, trial.along, trial.across, model.first_way, model.way_table, model.cells, self.begins,
             self.flat, most, self.chance.choice(FREE), PASSES, PATIENCE, self.chance.randrange(1 << 30),
             self._costs(most),

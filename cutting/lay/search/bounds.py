@@ -9,9 +9,10 @@ the offset across, each as if the offset could change within it, on outlines a h
 
 import numpy as np
 from numba import njit
+from shapely import union_all
 from shapely.geometry import Polygon
 
-from cutting.lay.search.depths import SIGNS, _flat, span, sum_of
+from cutting.lay.search.depths import SIGNS, flat, span, sum_of
 from cutting.lay.search.model import Model
 from cutting.lay.search.parts import convex_parts
 from cutting.lay.variants import Floats
@@ -69,18 +70,12 @@ def _distances(model: Model, ways: list[int], owner: np.ndarray) -> Floats:
 
 def _smaller(parts: tuple[Floats, ...], size: Floats) -> list[Floats]:
     """Convex parts of an outline that lies within the piece."""
-    whole = Polygon(np.concatenate([parts[0], parts[0][:1]])) if len(parts) == 1 else _union(parts)
+    whole = union_all([Polygon(part) for part in parts])
     inner = whole.buffer(-SHRUNK - LEFT_OFF, join_style="mitre").simplify(LEFT_OFF)
     if inner.geom_type != "Polygon" or inner.is_empty or min(size) < 20:
         return []
     ring = np.array(inner.exterior.coords[:-1])
     return convex_parts(ring if inner.exterior.is_ccw else ring[::-1])
-
-
-def _union(parts: tuple[Floats, ...]) -> Polygon:
-    from shapely import union_all
-
-    return union_all([Polygon(part) for part in parts])
 
 
 def _blocked(one: list[Floats], other: list[Floats], signs: tuple[int, int]) -> tuple[Floats, Floats, float]:
@@ -89,8 +84,8 @@ def _blocked(one: list[Floats], other: list[Floats], signs: tuple[int, int]) -> 
         return np.zeros(0), np.zeros(0), 0.0
     s = np.array(signs, dtype=np.float64)
     turned = [-(part * s) if s[0] * s[1] > 0 else -(part * s)[::-1] for part in other]
-    first, first_ends = _flat(one)
-    second, second_ends = _flat(turned)
+    first, first_ends = flat(one)
+    second, second_ends = flat(turned)
     start = float(first[:, 1].min() + second[:, 1].min())
     end = float(first[:, 1].max() + second[:, 1].max())
     after, before = _reach(first, first_ends, second, second_ends, start, int((end - start) / STRIP) + 1)

@@ -25,16 +25,17 @@ def pair_depths(
 ) -> Bytes:  # fmt: skip
     """Depths in quarters of a cell, up to 255; shape (across, along) = `size`, first offset (along, across) `start`."""
     s = np.array(signs, dtype=np.float64)
-    first, first_ends = _flat(one)
+    first, first_ends = flat(one)
     turned = [-(part * s) if s[0] * s[1] > 0 else -(part * s)[::-1] for part in other]
-    second, second_ends = _flat(turned)
+    second, second_ends = flat(turned)
     inside = np.zeros(size, dtype=np.bool_)
     _fill(inside, first, first_ends, second, second_ends, cell, start[0], start[1])
     depths: Bytes = _depths(inside)
     return depths
 
 
-def _flat(parts: Sequence[Floats]) -> tuple[Floats, npt.NDArray[np.int64]]:
+def flat(parts: Sequence[Floats]) -> tuple[Floats, npt.NDArray[np.int64]]:
+    """Polygons one after the other, and where each ends: what compiled code reads."""
     return np.concatenate(parts), np.cumsum([len(part) for part in parts])
 
 

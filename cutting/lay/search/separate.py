@@ -42,7 +42,7 @@ def depth_between(i, j, ways, along, across, table, cells, begins, flat):
 
 @njit(cache=True)
 def _best_place(i, ways, along, across, first_way, table, cells, begins, flat, most, weights, free, cost):
-    """The cheapest way and place of piece i; among equals any. Returns cost, way, along, across."""
+    """The cheapest way and place of piece i; among equals any. Returns way, along, across."""
     n = len(ways)
     best, best_way, best_u, best_v, equals = np.float32(np.inf), ways[i], along[i], across[i], 0
     for way in range(first_way[i], first_way[i + 1]):
@@ -83,7 +83,7 @@ def _best_place(i, ways, along, across, first_way, table, cells, begins, flat, m
                     equals += 1
                     if np.random.randint(0, equals) == 0:
                         best_way, best_u, best_v = way, u, low + row
-    return best, best_way, best_u, best_v
+    return best_way, best_u, best_v
 
 
 @njit(cache=True)
@@ -92,8 +92,8 @@ def separate(
 ):  # fmt: skip
     """Move pieces until none overlaps by more than `free` quarters of a cell, or for so many passes.
 
-    `ways`, `along`, `across` are changed in place and hold the best state found. Returns whether nothing overlaps, and
-    how many pieces were moved.
+    `ways`, `along`, `across` are changed in place and hold the best state found. Returns whether nothing
+    overlaps.
     """
     np.random.seed(seed)
     n = len(ways)
@@ -106,7 +106,7 @@ def separate(
         for j in range(i):
             depth = depth_between(i, j, ways, along, across, table, cells, begins, flat)
             overlap[i, j] = overlap[j, i] = depth if depth > free else 0
-    least, since, moves = overlap.sum(), 0, 0
+    least, since = overlap.sum(), 0
     kept = (ways.copy(), along.copy(), across.copy())
     for _ in range(passes):
         if least == 0 or since > patience:
@@ -114,10 +114,9 @@ def separate(
         for i in np.random.permutation(n):
             if overlap[i].sum() == 0:
                 continue
-            _, way, u, v = _best_place(
+            way, u, v = _best_place(
                 i, ways, along, across, first_way, table, cells, begins, flat, most, weights, free, cost
             )
-            moves += 1
             if way == ways[i] and u == along[i] and v == across[i]:
                 continue
             ways[i], along[i], across[i] = way, u, v
@@ -139,4 +138,4 @@ def separate(
                 else:
                     weights[i, j] = max(1.0, weights[i, j] * EASE)
     ways[:], along[:], across[:] = kept[0], kept[1], kept[2]
-    return least == 0, moves
+    return least == 0

@@ -2147,7 +2147,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.4.0
+             * @default 0.5.0
              */
             core: string;
             /** Findings */
@@ -2756,6 +2756,8 @@ export interface components {
             by_width: components["schemas"]["WidthOut"][];
             /** Cost */
             cost: string | null;
+            /** Cost Formula */
+            cost_formula: string;
             /** Formula */
             formula: string;
             /** Length Mm */

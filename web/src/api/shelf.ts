@@ -2,7 +2,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { server, told } from "./client";
 import type { components } from "./schema.gen";
-import type { Order } from "./shop";
+import { type Order, PLAIN } from "./shop";
 
 type Schemas = components["schemas"];
 export type ShelfCloth = Schemas["ShelfOut"];
@@ -14,26 +14,13 @@ export const useShelf = () => useQuery({ queryKey: ["shelf"], queryFn: () => tol
 
 /** A cloth for the shelf: what is not said is as plain as it can be. */
 export const plainCloth = (said: Partial<ShelfCloth>): ShelfCloth => ({
+  ...PLAIN,
   id: crypto.randomUUID(),
   version: 0,
   name: "",
   form: "length",
-  kind: "cotton",
   colour: "#6B7A8F",
   width: "",
-  length: "",
-  fold: "auto",
-  one_way: false,
-  shrink_percent: "",
-  stretch_percent: "",
-  thickness: "usual",
-  pleated: false,
-  selvedge: "",
-  trim: "",
-  spare: "",
-  repeat: "",
-  unit_of_sale: "",
-  price: "",
   removed: false,
   kept_for: [],
   ...said,

@@ -1,4 +1,5 @@
 /** What the pages ask of the server, each with its place in the query memory. */
+import { useState } from "react";
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { server, told } from "./client";
 import { BLANK } from "./clients";
@@ -43,6 +44,24 @@ export const useWidths = (plan: string | undefined) =>
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
+
+/** A cloth of which nothing is said yet. */
+export const PLAIN = {
+  kind: "cotton",
+  length: "",
+  fold: "auto",
+  one_way: false,
+  shrink_percent: "",
+  stretch_percent: "",
+  thickness: "usual",
+  pleated: false,
+  selvedge: "",
+  trim: "",
+  spare: "",
+  repeat: "",
+  unit_of_sale: "",
+  price: "",
+};
 
 /** Writing one row of an order, on the newest version this browser knows. */
 export function useOrderRow<Row extends { version?: number }>(
@@ -127,25 +146,7 @@ export function useMakeOrder() {
         );
       const sheet = { version: 0, client: ids.client, taken_on: today, unit: made.unit, waist: "worn" as const };
       await told(server.PUT("/api/sheets/{id}", { ...path(ids.sheet), body: sheet }));
-      const cloth = {
-        version: 0,
-        kind: "cotton",
-        colour: "#2F5D62",
-        width: "45 in",
-        length: "",
-        fold: "auto",
-        one_way: false,
-        shrink_percent: "",
-        stretch_percent: "",
-        thickness: "usual",
-        pleated: false,
-        selvedge: "",
-        trim: "",
-        spare: "",
-        repeat: "",
-        unit_of_sale: "",
-        price: "",
-      };
+      const cloth = { ...PLAIN, version: 0, colour: "#2F5D62", width: "45 in" };
       await told(server.PUT("/api/cloths/{id}", { ...path(ids.cloth), body: cloth }));
       const order = {
         version: 0,
@@ -169,7 +170,7 @@ export function useMakeOrder() {
   });
 }
 
-export function useLayRun(id: string | null, order: string) {
+function useLayRun(id: string | null, order: string) {
   const memory = useQueryClient();
   return useQuery({
     queryKey: ["lay-run", id],
@@ -184,19 +185,39 @@ export function useLayRun(id: string | null, order: string) {
   });
 }
 
-export const useStartLay = () =>
-  useMutation({
-    mutationFn: ({
-      id,
-      ...body
-    }: {
-      id: string;
-      plan: string;
-      seconds: number;
-      seed: number;
-      kind: "shorter" | "ways";
-    }) => told(server.PUT("/api/lay-runs/{id}", { ...path(id), body })),
+/**
+ * A search on the queue that this tab remembers over a reload: for a shorter lay of a plan, or for ways to need less
+ * cloth. Each looks from a seed of its own, so that another one looks elsewhere.
+ */
+export function useSearch(order: string, plan: string, kind: "shorter" | "ways") {
+  const place = `${kind}:${plan}`;
+  const [id, setId] = useState(() => sessionStorage.getItem(place));
+  const run = useLayRun(id, order).data;
+  const start = useMutation({
+    mutationFn: ({ id, ...body }: { id: string; seconds: number; seed: number }) =>
+      told(server.PUT("/api/lay-runs/{id}", { ...path(id), body: { ...body, plan, kind } })),
+    onSuccess: (_, { id }) => {
+      sessionStorage.setItem(place, id);
+      setId(id);
+    },
   });
+  const stop = useMutation({ mutationFn: () => told(server.POST("/api/lay-runs/{id}/stop", path(id!))) });
+  return {
+    run,
+    working: run !== undefined && ["queued", "running"].includes(run.state),
+    pending: start.isPending,
+    error: start.error,
+    begin: (seconds: number) => {
+      const id = crypto.randomUUID();
+      start.mutate({ id, seconds, seed: 1 + (parseInt(id.slice(0, 4), 16) % 9999) });
+    },
+    stop: () => stop.mutate(),
+    forget: () => {
+      sessionStorage.removeItem(place);
+      setId(null);
+    },
+  };
+}
 
 /** Keep a lay as its pieces were moved by hand; the server checks it exactly. */
 export function usePutHandLay(order: string, plan: string) {
@@ -207,6 +228,3 @@ export function usePutHandLay(order: string, plan: string) {
     onSuccess: () => memory.invalidateQueries({ queryKey: ["plan", order] }),
   });
 }
-
-export const useStopLay = () =>
-  useMutation({ mutationFn: (id: string) => told(server.POST("/api/lay-runs/{id}/stop", path(id))) });

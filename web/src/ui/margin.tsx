@@ -125,7 +125,11 @@ export function ToBuy({ plan, unit }: { plan: Plan; unit: Unit }) {
       <chakra.p color="ink2" fontSize="16px">
         {plan.yardage.formula}
       </chakra.p>
-      {plan.yardage.cost != null && <chakra.p fontWeight={600}>Costs {plan.yardage.cost}</chakra.p>}
+      {plan.yardage.cost != null && (
+        <p>
+          <b>Costs {plan.yardage.cost}</b> = {plan.yardage.cost_formula}
+        </p>
+      )}
     </Box>
   );
 }

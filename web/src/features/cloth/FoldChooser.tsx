@@ -91,7 +91,7 @@ export function FoldChooser({ plan, planId, cloth, unit, choose }: Props) {
         })}
       </Box>
       <chakra.p color="ink2" fontSize="15px" marginTop="4">
-        Lengths of the first lay, with shrinkage; Lay looks for a shorter one.
+        Each: the first lay and all that is bought besides, as the sum at the right; Lay looks for a shorter one.
       </chakra.p>
     </chakra.fieldset>
   );

@@ -1,6 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useState } from "react";
-import { type Order, type Plan, useLayRun, useStartLay, useStopLay } from "../../api/shop";
+import { type Order, type Plan, useSearch } from "../../api/shop";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
@@ -11,23 +10,10 @@ type Props = { order: Order; plan: Plan; planId: string; unit: Unit };
 
 /** Whether the cloth in hand is enough, and what would make it so: each way drafted and laid for real. */
 export function InHand({ order, plan, planId, unit }: Props) {
-  const [run, setRun] = useState<string | null>(() => sessionStorage.getItem(`ways:${planId}`));
-  const start = useStartLay();
-  const stop = useStopLay();
-  const look = useLayRun(run, order.id).data;
+  const search = useSearch(order.id, planId, "ways");
+  const { run: look, working } = search;
   const short = plan.findings.find((finding) => finding.code === "cloth.short");
   if (!order.cloth.length && !look) return null;
-  const begin = () => {
-    const id = crypto.randomUUID();
-    const said = { id, plan: planId, seconds: EACH, seed: 1, kind: "ways" } as const;
-    start.mutate(said, {
-      onSuccess: () => {
-        sessionStorage.setItem(`ways:${planId}`, id);
-        setRun(id);
-      },
-    });
-  };
-  const working = look && ["queued", "running"].includes(look.state);
   const tries = look?.found.filter((way) => way.code !== "now") ?? [];
   const now = look?.found.find((way) => way.code === "now");
   const best = tries.toSorted((a, b) => b.saves_mm - a.saves_mm);
@@ -39,18 +25,18 @@ export function InHand({ order, plan, planId, unit }: Props) {
       {short ? <Says tone="wrong">{short.words}</Says> : <Says tone="good">Yes: {order.cloth.length} are enough.</Says>}
       <Box display="flex" gap="12" alignItems="center" marginTop="8" flexWrap="wrap">
         {working ? (
-          <Press onClick={() => run && stop.mutate(run)}>Stop</Press>
+          <Press onClick={search.stop}>Stop</Press>
         ) : (
-          <Press kind={short ? "main" : "plain"} onClick={begin} disabled={start.isPending}>
+          <Press kind={short ? "main" : "plain"} onClick={() => search.begin(EACH)} disabled={search.pending}>
             Try what would save cloth
           </Press>
         )}
         <span role="status">
-          {working && (look.tried ? `${tries.length} ways found so far` : "Waiting for the worker")}
+          {working && look && (look.tried ? `${tries.length} ways found so far` : "Waiting for the worker")}
           {look && !working && (best.length ? "" : "Nothing that was tried saves cloth.")}
         </span>
       </Box>
-      {start.error && <Says tone="wrong">{start.error.message}</Says>}
+      {search.error && <Says tone="wrong">{search.error.message}</Says>}
       {look && look.found.length > 0 && (
         <chakra.table
           width="100%"

@@ -142,7 +142,7 @@ export function ByHand({ order, plan, planId, lay, unit, view, px, done }: Props
         </Press>
         <Press onClick={() => done(false)}>Leave it as it was</Press>
         <span role="status">
-          <b>{text(show(length, unit))}</b>
+          <b>Length {text(show(length, unit))}</b>
           {Math.abs(apart) > 0.5 && `, ${text(show(Math.abs(apart), unit))} ${apart > 0 ? "longer" : "shorter"}`}
           {said && `. ${said}`}
         </span>

@@ -80,6 +80,9 @@ export function Left({ offcuts, order, unit }: LeftProps) {
       <chakra.h2 fontSize="20px" fontWeight={600}>
         Left over
       </chakra.h2>
+      <chakra.p color="ink2" fontSize="14px">
+        along by across, measured where no piece touches, down to steps of 20 mm
+      </chakra.p>
       <chakra.ul listStyleType="none" display="grid" gap="4">
         {offcuts.map((one) => {
           const key = `${one.x_mm} ${one.y_mm}`;

@@ -1,6 +1,6 @@
 import { Box } from "@chakra-ui/react";
 import { useState } from "react";
-import { type Order, type Plan, useLayRun, useStartLay, useStopLay } from "../../api/shop";
+import { type Order, type Plan, useSearch } from "../../api/shop";
 import { Cloth } from "../../drawing/Cloth";
 import { type Frame, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
@@ -15,14 +15,12 @@ import { CutList, Left, Rivals } from "./Figures";
 
 /** The whole cloth lengthwise with every piece on it, what the lay is held against, and the search for a shorter one. */
 export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; planId: string }) {
-  const [run, setRun] = useState<string | null>(() => sessionStorage.getItem(`lay:${planId}`));
-  const start = useStartLay();
-  const stop = useStopLay();
-  const look = useLayRun(run, order.id);
+  const search = useSearch(order.id, planId, "shorter");
+  const { run } = search;
   const unit = plan.unit as Unit;
   const [ref, size] = useSize();
   const [byHand, setByHand] = useState(false);
-  const found = look.data?.lay;
+  const found = run?.lay;
   const lay = found && plan.lay && found.length_mm < plan.lay.length_mm ? found : plan.lay;
   if (!lay) {
     return (
@@ -45,27 +43,11 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
     width: size.width * px,
     height: size.height * px,
   };
-  const working = look.data && ["queued", "running"].includes(look.data.state);
-  const begin = (seconds: number) => {
-    const id = crypto.randomUUID();
-    // Another search is to look elsewhere: each goes on from a seed of its own.
-    const seed = 1 + (parseInt(id.slice(0, 4), 16) % 9999);
-    start.mutate(
-      { id, plan: planId, seconds, seed, kind: "shorter" },
-      {
-        onSuccess: () => {
-          sessionStorage.setItem(`lay:${planId}`, id);
-          setRun(id);
-        },
-      },
-    );
-  };
   const leave = (kept: boolean) => {
     setByHand(false);
     if (!kept) return;
     // What an earlier search found is no longer how it lies.
-    sessionStorage.removeItem(`lay:${planId}`);
-    setRun(null);
+    search.forget();
   };
   const pieces = new Map(plan.pieces.map((piece) => [piece.id, piece]));
   return (
@@ -118,16 +100,16 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
         </Box>
         {!byHand && (
           <Box display="flex" gap="12" alignItems="center" flexWrap="wrap" marginTop="8">
-            {working && look.data ? (
+            {search.working && run ? (
               <>
                 <progress
-                  max={look.data.seconds * 1000}
-                  value={look.data.gone_ms}
+                  max={run.seconds * 1000}
+                  value={run.gone_ms}
                   aria-label="Time of the search"
                   style={{ accentColor: "var(--chakra-colors-dye)" }}
                 />
-                <span role="status">{progress(look.data)}</span>
-                <Press onClick={() => run && stop.mutate(run)}>Stop</Press>
+                <span role="status">{progress(run)}</span>
+                <Press onClick={search.stop}>Stop</Press>
               </>
             ) : (
               <>
@@ -135,17 +117,17 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
                   <Press
                     key={seconds}
                     kind={k ? "plain" : "main"}
-                    onClick={() => begin(seconds)}
-                    disabled={start.isPending}
+                    onClick={() => search.begin(seconds)}
+                    disabled={search.pending}
                   >
                     {name}
                   </Press>
                 ))}
                 <Press onClick={() => setByHand(true)}>Move by hand</Press>
-                <span role="status">{look.data && done(look.data)}</span>
+                <span role="status">{run && done(run)}</span>
               </>
             )}
-            {start.error && <Says tone="wrong">{start.error.message}</Says>}
+            {search.error && <Says tone="wrong">{search.error.message}</Says>}
           </Box>
         )}
       </Box>
@@ -161,7 +143,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
   );
 }
 
-type Run = NonNullable<ReturnType<typeof useLayRun>["data"]>;
+type Run = NonNullable<ReturnType<typeof useSearch>["run"]>;
 
 const TIMES = [
   { seconds: 10, name: "Look for a shorter lay" },
