@@ -76,12 +76,11 @@ def jumpsuit_drafts(bodies: int) -> Callable[[], object]:
         jobs.append(read_job(raw))
 
     def once() -> object:
-        drafted = [draft_all(job) for job in jobs]
-        for garments in drafted:
-            for garment in garments:
-                garment.pieces(on_fold=True)
-                garment.tapes()
-                ledger(garment)
+        drafted = [garment for job in jobs for (outfit,) in [draft_all(job)] for garment in outfit]
+        for garment in drafted:
+            garment.pieces(on_fold=True)
+            garment.tapes()
+            ledger(garment)
         return drafted
 
     return once

@@ -19,12 +19,11 @@ from typing import Any
 import numpy as np
 
 from benchmarks.outfits import FULL, MIDDLE, cases, job
-from cutting.lay import Lay, faults, items_for, rivals
+from cutting.job import Outfit
+from cutting.lay import Lay, faults
 from cutting.lay.variants import Item
-from cutting.laying import Laying
-from cutting.pieces import Piece
-from cutting.plan import Plan, draft, plan
-from cutting.searching import search, search_items
+from cutting.plan import Plan, plan
+from cutting.searching import search
 
 FOLDED = 2.0
 RIVAL = r"""
@@ -59,19 +58,18 @@ def folded(names: Sequence[str], seeds: Sequence[int]) -> list[Row]:
             began = time.perf_counter()
             made = plan(every[name], by_width=False)
             first = (time.perf_counter() - began) * 1000
-            assert made.lays is not None, name
+            assert made.laid.lies, name
             lay, bound = best(made, FOLDED, seed)
-            rows.append(Row(name, seed, lay.length, made.lays.habit, made.lays.one_pass, bound, first))
+            rows.append(Row(name, seed, lay.length, made.laid.habit, made.laid.one_pass, bound, first))
     return rows
 
 
 def best(made: Plan, seconds: float, seed: int) -> tuple[Lay, float]:
     """The shortest lay in that time, checked; the clock begins once the processes are warm."""
-    assert made.lays is not None
-    lay, bound = made.lays.lay, made.lays.bound
-    for told in search(made, seconds, seed):
-        lay, bound = told.lay or lay, told.bound
-    assert not faults(lay, made.pieces, made.job.cloth.one_way)
+    lay, bound = made.laid.lays[0], made.laid.bound
+    for told in search(made.laid, seconds, seed):
+        lay, bound = told.lays[0], told.bound
+    assert not faults(lay, made.laid.pieces, made.job.cloth.one_way)
     return lay, bound
 
 
@@ -97,37 +95,32 @@ def opened(names: Sequence[str], seeds: Sequence[int], seconds: int) -> list[flo
     every = cases("open")
     for name in names:
         made = plan(every[name], by_width=False)
-        items = Laying(made.job, made.garments).items(made.table, False)
+        section = made.laid.sections[0]
         for seed in seeds:
             ours = best(made, seconds, seed)[0].length
-            theirs = spyrrow_length(items, made.table.depth, seconds, seed)
+            theirs = spyrrow_length(section.items, section.table.depth, seconds, seed)
             apart.append(100 * (ours / theirs - 1))
             print(f"  {name:30} seed {seed}  {ours:8.1f}  {theirs:8.1f}  {apart[-1]:+6.2f} %", flush=True)
     return apart
 
 
 def crew(people: int, seconds: float) -> tuple[int, float, float, float]:
-    """Trousers and tops of a crew that all differ, on one cloth: pieces, one pass, what is reached, MB."""
-    pieces: list[Piece] = []
-    made: Plan | None = None
+    """Trousers of a crew that all differ, on one cloth: pieces, one pass, what is reached, MB."""
+    everybody = []
     for k in range(people):
         share = k / max(1, people - 1)
         sizes = {key: round(MIDDLE[key] + share * (FULL[key] - MIDDLE[key]), 1) for key in MIDDLE}
-        one = job([{"id": "crew", "style": "straight-trousers", "choices": {"pockets": ["back-patch"]}}], sizes, 60,
-                  "lengthwise-centre")  # fmt: skip
-        made = plan(one, by_width=False)
-        own = [p for garment in draft(one) for p in garment.pieces(True)]
-        pieces += [replace(piece, id=f"{k}.{piece.id}") for piece in own]
-    assert made is not None
-    items = items_for(pieces, made.table, False)
-    lays = rivals(items, made.table, False)
-    assert lays is not None
-    lay = lays.lay
-    for told in search_items(items, lays.lay, lays.bound, seconds, 1):
-        lay = told.lay or lay
-    assert not faults(lay, pieces, False)
+        garments = [{"id": "crew", "style": "straight-trousers", "choices": {"pockets": ["back-patch"]}}]
+        everybody.append(job(garments, sizes, 60, "lengthwise-centre"))
+    others = tuple(Outfit(str(k), one.body, one.garments) for k, one in enumerate(everybody[1:]))
+    laid = plan(replace(everybody[0], others=others), by_width=False).laid
+    lays, one_pass = laid.lays, laid.one_pass
+    for told in search(laid, seconds, 1):
+        lays = told.lays
+    for section, lay in zip(laid.sections, lays, strict=True):
+        assert not faults(lay, section.pieces, False)
     used = [resource.getrusage(who).ru_maxrss for who in (resource.RUSAGE_SELF, resource.RUSAGE_CHILDREN)]
-    return len(items), lays.one_pass or 0.0, lay.length, max(used) / 1024
+    return sum(len(lay.placements) for lay in lays), one_pass or 0.0, sum(lay.length for lay in lays), max(used) / 1024
 
 
 def percent(values: Sequence[float]) -> str:

@@ -44,7 +44,7 @@ def ways(made: Plan) -> list[Way]:
     job = made.job
     found = [
         Way(f"fold.{fold}", replace(job, cloth=replace(job.cloth, fold=fold)))
-        for fold in FOLDS if fold != made.table.fold
+        for fold in (*FOLDS, "sections") if fold != made.laid.fold
     ]  # fmt: skip
     changes: dict[str, Callable[[Either, Garment], Either | None]] = {
         "pieced_band": _pieced, "other_cloth": _other, "hem": _hem, "leg": _leg, "shorter": _shorter, "fuller": _fuller,
@@ -80,12 +80,12 @@ def enough(job: Job, each: float, seed: int, wanted: Callable[[], bool] = lambda
 
 
 def _needs(made: Plan, each: float, seed: int) -> float | None:
-    if made.lays is None:
+    if not made.laid.lies:
         return None
-    shortest = made.lays.lay.length
-    for told in search(made, each, seed):
-        shortest = told.lay.length if told.lay is not None else shortest
-    return yardage(shortest, made.job.cloth, made.job.unit, len(made.job.garments)).length
+    shortest = made.laid.length
+    for told in search(made.laid, each, seed):
+        shortest = told.length
+    return yardage(shortest, made.job.cloth, made.job.unit, made.job.count).length
 
 
 def _changed(

@@ -31,8 +31,22 @@ class JumpsuitAsk:
 
 
 @dataclass(frozen=True)
+class Outfit:
+    """The garments of one client; the ids of garments are told apart by its own."""
+
+    id: str
+    body: Body
+    garments: tuple[GarmentAsk | JumpsuitAsk, ...]
+
+    def named(self, garment: GarmentAsk | JumpsuitAsk) -> str:
+        """A garment's id on a cloth that several outfits are cut from."""
+        return f"{self.id}.{garment.id}" if self.id else garment.id
+
+
+@dataclass(frozen=True)
 class Job:
-    """One client's measurements, the garments, the cloth; numbers are shown in `unit`.
+    """One client's measurements, the garments, the cloth; numbers are shown in `unit`. The outfits of `others` are cut
+    from the same cloth.
 
     `cut_from` says which cloth `cloth` is: the main one, or the other that some pieces are cut from.
     `seconds` and `seed` are for a search for a shorter lay; without time there is none.
@@ -46,3 +60,14 @@ class Job:
     seconds: float = 0.0
     seed: int = 1
     cut_from: Literal["main", "other"] = "main"
+    others: tuple[Outfit, ...] = ()
+
+    @property
+    def outfits(self) -> tuple[Outfit, ...]:
+        """Everybody's, the first client's without an id."""
+        return (Outfit("", self.body, self.garments), *self.others)
+
+    @property
+    def count(self) -> int:
+        """How many garments there are."""
+        return sum(len(outfit.garments) for outfit in self.outfits)

@@ -3,42 +3,27 @@
 Draft every garment, lay its pieces, count the cloth, put the marks in order, keep the ledger, check, say what is wrong.
 """
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from typing import Literal
 
 from cutting.body import doubts
 from cutting.checks import Check, check_fold, check_garment, check_joins, findings_of, worst_fit
 from cutting.cloth import USUAL_FOLDS, Folded
-from cutting.drafting import Step
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
 from cutting.garments import Garment, draft_joined, draft_lower, draft_top
-from cutting.geometry import Point
-from cutting.job import GarmentAsk, Job, JumpsuitAsk
-from cutting.lay import Lay, Lays, Offcut, Placement, faults, offcuts
+from cutting.job import GarmentAsk, Job, JumpsuitAsk, Outfit
+from cutting.lay import Laid, Lay, Placement
 from cutting.laying import Laying, WidthRow
 from cutting.ledger import Row, ledger
 from cutting.lengths import Fixed, Length, found
+from cutting.marking import Mark, place_marks
 from cutting.methods import said_of_cloth
 from cutting.methods.upper import TopAsk
-from cutting.pieces import Piece, Tape
+from cutting.pieces import Piece
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.5.0"
-
-
-@dataclass(frozen=True)
-class Mark:
-    """One call at the table: the step, its tape in the draft frame, and on the cloth where there is a lay.
-
-    `placing` is the number of the placement it is chalked on, from 0.
-    """
-
-    garment: str
-    step: Step
-    tape: Tape
-    on_cloth: tuple[tuple[float, float], tuple[float, float]] | None
-    placing: int | None = None
+CORE = "0.6.0"
 
 
 @dataclass(frozen=True)
@@ -55,15 +40,11 @@ class Plan:
 
     job: Job
     garments: tuple[Garment, ...]
-    table: Folded
+    laid: Laid
     needed: Needed
-    pieces: tuple[Piece, ...]
     marks: tuple[Mark, ...]
     rows: tuple[Row, ...]
-    lays: Lays | None
-    open_length: float | None
     yardage: Yardage | None
-    offcuts: tuple[Offcut, ...]
     by_width: tuple[WidthRow, ...]
     checks: tuple[Check, ...]
     findings: tuple[Finding, ...]
@@ -74,90 +55,107 @@ def plan(job: Job, by_width: bool = True) -> Plan:
 
     The table of widths takes longer than all the rest: without `by_width` it is left empty.
     """
-    garments = draft(job)
-    laying = Laying(job, garments)
+    outfits = draft(job)
+    garments = tuple(garment for outfit in outfits for garment in outfit)
+    laying = Laying(job.cloth, outfits, job.cut_from)
     if not laying.pieces("open"):
         raise refuse(f"cut.nothing_{job.cut_from}", "garments")
     laid = laying.first()
-    table, pieces, lays = laid.table, laid.pieces, laid.lays
-    marks = place_marks(garments, lays.lay if lays else None, job.cut_from)
     rows = [row for garment in garments for row in ledger(garment)]
     checks = [check for garment in garments for check in check_garment(garment)]
     checks += check_joins(garments)
-    needed = _needed(garments, pieces)
-    checks += check_fold("cloth.fold", needed.depth.mm, table, list(pieces))
-    bought = yardage(lays.lay.length, job.cloth, job.unit, len(job.garments)) if lays else None
-    findings = doubts(job.body.sizes)
+    needed = _needed(garments, laid.pieces)
+    tables = [(list(section.pieces), section.table) for section in laid.sections]
+    checks += check_fold("cloth.fold", needed.depth.mm, tables)
+    bought = _bought(job, laid)
+    findings = [doubt for outfit in job.outfits for doubt in _doubts(outfit)]
     findings += [finding for garment in garments for finding in garment.findings] + findings_of(checks)
-    findings += _cloth_findings(job, garments, pieces, table, lays, bought)
+    findings += _cloth_findings(job, garments, laid, bought)
+    if job.others:
+        # What is only worth a note stands in each client's own plan.
+        findings = [one for one in findings if one.weight != "note" or one.where.startswith("cloth")]
     return Plan(
-        job, garments, table, needed, pieces, marks, tuple(rows), lays, laid.open_length, bought,
-        offcuts(lays.lay, pieces) if lays else (),
-        laying.by_width() if by_width else (), tuple(checks),
+        job, garments, laid, needed, place_marks(garments, laid, job.cut_from), tuple(rows), bought,
+        laying.by_width(job.unit, job.count) if by_width else (), tuple(checks),
         tuple(sorted(findings, key=lambda f: ("stop", "warn", "note").index(f.weight))),
     )  # fmt: skip
 
 
+def _bought(job: Job, laid: Laid) -> Yardage | None:
+    return yardage(laid.length, job.cloth, job.unit, job.count) if laid.lies else None
+
+
 def widths(job: Job) -> tuple[WidthRow, ...]:
     """What the job's pieces need on cloth of each standard width, folded and open. Raises CuttingError as `plan`."""
-    return Laying(job, draft(job)).by_width()
+    return Laying(job.cloth, draft(job), job.cut_from).by_width(job.unit, job.count)
 
 
-def by_hand(made: Plan, placements: tuple[Placement, ...]) -> Plan:
-    """The plan on a lay that was moved by hand; its length is measured. Raises CuttingError where it is not sound."""
-    cuts = {piece.id: piece.cut for piece in made.pieces}
-    axis = 1 if made.table.crosswise else 0
-    ends = [p.point(corner)[axis] for p in placements for corner in cuts.get(p.piece, ())]
-    return with_lay(made, Lay(made.table, placements, max(ends, default=0.0)), refused="lay.by_hand")
+def by_hand(made: Plan, placements: Sequence[tuple[int, Placement]]) -> Plan:
+    """The plan on a lay that was moved by hand: placements with the numbers of their sections; lengths are measured.
 
-
-def with_lay(made: Plan, lay: Lay | None, bound: float = 0.0, refused: str = "lay.invalid") -> Plan:
-    """The same plan on another lay of the same fold, or its own, with a better bound in mm where one was proved.
-
-    Raises CuttingError with the code `refused` where the lay is not sound.
+    Raises CuttingError where it is not sound.
     """
-    lays = made.lays
-    if lays is not None and bound > lays.bound:
-        lays = replace(lays, bound=bound)
-    if lays is None or lay is None:
-        return replace(made, lays=lays)
-    wrong = faults(lay, made.pieces, made.job.cloth.one_way)
-    if wrong:
-        raise refuse(refused, "lay", fault=wrong[0].code, faults=", ".join(fault.code for fault in wrong))
-    used = lays.utilisation * lays.lay.reach / lay.reach
-    open_length = min(lay.length, made.open_length or lay.length) if made.table.fold == "open" else made.open_length
+    lays = []
+    for number, section in enumerate(made.laid.sections):
+        own = tuple(placement for there, placement in placements if there == number)
+        cuts = {piece.id: piece.cut for piece in section.pieces}
+        axis = 1 if section.table.crosswise else 0
+        ends = [p.point(corner)[axis] for p in own for corner in cuts.get(p.piece, ())]
+        lays.append(Lay(section.table, own, max(ends, default=0.0)))
+    if len(lays) <= max((there for there, _ in placements), default=-1):
+        raise refuse("lay.by_hand", "lay", fault="lay.unknown_section", faults="lay.unknown_section")
+    return with_lays(made, lays, refused="lay.by_hand")
+
+
+def with_lays(
+    made: Plan, lays: Sequence[Lay | None], bounds: Sequence[float] | None = None, refused: str = "lay.invalid"
+) -> Plan:
+    """The same plan on other lays of its sections (None: as it lies), with better bounds in mm where some were proved.
+
+    Raises CuttingError with the code `refused` where one is not sound.
+    """
+    laid = made.laid.on(lays, bounds or made.laid.bounds, refused)
     return replace(
-        made, lays=replace(lays, lay=lay, utilisation=used),
-        marks=place_marks(made.garments, lay, made.job.cut_from),
-        yardage=yardage(lay.length, made.job.cloth, made.job.unit, len(made.job.garments)), open_length=open_length,
-        offcuts=offcuts(lay, made.pieces),
+        made, laid=laid, marks=place_marks(made.garments, laid, made.job.cut_from), yardage=_bought(made.job, laid)
     )  # fmt: skip
 
 
-def draft(job: Job) -> tuple[Garment, ...]:
-    """Every garment; all problems of all of them at once."""
-    drafted: list[Garment] = []
+def draft(job: Job) -> tuple[tuple[Garment, ...], ...]:
+    """Every garment, outfit by outfit; all problems of all of them at once."""
+    drafted: list[tuple[Garment, ...]] = []
     problems: list[Problem] = []
-    for asked in job.garments:
-        try:
-            drafted += _draft_one(job, asked)
-        except CuttingError as refused:
-            for problem in refused.problems:
-                where = problem.where.replace("garment.", f"garments.{asked.id}.", 1)
-                placed = Problem(problem.code, where, problem.params)
-                if placed not in problems:
-                    problems.append(placed)
+    for outfit in job.outfits:
+        garments: list[Garment] = []
+        for asked in outfit.garments:
+            try:
+                garments += _draft_one(outfit, asked)
+            except CuttingError as refused:
+                placed = [_placed(problem, outfit, asked) for problem in refused.problems]
+                problems += [problem for problem in placed if problem not in problems]
+        drafted.append(tuple(garments))
     if problems:
         raise CuttingError(*problems)
     return tuple(drafted)
 
 
-def _draft_one(job: Job, asked: GarmentAsk | JumpsuitAsk) -> tuple[Garment, ...]:
+def _placed(problem: Problem, outfit: Outfit, asked: GarmentAsk | JumpsuitAsk) -> Problem:
+    """A problem with the place where it is mended."""
+    where = problem.where.replace("garment.", f"garments.{asked.id}.", 1)
+    return Problem(problem.code, f"others.{outfit.id}.{where}" if outfit.id else where, problem.params)
+
+
+def _doubts(outfit: Outfit) -> list[Finding]:
+    found_ = doubts(outfit.body.sizes)
+    return [replace(one, where=f"others.{outfit.id}.{one.where}") for one in found_] if outfit.id else found_
+
+
+def _draft_one(outfit: Outfit, asked: GarmentAsk | JumpsuitAsk) -> tuple[Garment, ...]:
+    name = outfit.named(asked)
     if isinstance(asked, JumpsuitAsk):
-        return draft_joined(asked.id, asked.method, job.body, asked.top, asked.lower)
+        return draft_joined(name, asked.method, outfit.body, asked.top, asked.lower)
     if isinstance(asked.ask, TopAsk):
-        return (draft_top(asked.id, asked.method, job.body, asked.ask),)
-    return (draft_lower(asked.id, asked.method, job.body, asked.ask),)
+        return (draft_top(name, asked.method, outfit.body, asked.ask),)
+    return (draft_lower(name, asked.method, outfit.body, asked.ask),)
 
 
 def _needed(garments: tuple[Garment, ...], pieces: tuple[Piece, ...]) -> Needed:
@@ -171,14 +169,13 @@ def _needed(garments: tuple[Garment, ...], pieces: tuple[Piece, ...]) -> Needed:
 def _cloth_findings(
     job: Job,
     garments: tuple[Garment, ...],
-    pieces: tuple[Piece, ...],
-    table: Folded,
-    lays: Lays | None,
+    laid: Laid,
     bought: Yardage | None,
 ) -> list[Finding]:
     found_: list[Finding] = []
-    if lays is None:
-        found_.append(_no_lay(job, pieces, table))
+    full = [section for section in laid.sections if section.lays is None]
+    if full:
+        found_.append(_no_lay(job, full[0].pieces, full[0].table))
     for garment in garments:
         quick, needed = (garment.numbers[key].net for key in ("fold.quick_rule", "fold.needed"))
         if quick.mm < needed.mm and job.cut_from == "main":
@@ -205,73 +202,3 @@ def _no_lay(job: Job, pieces: tuple[Piece, ...], table: Folded) -> Finding:
         return Finding("lay.shallow", "stop", "cloth.fold", params)
     need = found(deep * (1 if table.fold == "open" else 2), "")
     return Finding("lay.none", "stop", "cloth.width", params | {"need": need})
-
-
-def place_marks(
-    garments: tuple[Garment, ...], lay: Lay | None, cut_from: Literal["main", "other"] = "main"
-) -> tuple[Mark, ...]:
-    """Every call on one cloth in the order of the table; each panel starts from where its lines lie in the lay.
-
-    On open cloth a pair lies there twice: the second is traced from the first, turned over, along lines of its own.
-    """
-    marks: list[Mark] = []
-    folded = lay is not None and lay.fold != "open"
-    for garment in garments:
-        tapes = [one for one in garment.tapes(on_fold=folded) if garment.cut_from(one[0].panel) == cut_from]
-        for name in dict.fromkeys(step.panel for step, _ in tapes):
-            of_panel = [pair for pair in tapes if pair[0].panel == name]
-            places = _places(lay, f"{garment.id}.{name}")
-            if places and lay is not None:
-                marks += _anchors(garment, *of_panel[0], *places[0], lay)
-            for step, tape in of_panel:
-                if not places:
-                    marks.append(Mark(garment.id, step, tape, None))
-                    continue
-                number, placement = places[0]
-                shift = _fold_shift(garment, step, folded)
-                on_cloth = (placement.point(tape.start.plus(shift)), placement.point(tape.end.plus(shift)))
-                marks.append(Mark(garment.id, step, tape, on_cloth, number))
-            for number, placement in places[1:]:
-                assert lay is not None
-                marks += _anchors(garment, *of_panel[0], number, placement, lay, twin=True)
-    return tuple(marks)
-
-
-def _places(lay: Lay | None, piece: str) -> list[tuple[int, Placement]]:
-    """Where a piece lies, with the number of each placement; the one that is not mirrored first."""
-    placed = enumerate(lay.placements) if lay else ()
-    return sorted((pair for pair in placed if pair[1].piece == piece), key=lambda pair: (pair[1].mirrored, pair[0]))
-
-
-def _fold_shift(garment: Garment, step: Step, folded: bool) -> Point:
-    """A part that lies on the fold is drawn as its half: across is counted from its middle."""
-    part = garment.part(step.panel)
-    return Point(-part.fold, 0) if part is not None and part.fold is not None and folded else Point(0, 0)
-
-
-def _anchors(
-    garment: Garment, first: Step, tape: Tape, number: int, placement: Placement, lay: Lay, twin: bool = False
-) -> list[Mark]:
-    """Where the panel's guide line and top line lie on the cloth: from the fold and from the cut end."""
-    folded, crosswise = lay.fold != "open", lay.table.crosswise
-    top, corner = garment.anchor(first.panel, tape)
-    on_guide = folded and garment.guide_on_fold(first.panel)
-    x, y = placement.point(corner.plus(_fold_shift(garment, first, folded)))
-    t, m = (-1 if placement.turned else 1), (-1 if placement.mirrored else 1)
-    edge = "fold" if folded else "selvedge"
-    # Where the fold runs across the cloth, away from it is along the selvedge, and along it from one selvedge.
-    ways = ("along_cloth", "across_cloth") if crosswise else ("across_cloth", "along_cloth")
-    lines = [
-        ("guide", y, ways[0], edge, (x, 0.0), Point(t * m * y, 0)),
-        (top, x, ways[1], "selvedge" if crosswise else "cut_end", (0.0, y), Point(0, t * x)),
-    ]
-    marks = []
-    for code, size, along, datum, start, away in lines:
-        if on_guide and code == "guide":
-            continue  # the fold itself is its guide
-        back = corner.plus(away, -1)
-        length = found(size, "lay_place")
-        called = garment.guide_words(first.panel, folded, twin) + code
-        step = Step(first.panel, "place", called, back, corner, length, datum, along)
-        marks.append(Mark(garment.id, step, Tape(back, corner, length), (start, (x, y)), number))
-    return marks

@@ -1,6 +1,7 @@
 """The search child: a job on the first line of standard input, better lays as JSON lines on standard output.
 
 It ends by itself: when the time is over, when a lay is proved the shortest, or when its standard input is closed.
+Where the first line has a `hand`, its placements are where the search sets out from, and those of its pins stay.
 Where the first line says `ways`, it tries what would make the cloth in hand enough instead, and tells each as a line.
 Else each line holds tried, gone_ms and bound_mm; a better lay adds `lay`; the last line holds the whole `plan`.
 `python -m cutting.search_child warm` compiles what the search needs, and keeps it for the next time.
@@ -12,13 +13,15 @@ import resource
 import select
 import sys
 import time
+from dataclasses import replace
 from typing import Any
 
 from cutting.enough import enough
 from cutting.formats import plan_to_wire, read_job
-from cutting.formats.plan_v1 import lay_to_wire
-from cutting.plan import plan, with_lay
-from cutting.searching import search
+from cutting.formats.plan_v1 import lay_to_wire, placements_of
+from cutting.lay import Laid, pinned
+from cutting.plan import Plan, by_hand, plan, with_lays
+from cutting.searching import Progress, search
 from cutting.words import way_words
 
 MEMORY = 2 * 1024**3
@@ -51,9 +54,22 @@ def try_ways(asked: dict[str, Any]) -> int:
     return 0
 
 
+def _moved(first: Plan, hand: dict[str, Any]) -> tuple[Plan, Laid]:
+    """The plan as its pieces were moved by hand, and the same with some of them pinned: what is to be searched."""
+    made = by_hand(first, placements_of(hand["placements"]))
+    sections = []
+    for number, section in enumerate(made.laid.sections):
+        among = [k for k, one in enumerate(hand["placements"]) if one["section"] == number]
+        pins = [place for place, k in enumerate(among) if k in hand["pins"]]
+        # A section of which nothing is pinned stays as it lies, unless it is the only one.
+        free = not pins and len(made.laid.sections) > 1
+        sections.append(pinned(section, range(len(among)) if free else pins))
+    return made, replace(made.laid, sections=tuple(sections))
+
+
 def warm() -> int:
     """Search a little, with nobody to tell: everything is compiled after."""
-    for step in search(plan(read_job(SMALL), by_width=False), 60, 1, processes=1):
+    for step in search(plan(read_job(SMALL), by_width=False).laid, 60, 1, processes=1):
         if step.tried > 2:
             break
     return 0
@@ -66,20 +82,28 @@ def main() -> int:
     if asked.get("ways"):
         return try_ways(asked)
     first = plan(read_job(asked["job"]), by_width=False)
-    if first.lays is None:
+    if not first.laid.lies:
         return 0
+    laid, hand = first.laid, asked.get("hand")
+    if hand:
+        first, laid = _moved(first, hand)
+
+    def found(told: Progress) -> Plan:
+        # What is proved of a lay with pins holds for those pins only.
+        return with_lays(first, told.lays, None if hand else told.bounds)
+
     spoke, last = 0.0, None
-    for last in search(first, asked["seconds"], asked["seed"], wanted=lambda: not _left_alone()):
+    for last in search(laid, asked["seconds"], asked["seed"], wanted=lambda: not _left_alone()):
         now = time.monotonic()
         if last.news or now - spoke > EVERY:
             line: dict[str, Any] = {"tried": last.tried, "gone_ms": round(last.gone * 1000), "bound_mm": last.bound}
-            if last.news and last.lay is not None:
-                found = lay_to_wire(with_lay(first, last.lay, last.bound))
-                line["lay"] = found.model_dump() if found is not None else None
+            if last.news:
+                lay = lay_to_wire(found(last))
+                line["lay"] = lay.model_dump() if lay is not None else None
             _say(**line)
             spoke = now
     if last is not None:
-        made = plan_to_wire(with_lay(first, last.lay, last.bound))
+        made = plan_to_wire(found(last))
         _say(tried=last.tried, gone_ms=round(last.gone * 1000), bound_mm=last.bound, done=last.done, plan=made)
     return 0
 

@@ -8,12 +8,11 @@ from contextlib import suppress
 from dataclasses import dataclass
 from multiprocessing.connection import Connection, wait
 
-from cutting.lay import Item, Lay
+from cutting.lay import Item, Laid, Lay, Section
 from cutting.lay.search import ENOUGH, improve
 from cutting.lay.search.bounds import proved
 from cutting.lay.search.model import Model
-from cutting.laying import Laying
-from cutting.plan import Plan, with_lay
+from cutting.plan import Plan, with_lays
 
 PROCESSES = 2
 FINER = (1.0, 0.75)
@@ -23,45 +22,81 @@ TELLS = 0.2
 
 @dataclass(frozen=True)
 class Progress:
-    """How far the search has come: tries, seconds, the shortest lay so far where one was found, the proven bound in mm.
+    """How far the search has come: tries, seconds, and for each section the shortest lay so far and the proven bound
+    in mm.
 
-    `news` where the lay is a new one; `done` where none can be shorter.
+    `news` where a lay is a new one; `done` where none can be shorter.
     """
 
     tried: int
     gone: float
-    lay: Lay | None
-    bound: float
+    lays: tuple[Lay, ...]
+    bounds: tuple[float, ...]
     news: bool = False
     done: bool = False
 
+    @property
+    def length(self) -> float:
+        return sum(lay.length for lay in self.lays)
+
+    @property
+    def bound(self) -> float:
+        return sum(self.bounds)
+
 
 def search(
-    made: Plan, seconds: float, seed: int, wanted: Callable[[], bool] = lambda: True, processes: int = PROCESSES
+    laid: Laid, seconds: float, seed: int, wanted: Callable[[], bool] = lambda: True, processes: int = PROCESSES
 ) -> Iterator[Progress]:
-    """Look for a shorter lay until `seconds` are over, the lay is proved the shortest, or it is no longer `wanted`.
+    """Look for a shorter lay until `seconds` are over, it is proved the shortest, or it is no longer `wanted`.
 
-    What each process tries depends on `seed` and its number alone; how much of it in the time, on the machine.
+    Sections are searched one after the other, each with its share of the time that is left. What each process tries
+    depends on `seed` and its number alone; how much of it in the time, on the machine.
     """
-    if made.lays is None or seconds <= 0:
+    if not laid.lies or seconds <= 0:
         return
-    items = Laying(made.job, made.garments).items(made.table, made.job.cloth.one_way)
-    yield from search_items(items, made.lays.lay, made.lays.bound, seconds, seed, wanted, processes)
-
-
-def search_items(
-    items: Sequence[Item],
-    start: Lay,
-    bound: float,
-    seconds: float,
-    seed: int,
-    wanted: Callable[[], bool] = lambda: True,
-    processes: int = PROCESSES,
-) -> Iterator[Progress]:
-    """The same for items that lie as `start` has them; `bound` in mm is what is known of the least."""
     begun = time.monotonic()
+    lays, bounds = list(laid.lays), list(laid.bounds)
+    proved_: list[bool] = []
+    tried = 0
+    for number, section in enumerate(laid.sections):
+        left = seconds - (time.monotonic() - begun)
+        if number and not wanted():
+            return
+        told = None
+        for told in _section(section, left / (len(lays) - number), seed, wanted, processes):
+            lays[number], bounds[number] = told.lay or lays[number], told.bound
+            ends = number == len(lays) - 1 and all(proved_) and told.done
+            gone = time.monotonic() - begun
+            yield Progress(tried + told.tried, gone, tuple(lays), tuple(bounds), told.news, ends)
+        tried += told.tried if told is not None else 0
+        proved_.append(told is not None and told.done)
+
+
+def shortened(made: Plan, seconds: float, seed: int) -> Plan:
+    """The plan on the shortest lay found in that time; on its own where there is none, or no time is given."""
+    told = list(search(made.laid, seconds, seed))
+    return with_lays(made, told[-1].lays, told[-1].bounds) if told else made
+
+
+@dataclass(frozen=True)
+class _Told:
+    """How far one section has come."""
+
+    tried: int
+    lay: Lay | None
+    bound: float
+    news: bool
+    done: bool
+
+
+def _section(
+    section: Section, seconds: float, seed: int, wanted: Callable[[], bool], processes: int
+) -> Iterator[_Told]:
+    assert section.lays is not None
+    begun = time.monotonic()
+    start, items = section.lays.lay, section.items
     times = start.table.times
-    least = bound / times
+    least = section.lays.bound / times
     workers = _Workers(items, start, least, seed, processes)
     best: Lay | None = None
     try:
@@ -70,20 +105,13 @@ def search_items(
             found = workers.news(TELLS)
             news = found is not None and found.reach < (best or start).reach - 1e-3
             best = found if news else best
-            gone = time.monotonic() - begun
             done = (best or start).reach <= least + ENOUGH
-            over = done or gone > seconds or not workers.left or not wanted()
-            yield Progress(workers.tried, gone, best, min(least, (best or start).reach) * times, news, done)
+            over = done or time.monotonic() - begun > seconds or not workers.left or not wanted()
+            yield _Told(workers.tried, best, min(least, (best or start).reach) * times, news, done)
             if over:
                 return
     finally:
         workers.end()
-
-
-def shortened(made: Plan, seconds: float, seed: int) -> Plan:
-    """The plan on the shortest lay found in that time; on its own where there is none, or no time is given."""
-    told = list(search(made, seconds, seed))
-    return with_lay(made, told[-1].lay, told[-1].bound) if told else made
 
 
 class _Workers:

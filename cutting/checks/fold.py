@@ -19,10 +19,12 @@ def worst_fit(pieces: list[Piece], table: Folded) -> tuple[Piece, float, float]:
     return max(map(held, pieces), key=lambda one: one[1] - one[2])
 
 
-def check_fold(where: str, needed: float, table: Folded, pieces: list[Piece]) -> list[Check]:
-    """`needed` is the number shown, in mm; the widest piece is measured again on its cut outline."""
-    widest = max(piece.width for piece in pieces)
-    _, deep, room = worst_fit(pieces, table)
+def check_fold(where: str, needed: float, tables: list[tuple[list[Piece], Folded]]) -> list[Check]:
+    """`needed` is the number shown, in mm; the widest piece is measured again on its cut outline. Each section's pieces
+    are held against its own fold; what is shown is that with least to spare.
+    """
+    widest = max(piece.width for pieces, _ in tables for piece in pieces)
+    _, deep, room = max((worst_fit(pieces, table) for pieces, table in tables), key=lambda one: one[1] - one[2])
     return [
         Check("fold.needed", where, widest, needed, 0.5, abs(widest - needed) <= 0.5),
         Check("fold.shallow", where, deep, room, 0.0, room >= deep - 0.001, params={"depth": room}),

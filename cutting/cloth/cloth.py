@@ -12,6 +12,10 @@ FOLDS: tuple[Fold, ...] = (
 )  # fmt: skip
 USUAL_FOLDS: tuple[Fold, ...] = ("lengthwise-centre", "open")
 """What is tried where nobody chose a fold: folded before open."""
+SECTION_FOLDS: tuple[Fold, ...] = ("lengthwise-centre", "lengthwise-partial", "selvedges-to-middle", "open")
+"""What is tried for each section of cloth that is folded anew: the grain always runs along the cloth."""
+PARTS = ("front", "back", "rest")
+"""What is cut from one section after the other: fronts, backs, then all the small parts. Common practice, no source."""
 KINDS = ("cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill")
 THICKNESSES = ("thin", "usual", "thick")
 STANDARD_WIDTHS = (36, 45, 50, 54, 58, 60, 70)
@@ -22,7 +26,8 @@ STANDARD_WIDTHS = (36, 45, 50, 54, 58, 60, 70)
 class Cloth:
     """All lengths in mm. `width` is selvedge to selvedge; `selvedge` is left out at each edge. `stretch_percent` is
     how much it gives across; `pleated` that it lies in pleats already. `repeat` is the length of one stripe,
-    check or print; `price` is for a yard or a metre, in the workshop's own money.
+    check or print; `price` is for a yard or a metre, in the workshop's own money. `fold` is auto, a fold, or sections;
+    `sections` are parts with the folds chosen for them.
     """
 
     kind: str = "cotton"
@@ -40,6 +45,7 @@ class Cloth:
     unit_of_sale: str = ""
     repeat: Fraction = Fraction(0)
     price: Fraction | None = None
+    sections: tuple[tuple[str, str], ...] = ()
 
     @property
     def usable(self) -> float:

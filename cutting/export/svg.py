@@ -21,7 +21,7 @@ def plan_to_svg(plan: Plan) -> str:
     left = GAP
     deep = 0.0
     panels = {f"{g.id}.{name}": panel for g in plan.garments for name, panel in g.panels.items()}
-    for piece in plan.pieces:
+    for piece in plan.laid.pieces:
         least = min(p.across for p in piece.cut), min(p.down for p in piece.cut)
         shift = (left - least[0], GAP - least[1])
         parts.append(_piece(piece, panels[piece.id], shift))

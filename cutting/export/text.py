@@ -1,8 +1,9 @@
 """A plan in words for the shell: what to buy, how to fold it, the ledger, what is wrong."""
 
+from cutting.laying import with_small
 from cutting.lengths import show
 from cutting.plan import Plan
-from cutting.words import say_finding, say_fold, yardage_formula
+from cutting.words import say_finding, say_fold, section_name, yardage_formula
 
 
 def plan_to_text(plan: Plan) -> str:
@@ -15,16 +16,21 @@ def plan_to_text(plan: Plan) -> str:
     lines: list[str] = []
     for garment in plan.garments:
         lines.append(f"{garment.id}: {garment.style} by {garment.method}")
-    if plan.lays is not None and plan.yardage is not None:
-        lays = plan.lays
+    laid = plan.laid
+    if plan.yardage is not None:
         lines += ["", f"Buy {size(plan.yardage.buy)} of cloth {size(float(plan.job.cloth.width))} wide."]
         lines.append(f"  {yardage_formula(plan.yardage, unit)}")
-        lines.append(say_fold(plan.table, lays.lay.depth, unit))
-        lines.append(f"The lay is {size(lays.lay.length)} long; none can be shorter than {size(lays.bound)}.")
+        for section, lay in zip(laid.sections, laid.lays, strict=True):
+            named = (
+                f"{section_name(section.name, with_small(section))}, {size(lay.length)}: " if len(laid.lays) > 1 else ""
+            )
+            lines.append(named + say_fold(section.table, lay.depth, unit))
+        lines.append(f"The lay is {size(laid.length)} long; none can be shorter than {size(laid.bound)}.")
         rivals = [
-            ("block by block", lays.habit),
-            ("one careful pass", lays.one_pass),
-            ("on open cloth", plan.open_length),
+            ("block by block", laid.habit),
+            ("one careful pass", laid.one_pass),
+            ("on open cloth", laid.open_length),
+            ("on one fold", laid.one_fold),
         ]
         lines += [f"  {name}: {size(length)}" for name, length in rivals if length is not None]
     else:

@@ -10,16 +10,15 @@ from typing import Any, Literal
 from pydantic import Field, ValidationError
 
 from cutting.body import Body, nearest
-from cutting.cloth import FOLDS, THICKNESSES, Cloth
+from cutting.cloth import FOLDS, PARTS, THICKNESSES, Cloth
 from cutting.errors import CuttingError, Problem, refuse
-from cutting.formats.garment_v1 import GarmentIn, read_garment
+from cutting.formats.garment_v1 import Cloths, GarmentIn, read_garment
 from cutting.formats.values_v1 import Size, Strict, exact_mm, known, percent, placed, read_measure
-from cutting.job import GarmentAsk, Job, JumpsuitAsk
+from cutting.job import GarmentAsk, Job, JumpsuitAsk, Outfit
 from cutting.lengths import Fixed, Unit
 from cutting.yardage import UNITS
 
-MOST_BYTES, MOST_DEPTH, MOST_GARMENTS = 1_000_000, 12, 20
-LATER_FOLDS = ("sections",)
+MOST_BYTES, MOST_DEPTH, MOST_GARMENTS, MOST_OTHERS = 1_000_000, 12, 20, 59
 
 
 class ClientIn(Strict):
@@ -31,6 +30,7 @@ class ClothIn(Strict):
     width: Size
     length: Size | None = None
     fold: str = "auto"
+    sections: dict[str, str] = Field(default_factory=dict)
     one_way: bool = False
     repeat: Size | None = None
     shrink_percent: int | Decimal | str | None = None
@@ -43,6 +43,14 @@ class ClothIn(Strict):
     colour: str | None = None
     price: int | Decimal | str | None = None
     unit_of_sale: str | None = None
+
+
+class OtherIn(Strict):
+    """Another client's outfit, cut from the same cloth."""
+
+    id: str
+    measurements: dict[str, Size]
+    garments: list[GarmentIn]
 
 
 class LayIn(Strict):
@@ -60,6 +68,7 @@ class JobIn(Strict):
     measurements: dict[str, Size]
     garments: list[GarmentIn]
     cloth: ClothIn
+    others: list[OtherIn] = Field(default_factory=list)
     other_cloth: ClothIn | None = None
     cut_from: Literal["main", "other"] = "main"
     lay: LayIn | None = None
@@ -137,19 +146,20 @@ def read_job(raw: Any) -> Job:
     except ValidationError as error:
         raise CuttingError(*_shape_problems(error, raw)) from None
     problems: list[Problem] = []
-    body = _body(job, problems)
+    body = _body(job.measurements, job.unit, "", problems)
     cloth = _cloth(job.cloth, job.unit, "cloth", problems)
     other = _cloth(job.other_cloth, job.unit, "other_cloth", problems) if job.other_cloth else None
     if job.cut_from == "other" and job.other_cloth is None:
         problems.append(Problem("job.missing", "other_cloth", {"key": "other_cloth"}))
-    garments = _garments(job, (cloth, other), problems)
+    garments = _garments(job.garments, job.unit, "", (cloth, other), problems)
+    others = _others(job, (cloth, other), problems)
     lay = job.lay or LayIn(seconds=0)
     if not 0 <= lay.seconds <= 600:
         problems.append(Problem("lay.seconds", "lay.seconds"))
     cut = other if job.cut_from == "other" else cloth
     if problems or cut is None:
         raise CuttingError(*problems)
-    return Job(job.unit, body, garments, cut, job.client.name, float(lay.seconds), lay.seed, job.cut_from)
+    return Job(job.unit, body, garments, cut, job.client.name, float(lay.seconds), lay.seed, job.cut_from, others)
 
 
 def _shape_problems(error: ValidationError, raw: dict[str, Any]) -> list[Problem]:
@@ -184,31 +194,46 @@ def _garment_name(raw: dict[str, Any], index: int) -> str:
         return str(index)
 
 
-def _body(job: JobIn, problems: list[Problem]) -> Body:
+def _others(job: JobIn, cloths: Cloths, problems: list[Problem]) -> tuple[Outfit, ...]:
+    if len(job.others) > MOST_OTHERS:
+        raise refuse("job.many_others", "others", count=len(job.others), most=MOST_OTHERS)
+    seen: set[str] = set()
+    read: list[Outfit] = []
+    for one in job.others:
+        at = f"others.{one.id[:40]}."
+        if not re.fullmatch(r"[a-z0-9-]{1,40}", one.id) or one.id in seen:
+            problems.append(Problem("job.id", at.rstrip("."), {"word": one.id[:40]}))
+        seen.add(one.id)
+        body = _body(one.measurements, job.unit, at, problems)
+        read.append(Outfit(one.id, body, _garments(one.garments, job.unit, at, cloths, problems)))
+    return tuple(read)
+
+
+def _body(measurements: dict[str, Size], unit: Unit, at: str, problems: list[Problem]) -> Body:
     sizes: dict[str, Fraction] = {}
-    for key, value in job.measurements.items():
+    for key, value in measurements.items():
         try:
-            sizes[key] = read_measure(key, value, job.unit, f"measurements.{key}")
+            sizes[key] = read_measure(key, value, unit, f"{at}measurements.{key}")
         except CuttingError as error:
             problems.extend(error.problems)
     return Body(sizes)
 
 
 def _garments(
-    job: JobIn, cloths: tuple[Cloth | None, Cloth | None], problems: list[Problem]
+    garments: list[GarmentIn], unit: Unit, at: str, cloths: Cloths, problems: list[Problem]
 ) -> tuple[GarmentAsk | JumpsuitAsk, ...]:
-    if not job.garments:
-        problems.append(Problem("job.missing", "garments", {"key": "a garment"}))
-    if len(job.garments) > MOST_GARMENTS:
-        raise refuse("job.many", "garments", count=len(job.garments))
+    if not garments:
+        problems.append(Problem("job.missing", f"{at}garments", {"key": "a garment"}))
+    if len(garments) > MOST_GARMENTS:
+        raise refuse("job.many", f"{at}garments", count=len(garments))
     asked: list[GarmentAsk | JumpsuitAsk] = []
     seen: set[str] = set()
-    for garment in job.garments:
-        where = f"garments.{garment.id[:40]}"
+    for garment in garments:
+        where = f"{at}garments.{garment.id[:40]}"
         if not re.fullmatch(r"[a-z0-9-]{1,40}", garment.id) or garment.id in seen:
             problems.append(Problem("job.id", where, {"word": garment.id[:40]}))
         seen.add(garment.id)
-        one = read_garment(garment, job.unit, where, cloths, problems)
+        one = read_garment(garment, unit, where, cloths, problems)
         if one is not None:
             asked.append(one)
     return tuple(asked)
@@ -234,7 +259,10 @@ def _cloth(raw: ClothIn, unit: Unit, where: str, problems: list[Problem]) -> Clo
     width = length("width", 150, 3300, "cloth.width")
     in_hand = length("length", 50, 200_000, "cloth.length")
     small = {key: length(key, 0, 1000, "cloth.small") for key in ("selvedge", "trim", "spare", "repeat")}
-    known(raw.fold, ("auto", *FOLDS), LATER_FOLDS, f"{where}.fold", problems)
+    known(raw.fold, ("auto", *FOLDS, "sections"), (), f"{where}.fold", problems)
+    for part, fold in raw.sections.items():
+        known(part, PARTS, (), f"{where}.sections", problems)
+        known(fold, ("auto", *FOLDS), (), f"{where}.sections.{part}"[:80], problems)
     shrink = percent(raw.shrink_percent, 20, f"{where}.shrink_percent", problems)
     stretch = percent(raw.stretch_percent, 200, f"{where}.stretch_percent", problems)
     known(raw.thickness, THICKNESSES, (), f"{where}.thickness", problems)
@@ -250,6 +278,7 @@ def _cloth(raw: ClothIn, unit: Unit, where: str, problems: list[Problem]) -> Clo
         kind=raw.kind[:40], width=width, length=in_hand, fold=raw.fold,
         one_way=raw.one_way, shrink_percent=shrink, stretch_percent=stretch,
         thickness=raw.thickness, pleated=raw.pleated, unit_of_sale=raw.unit_of_sale or "", price=price,
+        sections=tuple(sorted(raw.sections.items())),
         **{key: value for key, value in small.items() if value is not None},
     )  # fmt: skip
 

@@ -158,10 +158,14 @@ class LayerOut(BaseModel):
 class SectionOut(BaseModel):
     """Cloth folded one way: `extent_mm` by `depth_mm` on the table, of the cloth `from_mm` to `to_mm`.
 
+    `part` is what is cut from it: front, back, rest; all where the whole cloth is folded in one way. Places in it are
+    measured from its own cut end.
     `folds_mm` are the depths at which folds lie; empty where the fold runs across the cloth, at the beginning, or there
     is none.
     """
 
+    part: str
+    cut: str
     fold: str
     name: str
     say: str
@@ -169,13 +173,15 @@ class SectionOut(BaseModel):
     extent_mm: float
     from_mm: float
     to_mm: float
+    bound_mm: float
     layers: list[LayerOut]
     folds_mm: list[float]
 
 
 class OffcutOut(BaseModel):
-    """A rectangle of cloth that is left over, in the cloth's frame, free in so many layers."""
+    """A rectangle of cloth that is left over, in its section's frame, free in so many layers."""
 
+    section: int
     x_mm: float
     y_mm: float
     along_mm: float
@@ -191,6 +197,7 @@ class LayOut(BaseModel):
     habit_mm: float | None
     one_pass_mm: float | None
     open_mm: float | None
+    one_fold_mm: float | None
     offcuts: list[OffcutOut]
 
 

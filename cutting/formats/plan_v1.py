@@ -1,5 +1,7 @@
 """The plan file, version 1: a plan with all its words, ready for JSON."""
 
+from collections.abc import Sequence
+from itertools import accumulate
 from typing import Any
 
 from cutting.checks import Check
@@ -29,12 +31,13 @@ from cutting.formats.plan_shape import (
 )
 from cutting.garments import Garment, Number
 from cutting.geometry import Cubic, Point
-from cutting.lay import Lay
-from cutting.laying import WidthRow
+from cutting.lay import Laid, Lays, Placement, Section, offcuts
+from cutting.laying import WidthRow, with_small
 from cutting.ledger import Row
 from cutting.lengths import Length, Unit, show
+from cutting.marking import Mark
 from cutting.pieces import Panel, Piece
-from cutting.plan import Mark, Plan
+from cutting.plan import Plan
 from cutting.words import (
     check_labels,
     check_say,
@@ -46,6 +49,7 @@ from cutting.words import (
     number_name,
     say_finding,
     say_fold,
+    section_name,
     with_numbers,
     yardage_formula,
 )
@@ -157,11 +161,14 @@ def _check(check: Check, unit: Unit) -> CheckOut:
     )  # fmt: skip
 
 
-def _section(lay: Lay, unit: Unit) -> SectionOut:
-    table = lay.table
+def _section(section: Section, lays: Lays, start: float, unit: Unit) -> SectionOut:
+    table, lay = section.table, lays.lay
     return SectionOut(
-        fold=lay.fold, name=fold_name(lay.fold), say=say_fold(table, lay.depth, unit), depth_mm=_mm(lay.depth),
-        extent_mm=_mm(table.depth if table.crosswise else lay.reach), from_mm=0.0, to_mm=_mm(lay.length),
+        part=section.name, cut=section_name(section.name, with_small(section)),
+        fold=table.fold, name=fold_name(table.fold),
+        say=say_fold(table, lay.depth, unit), depth_mm=_mm(lay.depth),
+        extent_mm=_mm(table.depth if table.crosswise else lay.reach), from_mm=_mm(start), to_mm=_mm(start + lay.length),
+        bound_mm=_mm(lays.bound),
         layers=[LayerOut(number=one.number, from_mm=_mm(one.start), to_mm=_mm(one.end)) for one in table.layers],
         folds_mm=sorted({d.fold for d in table.doublings if d.fold is not None}),
     )  # fmt: skip
@@ -169,28 +176,49 @@ def _section(lay: Lay, unit: Unit) -> SectionOut:
 
 def lay_to_wire(made: Plan) -> LayOut | None:
     """A plan's lay with the figures it is held against, and what is left over."""
-    lays, open_length, unit = made.lays, made.open_length, made.job.unit
-    if lays is None:
+    return laid_to_wire(made.laid, made.job.unit)
+
+
+def laid_to_wire(laid: Laid, unit: Unit) -> LayOut | None:
+    """The lay of a whole cloth; None where not everything fits."""
+    if not laid.lies:
         return None
-    lay = lays.lay
+    starts = [0.0, *accumulate(lay.length for lay in laid.lays)]
+    each = list(zip(laid.sections, laid.all_lays, starts, strict=False))
     return LayOut(
-        sections=[_section(lay, unit)],
+        sections=[_section(section, lays, start, unit) for section, lays, start in each],
         placements=[
             PlacementOut(
-                piece=p.piece, copies=p.copies, layers=list(p.layers), section=0, x_mm=_mm(p.x), y_mm=_mm(p.y),
+                piece=p.piece, copies=p.copies, layers=list(p.layers), section=section, x_mm=_mm(p.x), y_mm=_mm(p.y),
                 turned=p.turned, mirrored=p.mirrored,
             )
-            for p in lay.placements
+            for section, p in laid.placements()
         ],
-        length_mm=_mm(lay.length), bound_mm=_mm(lays.bound),
-        habit_mm=None if lays.habit is None else _mm(lays.habit),
-        one_pass_mm=None if lays.one_pass is None else _mm(lays.one_pass),
-        open_mm=None if open_length is None else _mm(open_length),
+        length_mm=_mm(laid.length), bound_mm=_mm(laid.bound), habit_mm=_or_none(laid.habit),
+        one_pass_mm=_or_none(laid.one_pass), open_mm=_or_none(laid.open_length), one_fold_mm=_or_none(laid.one_fold),
         offcuts=[
-            OffcutOut(x_mm=one.x, y_mm=one.y, along_mm=one.along, across_mm=one.across, layers=one.layers)
-            for one in made.offcuts
+            OffcutOut(
+                section=number, x_mm=one.x, y_mm=one.y, along_mm=one.along, across_mm=one.across, layers=one.layers
+            )
+            for number, (section, lays, _) in enumerate(each)
+            for one in offcuts(lays.lay, section.pieces)
         ],
     )  # fmt: skip
+
+
+def placements_of(rows: Sequence[dict[str, Any]]) -> list[tuple[int, Placement]]:
+    """Placements from the wire, each with the number of its section."""
+    return [
+        (
+            p["section"],
+            Placement(p["piece"], p["copies"], tuple(p["layers"]), p["x_mm"], p["y_mm"], p["turned"], p["mirrored"]),
+        )
+        for p in rows
+    ]
+
+
+def _or_none(value: float | None) -> float | None:
+    return None if value is None else _mm(value)
 
 
 def widths_to_wire(rows: tuple[WidthRow, ...]) -> list[WidthOut]:
@@ -209,20 +237,20 @@ def to_model(plan: Plan) -> PlanOut:
     by_id = {garment.id: garment for garment in plan.garments}
     bought = plan.yardage
     out = None
-    if bought is not None and plan.lays is not None:
+    if bought is not None:
         out = YardageOut(
             length_mm=_mm(bought.length), buy_mm=_mm(bought.buy), formula=yardage_formula(bought, unit),
             cost=None if bought.cost is None else str(bought.cost), cost_formula=cost_formula(bought, unit),
-            utilisation=round(plan.lays.utilisation, 4), by_width=widths_to_wire(plan.by_width),
+            utilisation=round(plan.laid.utilisation, 4), by_width=widths_to_wire(plan.by_width),
         )  # fmt: skip
     return PlanOut(
-        unit=unit, fold=plan.table.fold, numbers=numbers,
+        unit=unit, fold=plan.laid.fold, numbers=numbers,
         fold_needed=NeededOut(
             garment=plan.needed.piece.garment, panel=plan.needed.piece.panel, mm=_mm(plan.needed.depth.mm),
             formula=formula(plan.needed.depth, unit),
         ),
         panels=[_panel(panel, garment) for garment in plan.garments for panel in garment.panels.values()],
-        pieces=[_piece(piece, by_id[piece.garment]) for piece in plan.pieces],
+        pieces=[_piece(piece, by_id[piece.garment]) for piece in plan.laid.pieces],
         marks=[_mark(number, mark, unit) for number, mark in enumerate(plan.marks, 1)],
         ledger=[_row(row) for row in plan.rows],
         lay=lay_to_wire(plan),

@@ -6,21 +6,27 @@ across the cloth: x along the fold from one selvedge, y from the fold.
 
 from cutting.lay.checker import faults
 from cutting.lay.first import Lays, rivals
+from cutting.lay.laid import Laid
 from cutting.lay.offcuts import Offcut, offcuts
 from cutting.lay.one_pass import one_pass
+from cutting.lay.pins import pinned
 from cutting.lay.placement import Lay, Placement
+from cutting.lay.section import Section
 from cutting.lay.variants import Item, Known, items_for
 
 __all__ = [
     "Item",
     "Known",
+    "Laid",
     "Lay",
     "Lays",
     "Offcut",
     "Placement",
+    "Section",
     "faults",
     "items_for",
     "offcuts",
     "one_pass",
+    "pinned",
     "rivals",
 ]

@@ -4,7 +4,7 @@ It is the best of the habit, the one-pass fit and fold pieces first.
 """
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from cutting.cloth import Folded
 from cutting.errors import refuse
@@ -12,7 +12,7 @@ from cutting.lay.checker import faults
 from cutting.lay.habit import habit
 from cutting.lay.one_pass import fit, one_pass
 from cutting.lay.placement import Lay
-from cutting.lay.score import bound, utilisation
+from cutting.lay.score import bound
 from cutting.lay.variants import Item
 
 
@@ -24,16 +24,16 @@ class Lays:
     bound: float
     habit: float | None
     one_pass: float | None
-    utilisation: float
 
 
-def rivals(items: Sequence[Item], table: Folded, one_way: bool) -> Lays | None:
-    """The best first lay on this fold, checked exactly. None where a piece is wider than the fold."""
+def rivals(items: Sequence[Item], table: Folded, one_way: bool, outfits: Sequence[Sequence[Item]] = ()) -> Lays | None:
+    """The best first lay on this fold, checked exactly. None where a piece is wider than the fold.
+
+    Where the items are those of several `outfits`, it is no longer than they are one after the other.
+    """
     one, block = one_pass(items, table), habit(items, table)
-    # Pieces on the fold have only one place across: laid first, others find room beside them.
-    order = sorted(items, key=lambda item: (not item.variants[0].first, not item.on_fold, -item.area))
-    fold_first = fit(order, table) if any(item.on_fold for item in items) else None
-    valid = [lay for lay in (one, block, fold_first) if lay is not None]
+    tried = [one, block, _fold_first(items, table), _end_to_end(outfits, table)]
+    valid = [lay for lay in tried if lay is not None]
     if not valid:
         return None
     best = min(valid, key=lambda lay: lay.length)
@@ -42,6 +42,27 @@ def rivals(items: Sequence[Item], table: Folded, one_way: bool) -> Lays | None:
     if wrong:
         raise refuse("lay.invalid", "lay", faults=", ".join(fault.code for fault in wrong))
     return Lays(
-        best, bound(items, table), block.length if block else None, one.length if one else None,
-        utilisation(items, table, best.reach),
+        best, bound(items, table), block.length if block else None, one.length if one else None
     )  # fmt: skip
+
+
+def _fold_first(items: Sequence[Item], table: Folded) -> Lay | None:
+    """Pieces on the fold have only one place across: laid first, others find room beside them."""
+    order = sorted(items, key=lambda item: (not item.variants[0].first, not item.on_fold, -item.area))
+    return fit(order, table) if any(item.on_fold for item in items) else None
+
+
+def _end_to_end(outfits: Sequence[Sequence[Item]], table: Folded) -> Lay | None:
+    """Each outfit laid by itself, and all of them one after the other along the table."""
+    if len(outfits) < 2 or any(item.variants[0].first for items in outfits for item in items):
+        return None
+    reach, placements = 0.0, []
+    for items in outfits:
+        tried = [lay for lay in (one_pass(items, table), habit(items, table), _fold_first(items, table)) if lay]
+        if not tried:
+            return None
+        best = min(tried, key=lambda lay: lay.reach)
+        axis = "y" if table.crosswise else "x"
+        placements += [replace(one, **{axis: getattr(one, axis) + reach}) for one in best.placements]
+        reach += best.reach
+    return Lay(table, tuple(placements), reach)

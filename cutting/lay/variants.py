@@ -64,6 +64,7 @@ class Variant:
     """One way a piece may lie. `layers` are those it is cut through.
 
     On the fold it has one place: its own fold edge across `fold`; with a crosswise fold, at the table's beginning.
+    Where it is pinned its least corner stays at `pin` (along, across), in mm.
     """
 
     turned: bool
@@ -72,6 +73,7 @@ class Variant:
     layers: tuple[int, ...]
     fold: float | None = None
     crosswise: bool = False
+    pin: tuple[float, float] | None = None
 
     @property
     def on_fold(self) -> bool:
@@ -90,6 +92,11 @@ class Variant:
         return self.on_fold and self.crosswise
 
     @property
+    def stays(self) -> float | None:
+        """Where along the table its least corner must lie, in mm; None where it may lie anywhere."""
+        return self.pin[0] if self.pin is not None else 0.0 if self.first else None
+
+    @property
     def width(self) -> float:
         """Along the table, mm."""
         return self.shape.width
@@ -102,6 +109,8 @@ class Variant:
     def room(self, table: Folded) -> tuple[float, float] | None:
         """The least and greatest place across of its least corner, in mm; None where it is too deep."""
         room = table.room(self.layers, self.depth)
+        if room is not None and self.pin is not None:
+            return self.pin[1], self.pin[1]
         if room is None or self.fold is None or self.crosswise:
             return room
         at = self.fold if self.fold == 0 else self.fold - self.depth

@@ -13,6 +13,7 @@ WAYS = {
 }
 FOLDING = {
     "open": "Lay it open, one layer",
+    "sections": "Fold it anew for front, back and small parts",
     "crosswise": "Lay it across the grain: fold it crosswise; the drape turns",
 }
 

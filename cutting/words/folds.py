@@ -10,6 +10,7 @@ NAMES = {
     "selvedges-to-middle": "Both selvedges to the middle",
     "crosswise": "Crosswise",
     "folded-twice": "Folded twice",
+    "sections": "In sections, folded anew for each",
 }
 HOW = {
     "open": "Spread it in one layer, right side up. Left and right are laid each by itself, one of them turned over.",
@@ -19,6 +20,15 @@ HOW = {
     "crosswise": "Fold it across, cut end on cut end, right sides together: {depth} deep. The length of every piece lies across the cloth: the drape turns with it.",
     "folded-twice": "Fold it across, cut end on cut end, then lengthwise: four layers, {depth} deep from the double fold. Pin well: the layers creep.",
 }  # fmt: skip
+
+SECTIONS = {"front": "Front", "back": "Back", "rest": "Small parts", "all": "The whole cloth"}
+
+
+def section_name(name: str, small: bool = False) -> str:
+    """What is cut from a section; `small` where small parts lie beside what names it."""
+    if name.startswith("spread-"):
+        return f"Spread {name.removeprefix('spread-')}"
+    return SECTIONS[name] + (" and small parts" if small and name in ("front", "back") else "")
 
 
 def fold_name(fold: str) -> str:

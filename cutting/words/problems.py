@@ -20,6 +20,7 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "job.rule": ("'{word}' is not a rule for this", "Choose one of: {offered}."),
     "job.later": ("'{word}' is not offered yet", "Choose one of: {offered}."),
     "job.many": ("There are {count} garments", "At most 20 go into one job."),
+    "job.many_others": ("There are {count} other outfits on this cloth", "At most {most} go with the first; plan the rest on a cloth of its own."),
     "job.id": ("'{word}' cannot be an id", "Use small letters, digits and hyphens, at most 40, and each id once."),
     "length.empty": ("There is no number", "Type one, such as 38 1/2."),
     "length.unreadable": ("This cannot be read as a length", "Type it like 38 1/2, 38.5 or 97.8 cm."),
@@ -79,6 +80,7 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "top.too_short": ("The top ends above its armholes", "Give at least {least} from the neck."),
     "cut.nothing_main": ("Nothing is cut from this cloth: everything is said to come from the other", "Leave at least one garment on it."),
     "cut.nothing_other": ("Nothing is cut from the other cloth", "Choose on Design what is cut from it."),
+    "lay.pin": ("A pin is in no piece of this lay", "Take the pins out, and put them in again."),
     "lay.by_hand": ("Laid so, it cannot be cut: {fault}", "Move the pieces apart, inside the cloth, and those on the fold back to it."),
     "lay.invalid": ("The lay did not pass its own check: {faults}", "This is our own fault; please keep the job file."),
 }  # fmt: skip

@@ -3,14 +3,14 @@
 from typing import Any, TypeAlias
 
 from cutting.cloth import Cloth
-from cutting.errors import CuttingError
+from cutting.errors import CuttingError, refuse
 from cutting.formats import plan_to_wire, read_job
 from cutting.formats.garment_v1 import JUMPSUIT
 from cutting.formats.plan_shape import LayOut, PlacementOut, PlanOut, WidthOut
-from cutting.formats.plan_v1 import widths_to_wire
-from cutting.lay import Lay, Placement
+from cutting.formats.plan_v1 import placements_of, widths_to_wire
+from cutting.lay import Laid, Lay
 from cutting.methods.upper import TOPS
-from cutting.plan import CORE, by_hand, plan, widths, with_lay
+from cutting.plan import CORE, by_hand, plan, widths, with_lays
 from cutting.yardage import yardage
 from shop.bridge.measuring import as_unit
 from shop.bridge.problems import CoreRefusal
@@ -73,20 +73,29 @@ def check_part(unit: str, garment: dict[str, Any] | None = None, cloth: dict[str
 def plan_by_hand(job: dict[str, Any], placements: list[dict[str, Any]]) -> dict[str, Any]:
     """The plan of a job on a lay that was moved by hand. Raises CoreRefusal where it could not be cut."""
     try:
-        return plan_to_wire(by_hand(plan(read_job(job), by_width=False), _placements(placements)))
+        return plan_to_wire(by_hand(plan(read_job(job), by_width=False), placements_of(placements)))
     except CuttingError as error:
         raise CoreRefusal(error, job.get("unit", "in")) from None
 
 
-def _placements(rows: list[dict[str, Any]]) -> tuple[Placement, ...]:
-    return tuple(
-        Placement(p["piece"], p["copies"], tuple(p["layers"]), p["x_mm"], p["y_mm"], p["turned"], p["mirrored"])
-        for p in rows
-    )
+def check_hand(job: dict[str, Any], hand: dict[str, Any]) -> None:
+    """Whether a search can set out from there. Raises CoreRefusal where the pieces could not be cut as they lie."""
+    plan_by_hand(job, hand["placements"])
+    if any(not 0 <= pin < len(hand["placements"]) for pin in hand["pins"]):
+        raise CoreRefusal(refuse("lay.pin", "lay"), as_unit(job.get("unit", "in")))
 
 
 def plan_with_lay(job: dict[str, Any], lay: dict[str, Any]) -> dict[str, Any]:
     """The plan of a job on a lay that was found for it, checked anew."""
     made = plan(read_job(job), by_width=False)
-    found = Lay(made.table, _placements(lay["placements"]), lay["length_mm"] / made.table.times)
-    return plan_to_wire(with_lay(made, found, lay["bound_mm"]))
+    return plan_to_wire(with_lays(made, _stored(made.laid, lay), [one["bound_mm"] for one in lay["sections"]]))
+
+
+def _stored(laid: Laid, lay: dict[str, Any]) -> list[Lay]:
+    """What was stored of a lay, for the same sections."""
+    placed = placements_of(lay["placements"])
+    lengths = [one["to_mm"] - one["from_mm"] for one in lay["sections"]]
+    return [
+        Lay(section.table, tuple(p for there, p in placed if there == number), length / section.table.times)
+        for number, (section, length) in enumerate(zip(laid.sections, lengths, strict=True))
+    ]

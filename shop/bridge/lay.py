@@ -18,9 +18,9 @@ CHILD = {"PYTHONDONTWRITEBYTECODE": "1", "OPENBLAS_NUM_THREADS": "1", "OMP_NUM_T
 Lines = Generator[dict[str, Any] | None, None, None]
 
 
-def search_lay(job: dict[str, Any], seconds: float, seed: int) -> Lines:
-    """Look for a shorter lay; see `_run`."""
-    return _run({"job": job, "seconds": seconds, "seed": seed})
+def search_lay(job: dict[str, Any], seconds: float, seed: int, hand: dict[str, Any] | None = None) -> Lines:
+    """Look for a shorter lay, with a `hand` from where its placements lie and without moving its pins; see `_run`."""
+    return _run({"job": job, "seconds": seconds, "seed": seed, "hand": hand})
 
 
 def try_ways(job: dict[str, Any], seconds: float, seed: int) -> Lines:

@@ -11,12 +11,12 @@ from shop.cloths.models import Cloth, ShelfCloth
 
 BUYING = ("selvedge", "trim", "spare", "repeat", "unit_of_sale", "price")
 FIELDS = (
-    "kind", "width", "length", "fold", "one_way", "shrink_percent", "stretch_percent", "thickness", "pleated",
-    *BUYING,
+    "kind", "width", "length", "fold", "sections", "one_way", "shrink_percent", "stretch_percent", "thickness",
+    "pleated", *BUYING,
 )  # fmt: skip
 LATER = {"stretch_percent": "", "thickness": "usual", "pleated": False} | dict.fromkeys(BUYING, "")
 """What a cloth has where nobody said it."""
-SHELF = ("colour", *(key for key in FIELDS if key != "fold"))
+SHELF = ("colour", *(key for key in FIELDS if key not in ("fold", "sections")))
 """What goes with a cloth from the shelf to an order."""
 
 
@@ -33,7 +33,7 @@ def job_part(fields: dict[str, Any]) -> dict[str, Any]:
 def put_cloth(*, actor: User, id: UUID, version: int, **fields: Any) -> Cloth:
     """Make or change a cloth. Raises CoreRefusal where a number cannot be a cloth's."""
     allow(actor, "orders")
-    fields = LATER | fields
+    fields = LATER | {"sections": {}} | fields
     check_part(actor.workshop.unit, cloth=job_part(fields))
     return put_row(Cloth, actor=actor, id=id, version=version, **fields)
 
@@ -43,7 +43,7 @@ def put_shelf_cloth(*, actor: User, id: UUID, version: int, name: str, form: str
     allow(actor, "orders")
     removed = fields.pop("removed", False)
     fields = LATER | fields
-    check_part(actor.workshop.unit, cloth=job_part(fields | {"fold": "auto"}))
+    check_part(actor.workshop.unit, cloth=job_part(fields | {"fold": "auto", "sections": {}}))
     return put_row(
         ShelfCloth, actor=actor, id=id, version=version, name=name.strip(), form=form, removed=removed, **fields
     )  # fmt: skip

@@ -32,6 +32,7 @@ class Cloth(ClothRow):
     """The cloth of one order, and how it is folded for it."""
 
     fold = models.CharField(max_length=24)
+    sections = models.JSONField(default=dict, blank=True)
 
 
 class ShelfCloth(ClothRow):

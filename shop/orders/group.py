@@ -12,15 +12,13 @@ from shop.accounts.writing import own
 from shop.clients.models import Client, Sheet
 from shop.clients.queries import sheets
 from shop.clients.sheets import put_sheet
-from shop.cloths.actions import put_cloth
+from shop.cloths.actions import FIELDS, put_cloth
 from shop.cloths.models import Cloth
 from shop.orders.actions import put_garment, put_order
 from shop.orders.models import Order
 from shop.orders.queries import bench, garments
 
-CLOTH = (
-    "kind", "colour", "width", "length", "fold", "one_way", "shrink_percent", "stretch_percent", "thickness", "pleated",
-)  # fmt: skip
+CLOTH = ("colour", *FIELDS)
 
 
 def members(actor: User, order: Order) -> QuerySet[Order]:

@@ -2,6 +2,7 @@
 
 import hashlib
 import json
+from collections.abc import Sequence
 from datetime import timedelta
 from typing import Any
 from uuid import UUID, uuid4
@@ -12,10 +13,11 @@ from django.utils import timezone
 from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import own
-from shop.bridge.drafting import CORE_VERSION, job_garment, make_plan, make_widths, plan_by_hand
+from shop.bridge.drafting import CORE_VERSION, check_hand, job_garment, make_plan, make_widths, plan_by_hand
 from shop.clients.queries import measures_of
 from shop.cloths.actions import FIELDS, job_part
 from shop.cloths.models import Cloth
+from shop.orders.group import members
 from shop.orders.models import Order
 from shop.orders.queries import garments, other_cloth
 from shop.plans.models import LayRun, PlanRun
@@ -55,7 +57,43 @@ def hash_of(job: dict[str, Any]) -> str:
 
 def plan_order(*, actor: User, order: Order, cut_from: str = "main") -> PlanRun:
     """The plan of the order as it stands: the stored one where nothing changed, else made now. Raises CoreRefusal."""
-    job = job_of(actor, order, cut_from)
+    return _stored_or_made(actor, order, job_of(actor, order, cut_from))
+
+
+def plan_together(*, actor: User, order: Order) -> PlanRun:
+    """The outfits of the order's group on its cloth: of everybody who has the same cloth and is planned. Raises
+    CoreRefusal.
+    """
+    plan_order(actor=actor, order=order)
+    others = together(actor, order)
+    outfits = []
+    for one in others:
+        job = job_of(actor, one)
+        outfits.append({"id": outfit_id(one), "measurements": job["measurements"], "garments": job["garments"]})
+    job = job_of(actor, order) | ({"others": outfits} if outfits else {})
+    return _stored_or_made(actor, order, job, [str(one.id) for one in others])
+
+
+def together(actor: User, order: Order) -> list[Order]:
+    """The other orders of its group that are planned as they stand and have the same cloth, by the clients' names."""
+    cloth = order.cloth
+    alike = members(actor, order).exclude(pk=order.pk).filter(
+        cloth__kind=cloth.kind, cloth__colour=cloth.colour, cloth__width=cloth.width
+    )  # fmt: skip
+    return [one for one in alike if stored_plan(actor, one) is not None]
+
+
+def outfit_id(order: Order) -> str:
+    """What an order is called on a cloth that several are cut from."""
+    return order.id.hex[:12]
+
+
+def stored_plan(actor: User, order: Order, cut_from: str = "main") -> PlanRun | None:
+    """The plan of the order as it stands, where one was made."""
+    return PlanRun.of(actor.workshop).filter(order=order, job_hash=hash_of(job_of(actor, order, cut_from))).first()
+
+
+def _stored_or_made(actor: User, order: Order, job: dict[str, Any], others: Sequence[str] = ()) -> PlanRun:
     digest = hash_of(job)
     stored = PlanRun.of(actor.workshop).filter(order=order, job_hash=digest).first()
     if stored is not None:
@@ -68,6 +106,7 @@ def plan_order(*, actor: User, order: Order, cut_from: str = "main") -> PlanRun:
         job_hash=digest,
         job=job,
         plan=make_plan(job),
+        others=list(others),
     )
     try:
         with transaction.atomic():
@@ -87,9 +126,18 @@ def widths_of(*, actor: User, plan_run: UUID) -> list[dict[str, Any]]:
 
 
 def start_lay_run(
-    *, actor: User, id: UUID, plan_run: UUID, seconds: int = 10, seed: int = 1, kind: str = LayRun.SHORTER
+    *,
+    actor: User,
+    id: UUID,
+    plan_run: UUID,
+    seconds: int = 10,
+    seed: int = 1,
+    kind: str = LayRun.SHORTER,
+    hand: dict[str, Any] | None = None,
 ) -> LayRun:
-    """Queue a search for a shorter lay, or for ways to need less cloth; the same id again is the same search."""
+    """Queue a search for a shorter lay, for ways to need less cloth, or for the rest around pinned pieces; the same id
+    again is the same search. Raises CoreRefusal where pieces in `hand` could not be cut as they lie.
+    """
     allow(actor, "lays")
     with transaction.atomic():
         plan = own(PlanRun, actor, plan_run)
@@ -97,8 +145,11 @@ def start_lay_run(
         if known is not None:
             return known
         run = LayRun(
-            id=id, workshop=actor.workshop, changed_by=actor, plan_run=plan, seconds=seconds, seed=seed, kind=kind
-        )
+            id=id, workshop=actor.workshop, changed_by=actor, plan_run=plan, seconds=seconds, seed=seed, kind=kind,
+            hand=hand,
+        )  # fmt: skip
+        if hand is not None:
+            check_hand(plan.job, hand)
         run.save(force_insert=True)
         improve_lay.defer(lay_run=str(run.id))
     return run

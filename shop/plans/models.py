@@ -1,6 +1,10 @@
 """Plans as they were made, and the work of shortening their lays."""
 
+from typing import Any
+
 from django.db import models
+from django.db.models.signals import pre_delete
+from django.dispatch import receiver
 
 from shop.accounts.models import WorkshopRow
 from shop.orders.models import Order
@@ -9,6 +13,7 @@ from shop.orders.models import Order
 class PlanRun(WorkshopRow):
     """A plan with the job it was made from. Never changed; holds measurements but no name or contact.
 
+    `others` are the ids of more orders whose outfits are cut from the same cloth: it goes when any of them goes.
     `widths`, the same pieces on other cloth, is worked out when it is first asked for.
     """
 
@@ -17,9 +22,16 @@ class PlanRun(WorkshopRow):
     job = models.JSONField()
     plan = models.JSONField()
     widths = models.JSONField(null=True)
+    others = models.JSONField(default=list)
 
     class Meta:
         constraints = [models.UniqueConstraint(fields=["order", "job_hash"], name="one_plan_a_job")]
+
+
+@receiver(pre_delete, sender=Order)
+def _forget(instance: Order, **_: Any) -> None:
+    """What was planned for several clients holds measurements of each of them."""
+    PlanRun.of(instance.workshop).filter(others__contains=[str(instance.id)]).delete()
 
 
 class LayRun(WorkshopRow):
@@ -28,10 +40,12 @@ class LayRun(WorkshopRow):
     `bound_mm` is the length nothing can beat, as far as it is proved; `proved` where the lay is no longer than that.
 
     One of the kind `ways` tries what would make the cloth in hand enough: what it `found` is a list of ways.
+    One of the kind `rest` sets out from where somebody laid the pieces (`hand`: placements, and which of them are
+    pinned); it is shown to who asked for it, and is not the plan's lay before it is kept.
     One of the kind `hand` is no search: its plan lies as somebody moved the pieces.
     """
 
-    SHORTER, WAYS, HAND = "shorter", "ways", "hand"
+    SHORTER, WAYS, REST, HAND = "shorter", "ways", "rest", "hand"
     QUEUED, RUNNING, DONE, STOPPED, FAILED = "queued", "running", "done", "stopped", "failed"
 
     plan_run = models.ForeignKey(PlanRun, on_delete=models.CASCADE, related_name="+")
@@ -48,3 +62,4 @@ class LayRun(WorkshopRow):
     seed = models.PositiveIntegerField(default=1)
     kind = models.CharField(max_length=8, default=SHORTER)
     found = models.JSONField(default=list)
+    hand = models.JSONField(null=True)

@@ -29,7 +29,8 @@ def best_plan(actor: User, run: PlanRun) -> dict[str, Any]:
     A search that was started after a move by hand counts again: somebody asked for it.
     """
     best: dict[str, Any] = run.plan
-    for search in LayRun.of(actor.workshop).filter(plan_run=run, plan__isnull=False).order_by("created_at"):
+    found_for = LayRun.of(actor.workshop).filter(plan_run=run, plan__isnull=False).exclude(kind=LayRun.REST)
+    for search in found_for.order_by("created_at"):
         found: dict[str, Any] = search.plan or {}
         if search.kind == LayRun.HAND:
             best = found

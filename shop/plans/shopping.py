@@ -11,8 +11,7 @@ from shop.cloths.models import Cloth
 from shop.orders.group import members
 from shop.orders.models import Order
 from shop.orders.queries import other_cloth
-from shop.plans.actions import hash_of, job_of
-from shop.plans.models import PlanRun
+from shop.plans.actions import stored_plan
 
 
 @dataclass
@@ -46,14 +45,13 @@ def table(actor: User, order: Order) -> list[Member]:
         sizes = {reading.key: reading.typed for reading in readings(actor, one.sheet_id)}
         second = other_cloth(actor, one)
         rows.append(
-            Member(one, sizes, _stored(actor, one, "main"), second, _stored(actor, one, "other") if second else None)
+            Member(one, sizes, _plan(actor, one, "main"), second, _plan(actor, one, "other") if second else None)
         )
     return rows
 
 
-def _stored(actor: User, order: Order, cut_from: str) -> dict[str, Any] | None:
-    digest = hash_of(job_of(actor, order, cut_from))
-    run = PlanRun.of(actor.workshop).filter(order=order, job_hash=digest).first()
+def _plan(actor: User, order: Order, cut_from: str) -> dict[str, Any] | None:
+    run = stored_plan(actor, order, cut_from)
     return run.plan if run else None
 
 

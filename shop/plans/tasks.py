@@ -25,10 +25,10 @@ def improve_lay(*, lay_run: str) -> None:
         return
     _tell(rows, run, state=LayRun.RUNNING)
     stopped = ended = False
-    begin = try_ways if run.kind == LayRun.WAYS else search_lay
+    asked = run.plan_run.job, run.seconds, run.seed
     if run.kind == LayRun.WAYS:
         _tell(rows, run, found=[])
-    with closing(begin(run.plan_run.job, run.seconds, run.seed)) as lines:
+    with closing(try_ways(*asked) if run.kind == LayRun.WAYS else search_lay(*asked, run.hand)) as lines:
         for line in lines:
             if line is not None:
                 ended = ended or "plan" in line or "ended" in line

@@ -22,7 +22,7 @@ WIDE = folded(Cloth(width=Fraction(1200)), "lengthwise-centre")
 
 def checks_of(garment):
     needed = garment.numbers["fold.needed"].net.mm
-    return check_garment(garment) + check_fold("cloth.fold", needed, WIDE, garment.pieces(on_fold=True))
+    return check_garment(garment) + check_fold("cloth.fold", needed, [(garment.pieces(on_fold=True), WIDE)])
 
 
 @pytest.mark.parametrize("style", ["palazzo", "straight-trousers"])

@@ -32,7 +32,7 @@ def summary(made):
         "points": {f"{p.name}.{key}": list(point) for p in wire.panels for key, point in sorted(p.points.items())},
         "numbers": {key: [number.net_mm, number.cut_mm] for key, number in wire.numbers.items()},
         "edges": {f"{p.name}.{edge.name}": edge.length_mm for p in wire.panels for edge in p.edges},
-        "areas": {piece.id: [area(piece.net) ** 0.5, area(piece.cut) ** 0.5] for piece in made.pieces},
+        "areas": {piece.id: [area(piece.net) ** 0.5, area(piece.cut) ** 0.5] for piece in made.laid.pieces},
         "ledger": {
             row.level: [row.ease_mm, row.darts_mm, row.seams_mm, row.cut_mm, row.sewn_mm] for row in wire.ledger
         },
@@ -70,7 +70,7 @@ def drawing(made):
         for key, p in panel.points.items()
     }
     return points | {
-        piece.panel: [round(area(piece.net) ** 0.5, 2), round(area(piece.cut) ** 0.5, 2)] for piece in made.pieces
+        piece.panel: [round(area(piece.net) ** 0.5, 2), round(area(piece.cut) ** 0.5, 2)] for piece in made.laid.pieces
     }
 
 

@@ -40,14 +40,14 @@ def test_every_lay_is_valid_and_beats_the_habit(body, made, inches, fold, one_wa
 
 def test_on_one_way_cloth_a_fold_across_is_refused_in_words():
     made = planned(cloth={"width": 60, "fold": "crosswise", "one_way": True})
-    assert made.lays is None
+    assert not made.laid.lies
     assert "lay.nap" in {finding.code for finding in made.findings}
 
 
 @pytest.fixture
 def laid():
     made = planned(cloth={"width": 60})
-    return made.lays.lay, list(made.pieces)
+    return made.laid.lays[0], list(made.laid.pieces)
 
 
 def moved(lay, index, **changes):
@@ -141,11 +141,11 @@ def test_the_profile_of_a_piece_is_its_reach_in_each_strip(body, made, turned, m
 def test_on_open_cloth_each_of_a_pair_is_called_where_it_lies():
     made = planned(cloth={"width": 60, "fold": "open"})
     called = {mark.placing for mark in made.marks}
-    assert called == set(range(len(made.lays.lay.placements)))
+    assert called == set(range(len(made.laid.lays[0].placements)))
     for name in ("front", "back"):
         firsts = [m for m in made.marks if m.step.panel == name and m.step.code.endswith("guide")]
         assert [m.step.code for m in firsts] == ["guide", "second_guide"]
-        mirrored = [made.lays.lay.placements[m.placing].mirrored for m in firsts]
+        mirrored = [made.laid.lays[0].placements[m.placing].mirrored for m in firsts]
         assert mirrored == [False, True]
     for mark in made.marks:
         (ax, ay), (bx, by) = mark.on_cloth

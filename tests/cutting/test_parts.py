@@ -47,7 +47,7 @@ def test_each_choice_brings_all_its_parts_and_the_lay_places_every_one(choices, 
     made, parts = parts_of(**choices)
     assert {name: part.count for name, part in parts.items()} == counts
     placed: dict[str, int] = {}
-    for placement in made.lays.lay.placements:
+    for placement in made.laid.lays[0].placements:
         name = placement.piece.rpartition(".")[2]
         placed[name] = placed.get(name, 0) + placement.copies
     assert placed == counts | {"front": 2, "back": 2}
@@ -224,9 +224,9 @@ def test_a_turn_up_lies_flat_on_its_leg_whichever_way_the_leg_runs(body):
 
 def calls_on_cloth(made):
     """Every call with the outline of the piece it is chalked on, where that lies on the cloth."""
-    pieces = {piece.id: piece for piece in made.pieces}
+    pieces = {piece.id: piece for piece in made.laid.pieces}
     for mark in made.marks:
-        placed = made.lays.lay.placements[mark.placing]
+        placed = made.laid.lays[0].placements[mark.placing]
         yield mark, Polygon([placed.point(point) for point in pieces[placed.piece].cut])
 
 

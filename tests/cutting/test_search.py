@@ -15,17 +15,16 @@ from cutting.cloth import FOLDS, Cloth, folded
 from cutting.enough import enough, ways
 from cutting.formats import read_job
 from cutting.geometry import Point
-from cutting.lay import faults, items_for, rivals
+from cutting.lay import Laid, Lay, Lays, Section, faults, items_for, rivals
 from cutting.lay.habit import habit
-from cutting.lay.score import bound, utilisation
+from cutting.lay.score import bound
 from cutting.lay.search import improve
 from cutting.lay.search.bounds import proved
 from cutting.lay.search.depths import FINE, SIGNS, pair_depths
 from cutting.lay.search.model import Model
 from cutting.lay.search.parts import GROW, convex_parts, filled
-from cutting.laying import Laying
 from cutting.pieces import Piece
-from cutting.plan import plan, with_lay
+from cutting.plan import plan, with_lays
 from cutting.searching import search as race
 from tests.conftest import many
 from tests.jobs import job, planned, top_job
@@ -223,7 +222,8 @@ def test_bound_and_use_by_hand():
     items = items_for([block("a", 50, 100), block("b", 50, 60)], table, False)
     assert bound(items, table) == pytest.approx(100)
     assert bound(items, opened(40)) == pytest.approx(200)
-    assert utilisation(items, table, 100) == pytest.approx(0.8)
+    laid = Laid((Section("all", table, tuple(items), False, Lays(Lay(table, (), 100), 0, None, None)),), None)
+    assert laid.utilisation == pytest.approx(0.8)
 
 
 def test_one_way_cloth_is_never_turned():
@@ -235,10 +235,10 @@ def test_one_way_cloth_is_never_turned():
 
 def test_a_plan_on_a_better_lay_moves_its_marks_with_it():
     made = planned(cloth={"width": 60}, style="straight-trousers", pockets=["back-patch"], closure="fly")
-    items = Laying(made.job, made.garments).items(made.table, False)
-    better = [s.lay for s in islice(improve(items, made.lays.lay, 0, 1), 12) if s.lay]
-    moved = with_lay(made, better[-1])
-    assert moved.lays.lay.length < made.lays.lay.length
+    section = made.laid.sections[0]
+    better = [s.lay for s in islice(improve(section.items, section.lays.lay, 0, 1), 12) if s.lay]
+    moved = with_lays(made, [better[-1]])
+    assert moved.laid.length < made.laid.length
     assert moved.yardage.length < made.yardage.length
     assert [m.tape.length.mm for m in moved.marks if m.step.stage != "place"] == pytest.approx(
         [m.tape.length.mm for m in made.marks if m.step.stage != "place"]
@@ -249,23 +249,23 @@ def test_a_plan_on_a_better_lay_moves_its_marks_with_it():
 def test_several_processes_agree_on_one_lay_and_stop_when_nobody_wants_them():
     made = planned(cloth={"width": 60}, style="straight-trousers", pockets=["back-patch"], closure="fly")
     told = []
-    for step in race(made, 60, 1, wanted=lambda: not told or told[-1].lay is None):
+    for step in race(made.laid, 60, 1, wanted=lambda: not any(one.news for one in told)):
         told.append(step)
     assert told[-1].gone < 60
-    lengths = [step.lay.length for step in told if step.lay]
+    lengths = [step.length for step in told]
     assert lengths == sorted(lengths, reverse=True)
-    assert lengths[-1] < made.lays.lay.length
-    assert told[-1].bound >= made.lays.bound
-    assert faults(told[-1].lay, made.pieces, False) == []
+    assert lengths[-1] < made.laid.length
+    assert told[-1].bound >= made.laid.bound
+    assert faults(told[-1].lays[0], made.laid.pieces, False) == []
 
 
 def test_what_is_proved_to_be_shortest_ends_the_search():
     made = planned(cloth={"width": 45})
-    told = list(race(made, 60, 1))
+    told = list(race(made.laid, 60, 1))
     last = told[-1]
     assert last.done
-    found = with_lay(made, last.lay, last.bound).lays
-    assert found.bound <= found.lay.length <= found.bound + 2.6
+    found = with_lays(made, last.lays, last.bounds).laid
+    assert found.bound <= found.length <= found.bound + 2.6
 
 
 def test_what_would_make_the_cloth_enough_is_tried_for_real():

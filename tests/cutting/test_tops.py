@@ -214,13 +214,13 @@ def test_the_rows_of_size_tables_are_served(bust, hip, waist, style):
         raw["garments"][0] |= {"top": {"style": "bodice"}, "lower": {"style": "palazzo"}}
     made = plan(read_job(raw), by_width=False)
     assert not [check for check in made.checks if not check.ok]
-    assert made.lays is not None
+    assert made.laid.lies
 
 
 def test_a_front_on_the_fold_is_cut_whole_on_open_cloth():
     folded = plan(read_job(top_job("middle", "cropped-top", fold="lengthwise-centre")), by_width=False)
     opened = plan(read_job(top_job("middle", "cropped-top", fold="open")), by_width=False)
-    half, whole = (next(p for p in made.pieces if p.panel == "front") for made in (folded, opened))
+    half, whole = (next(p for p in made.laid.pieces if p.panel == "front") for made in (folded, opened))
     assert (half.folds, whole.folds) == (0.0, None)
     assert Polygon(whole.cut).area == pytest.approx(2 * Polygon(half.cut).area, rel=1e-6)
     low, high = Polygon(whole.cut).bounds[0], Polygon(whole.cut).bounds[2]
@@ -323,7 +323,7 @@ def test_every_piece_is_laid_on_one_of_two_cloths(choices, other):
     main = plan(read_job(raw), by_width=False)
     assert not [check for check in main.checks if not check.ok]
     whole = {piece.id for garment in main.garments for piece in garment.pieces(on_fold=True)}
-    laid = {placement.piece for placement in main.lays.lay.placements}
+    laid = {placement.piece for placement in main.laid.lays[0].placements}
     assert laid == whole - {f"t.{name}" for name in other}
     assert {f"{mark.garment}.{mark.step.panel}" for mark in main.marks} == laid
     if not other:
@@ -335,7 +335,7 @@ def test_every_piece_is_laid_on_one_of_two_cloths(choices, other):
         with pytest.raises(CuttingError, match=r"cut\.nothing_main"):
             plan(read_job(raw))
     second = plan(read_job(raw | {"cut_from": "other"}), by_width=False)
-    assert {placement.piece for placement in second.lays.lay.placements} == {f"t.{name}" for name in other}
+    assert {placement.piece for placement in second.laid.lays[0].placements} == {f"t.{name}" for name in other}
     widths = [made.garments[0].numbers["front.width"].net.mm for made in (main, second)]
     assert widths[0] == widths[1]
     # A garment cut whole from cloth that stretches answers to that cloth; a facing of it changes nothing.

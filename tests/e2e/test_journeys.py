@@ -275,3 +275,37 @@ def test_a_choirs_sizes_in_one_table_and_one_shopping_list(inside: Page):
     page.get_by_role("button", name="Plan 1").click()
     expect(page.get_by_text("2 of 2 planned")).to_be_visible()
     expect(page.get_by_text("of viscose, 58 wide, for 2:")).to_be_visible()
+    page.get_by_role("link", name="Lay all that are planned on one cloth").click()
+    expect(page.get_by_role("radio", name="All 2 on one cloth")).to_be_checked()
+    drawing = page.get_by_role("img", name="The lay")
+    expect(drawing).to_contain_text("Back, trousers, Ylva Roth")
+    expect(drawing).to_contain_text("Back, trousers, Runa Eik")
+    page.goto(re.sub("/lay", "/mark", page.url))
+    expect(page.get_by_text(re.compile("^Call 1 of"))).to_be_visible()
+    page.keyboard.press("End")
+    expect(page.get_by_text(re.compile("ylva roth|runa eik"))).to_be_visible()
+
+
+def test_cloth_in_sections_is_folded_anew_at_the_table(inside: Page):
+    page = inside
+    orders = page.evaluate("fetch('/api/orders').then((answer) => answer.json())")
+    order = next(one["id"] for one in orders if "deck" in one["title"])
+    page.goto(f"/orders/{order}/cloth")
+    page.get_by_text("In sections", exact=True).click()
+    page.get_by_label("Fold for small parts").select_option("open")
+    expect(page.get_by_text(re.compile("on one fold, one pass"))).to_be_visible()
+    page.goto(f"/orders/{order}/lay")
+    chips = page.get_by_role("group", name="Section")
+    expect(chips.get_by_role("radio")).to_have_count(3)
+    page.get_by_text(re.compile("^Small parts,")).click()
+    expect(page.get_by_role("img", name="The lay")).to_contain_text("Band")
+    expect(page.get_by_role("img", name="The lay")).not_to_contain_text("Front,")
+    page.goto(f"/orders/{order}/mark?call=1")
+    names = []
+    refold = page.locator("[data-refold]")
+    total = int(re.search(r"of (\d+)", page.get_by_text(re.compile("^Call 1 of")).inner_text())[1])
+    for call in range(1, total + 1):
+        expect(page.get_by_text(f"Call {call} of {total},")).to_be_visible()
+        names += refold.evaluate_all("all => all.map((one) => one.dataset.refold)")
+        page.keyboard.press("ArrowRight")
+    assert names == ["front", "back", "rest"]

@@ -125,6 +125,37 @@ def test_an_off_cut_goes_on_the_shelf_and_the_shelf_serves_an_order(inside: Page
     expect(page.get_by_text("Kept for")).to_be_visible()
 
 
+def test_the_rest_is_laid_around_a_pin(inside: Page, worker):
+    page = inside
+    page.get_by_role("link", name="Mark").first.click()
+    page.get_by_text("Call 1 of").wait_for()
+    station(page, "Lay")
+    page.get_by_role("button", name="Move by hand").click()
+    pieces = page.locator("g[role=button]")
+    names = [one.get_attribute("aria-label") for one in pieces.all()]
+    last = max(range(len(names)), key=lambda k: float(re.search(r", (\d+)", names[k]).group(1)))
+    pieces.nth(last).focus()
+    for _ in range(8):
+        page.keyboard.press("Shift+ArrowRight")
+    expect(page.get_by_role("status")).to_contain_text("8 in longer")
+    first = page.get_by_role("button", name=names[1 - min(last, 1)], exact=True)
+    first.focus()
+    page.keyboard.press("p")
+    page.keyboard.press("ArrowRight")
+    expect(page.get_by_role("status")).to_contain_text("It is pinned.")
+    pinned = page.get_by_role("button", name=re.compile(", pinned$")).get_attribute("aria-label")
+    page.get_by_role("button", name="Lay the rest").click()
+    expect(page.get_by_role("button", name=re.compile("^Stop"))).to_be_visible()
+    thread = threading.Thread(target=worker)
+    thread.start()
+    expect(page.get_by_role("button", name="Lay the rest")).to_be_visible(timeout=40_000)
+    thread.join()
+    expect(page.get_by_role("status")).not_to_contain_text("longer")
+    assert page.get_by_role("button", name=re.compile(", pinned$")).get_attribute("aria-label") == pinned
+    page.get_by_role("button", name="Undo").click()
+    expect(page.get_by_role("status")).to_contain_text("8 in longer")
+
+
 def test_a_piece_is_moved_by_hand_and_the_lay_is_kept(inside: Page):
     page = inside
     page.get_by_role("link", name="Mark").first.click()

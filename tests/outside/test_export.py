@@ -55,7 +55,7 @@ def test_girths_on_the_drawing(made):
 
 def test_areas_agree(made):
     shapes = outlines(made)
-    for piece in made.pieces:
+    for piece in made.laid.pieces:
         for kind, points in (("net", piece.net), ("cut", piece.cut)):
             assert Polygon(shapes[f"{piece.id}.{kind}"]).area == pytest.approx(area(points), rel=1e-5)
 
@@ -69,7 +69,7 @@ def test_edge_lengths_by_quadrature(made):
                 if part["kind"] == "line":
                     whole += hypot(points[1][0] - points[0][0], points[1][1] - points[0][1])
                 else:
-                    curve = Cubic(*[type(made.pieces[0].net[0])(*p) for p in points])
+                    curve = Cubic(*[type(made.laid.pieces[0].net[0])(*p) for p in points])
                     whole += quad(lambda t, c=curve: speed(c, t), 0, 1)[0]
             assert edge.length_mm == pytest.approx(whole, abs=0.01)
 

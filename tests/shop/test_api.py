@@ -283,6 +283,25 @@ def test_the_page_carries_its_content_policy(db):
     assert answer["X-Request-Id"]
 
 
+def test_the_rest_around_pins_is_shown_to_who_asked_and_is_not_yet_the_lay(owner, order, new_id):
+    made = owner("POST", f"/orders/{order['id']}/plan")[1]
+    placements = made["plan"]["lay"]["placements"]
+    far = max(range(len(placements)), key=lambda k: placements[k]["x_mm"])
+    apart = [one | ({"x_mm": one["x_mm"] + 400} if k == far else {}) for k, one in enumerate(placements)]
+    body = {"plan": made["id"], "kind": "rest", "seconds": 1}
+    for hand, said in (
+        ({"placements": apart, "pins": [len(apart)]}, "A pin is in no piece"),
+        ({"placements": apart[1:], "pins": []}, "missing"),
+    ):
+        status, refused = owner("PUT", f"/lay-runs/{new_id()}", body | {"hand": hand})
+        assert status == 422
+        assert said in refused["problems"][0]["what"]
+    key, pin = new_id(), (far + 1) % len(apart)
+    assert owner("PUT", f"/lay-runs/{key}", body | {"hand": {"placements": apart, "pins": [pin]}})[0] == 200
+    LayRun._base_manager.filter(pk=key).update(state=LayRun.DONE, plan=made["plan"] | {"unit": "cm"}, lay=None)
+    assert owner("POST", f"/orders/{order['id']}/plan")[1] == made
+
+
 def test_a_lay_moved_by_hand_is_checked_kept_and_used_until_somebody_searches_again(owner, order, new_id):
     made = owner("POST", f"/orders/{order['id']}/plan")[1]
     placements = made["plan"]["lay"]["placements"]

@@ -3,6 +3,7 @@
 import pytest
 
 from demo import people
+from shop.plans.models import PlanRun
 
 TWO, SUIT = (
     next(told["title"] for told in people.ORDERS if word in told["title"]) for word in ("two-piece", "jumpsuit")
@@ -192,3 +193,63 @@ def test_a_lining_has_a_cloth_of_its_own_as_soon_as_something_is_cut_from_it(own
     again = owner("POST", f"/orders/{order['id']}/plan?cloth=other")[1]["plan"]
     assert again["lay"]["sections"][0]["depth_mm"] in (254, 508)
     assert planned(owner, order) == main, "the main cloth's plan is the stored one"
+
+
+def joined(owner, new_id, order, name, measured=True):
+    """The same outfit for one more client, with the sizes of the first."""
+    client, copy = new_id(), new_id()
+    assert owner("PUT", f"/clients/{client}", {"version": 0, "name": name})[0] == 200
+    made = owner("PUT", f"/orders/{copy}/same", {"of": order["id"], "client": client})[1]
+    for key, reading in {one["key"]: one for one in order["sheet"]["readings"] if measured}.items():
+        body = {"sheet": made["sheet"]["id"], "key": key, "typed": reading["typed"]}
+        assert owner("PUT", f"/readings/{new_id()}", body)[0] == 200
+    return client, owner.get(f"/orders/{copy}")
+
+
+def all_on_one(owner, order):
+    status, told = owner("POST", f"/orders/{order['id']}/plan?cloth=all")
+    assert status == 200, told
+    return told
+
+
+def test_all_that_are_planned_lie_on_one_cloth(owner, new_id):
+    """Who is not planned, or has another cloth, is left out; the calls say whose piece it is."""
+    order = opened(owner, TWO)
+    assert order["group"] == 1
+    assert all_on_one(owner, order)["clients"] == {"": "Runa Eik"}
+    assert all_on_one(owner, order)["plan"]["lay"] == planned(owner, order)["lay"]
+    (_, ylva), _, (_, odd) = (
+        joined(owner, new_id, order, name, measured) for name, measured in
+        (("Ylva Roth", True), ("Sivert Lund", False), ("Odd Berg", True))
+    )  # fmt: skip
+    assert owner.get(f"/orders/{order['id']}")["group"] == 4
+    cloth = odd["cloth"] | {"width": "58 in"}
+    assert owner("PUT", f"/cloths/{cloth.pop('id')}", cloth)[0] == 200
+    for one in (ylva, odd):
+        planned(owner, one)
+    told = all_on_one(owner, order)
+    names = told["clients"]
+    assert sorted(names.values()) == ["Runa Eik", "Ylva Roth"]
+    (second,) = (key for key, name in names.items() if name == "Ylva Roth")
+    lying = [placing["piece"] for placing in told["plan"]["lay"]["placements"]]
+    alone = [placing["piece"] for placing in planned(owner, order)["lay"]["placements"]]
+    assert sorted(lying) == sorted([*alone, *(f"{second}.{piece}" for piece in alone)])
+    assert {mark["garment"] for mark in told["plan"]["marks"]} >= {"trousers", f"{second}.trousers"}
+    assert told["plan"]["lay"]["length_mm"] < 2 * planned(owner, order)["lay"]["length_mm"] + 1
+    assert all_on_one(owner, order)["id"] == told["id"]
+
+
+def test_who_is_erased_leaves_no_plan_of_several(owner, new_id):
+    order = opened(owner, TWO)
+    client, copy = joined(owner, new_id, order, "Ylva Roth")
+    planned(owner, copy)
+    run = all_on_one(owner, order)["id"]
+    assert PlanRun._base_manager.filter(pk=run).exists()
+    assert owner("DELETE", f"/clients/{client}")[0] == 200
+    assert not PlanRun._base_manager.filter(pk=run).exists()
+    assert PlanRun._base_manager.filter(order=order["id"]).exists()
+    assert not PlanRun._base_manager.filter(job__has_key="others").exists()
+
+
+def test_nobody_of_another_workshop_is_laid_along(owner, stranger, order):
+    assert stranger("POST", f"/orders/{order['id']}/plan?cloth=all")[0] == 404

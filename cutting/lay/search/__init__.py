@@ -90,8 +90,8 @@ class _Search:
         most = model.most_along(target)
         apart = separate(
             trial.ways, trial.along, trial.across, model.first_way, model.way_table, model.cells, self.begins,
-            self.flat, most, self.chance.choice(FREE), PASSES, PATIENCE, self.chance.randrange(1 << 30),
-            self._costs(most),
+            self.flat, model.least_along, most, self.chance.choice(FREE), PASSES, PATIENCE,
+            self.chance.randrange(1 << 30), self._costs(most),
         )  # fmt: skip
         return self._exact(trial, model.corners(trial.ways, trial.along, trial.across)) if apart else None
 
@@ -116,7 +116,8 @@ class _Search:
         for i in self.chance.sample(range(n), count):
             way = self.chance.randrange(int(model.first_way[i]), int(model.first_way[i + 1]))
             state.ways[i] = way
-            state.along[i] = self.chance.randint(0, int(most[way]))
+            least = int(model.least_along[way])
+            state.along[i] = self.chance.randint(least, max(least, int(most[way])))
             low, high = int(model.way_table[way, 4]), int(model.way_table[way, 5])
             state.across[i] = self.chance.randint(low, high)
         return state

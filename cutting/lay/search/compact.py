@@ -25,16 +25,17 @@ def compact(model: Model, ways: Ints, corners: Floats) -> tuple[Floats, float] |
     rooms = [v.room(model.table) for v in variants]
     low = np.array([room[0] for room in rooms if room is not None])
     high = np.array([room[1] for room in rooms if room is not None])
-    fixed = np.array([v.first for v in variants])
+    stays = np.array([np.nan if v.stays is None else v.stays for v in variants])
+    fixed = ~np.isnan(stays)
     points, part_ends, owner_ends = _placed_parts(model, ways)
     best: tuple[Floats, float] | None = None
-    at = np.column_stack([corners[:, 0], np.clip(corners[:, 1], low, high)])
+    at = np.column_stack([np.where(fixed, stays, corners[:, 0]), np.clip(corners[:, 1], low, high)])
     for _ in range(ROUNDS):
         centres = at + sizes / 2
         rows = _walls(points, part_ends, owner_ends, centres, sizes, table[ways, 3], NEAR)
         reached = np.clip(at - NEAR / 2, [0, 0], None), at + NEAR / 2
         reached[0][:, 1], reached[1][:, 1] = np.maximum(low, reached[0][:, 1]), np.minimum(high, reached[1][:, 1])
-        reached[1][fixed, 0] = 0.0
+        reached[0][fixed, 0] = reached[1][fixed, 0] = stays[fixed]
         solved = _slide(rows, sizes, *reached)
         if solved is None:
             return best

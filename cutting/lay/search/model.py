@@ -22,6 +22,7 @@ Ints = npt.NDArray[np.int64]
 CELL, LARGEST = 8.0, 16.0
 PLACES = 30_000
 """So many places of the table can be weighed quickly; on a larger one the cells grow, up to `LARGEST` mm."""
+NEAR = 1e-3
 MANY = 24
 """From so many different shapes on the cells are as large as can be, so that the depths fit into memory."""
 
@@ -137,8 +138,16 @@ class Model:
     def most_along(self, length: float) -> Ints:
         """The last place along the cloth of each way, on cloth of that length."""
         return np.array([
-            0 if variant.first else self._place(length - variant.width, int(self.way_table[k, 0]), 0)
-            for k, (_, variant) in enumerate(self.ways)
+            self._place(variant.stays if variant.stays is not None else length - variant.width, int(shape), 0)
+            for (_, variant), shape in zip(self.ways, self.way_table[:, 0], strict=True)
+        ])  # fmt: skip
+
+    @cached_property
+    def least_along(self) -> Ints:
+        """The first place along the cloth of each way."""
+        return np.array([
+            self._place(variant.stays or 0.0, int(shape), 0)
+            for (_, variant), shape in zip(self.ways, self.way_table[:, 0], strict=True)
         ])  # fmt: skip
 
     def places(self, lay: Lay) -> tuple[Ints, Ints, Ints]:
@@ -153,19 +162,23 @@ class Model:
 
     def _found(self, lay: Lay) -> list[tuple[int, Placement]]:
         waiting = list(lay.placements)
-        found: list[tuple[int, Placement]] = []
-        for number, item in enumerate(self.items):
+        found: dict[int, tuple[int, Placement]] = {}
+        # What is pinned has one placement of its own; what is not takes any that is left.
+        order = sorted(range(len(self.items)), key=lambda number: self.items[number].variants[0].pin is None)
+        for number in order:
             for placement in waiting:
-                way = self._way(number, placement) if placement.piece == item.piece.id else None
+                way = self._way(number, placement) if placement.piece == self.items[number].piece.id else None
                 if way is not None:
-                    found.append((way, placement))
+                    found[number] = way, placement
                     waiting.remove(placement)
                     break
-        return found
+        return [found[number] for number in range(len(self.items))]
 
     def _way(self, number: int, placement: Placement) -> int | None:
         for k in range(int(self.first_way[number]), int(self.first_way[number + 1])):
             variant = self.ways[k][1]
+            if variant.pin is not None and max(np.abs(np.subtract(variant.corner(placement), variant.pin))) > NEAR:
+                continue
             if (variant.turned, variant.mirrored, variant.layers) == (
                 placement.turned, placement.mirrored, placement.layers,
             ):  # fmt: skip

@@ -41,7 +41,7 @@ def depth_between(i, j, ways, along, across, table, cells, begins, flat):
 
 
 @njit(cache=True)
-def _best_place(i, ways, along, across, first_way, table, cells, begins, flat, most, weights, free, cost):
+def _best_place(i, ways, along, across, first_way, table, cells, begins, flat, fewest, most, weights, free, cost):
     """The cheapest way and place of piece i; among equals any. Returns way, along, across."""
     n = len(ways)
     best, best_way, best_u, best_v, equals = np.float32(np.inf), ways[i], along[i], across[i], 0
@@ -49,13 +49,13 @@ def _best_place(i, ways, along, across, first_way, table, cells, begins, flat, m
         low, high, last = table[way, 4], table[way, 5], most[way]
         rows_here = high - low + 1
         for row in range(rows_here):
-            for u in range(last + 1):
+            for u in range(fewest[way], last + 1):
                 cost[row, u] = 0.0
         for j in range(n):
             if j == i or table[way, 3] & table[ways[j], 3] == 0:
                 continue
             begin, rows, columns, du, cu, dv, cv = _where(i, j, way, ways[j], along, across, table, cells, begins)
-            u_from = max(0, -cu if du > 0 else cu - columns + 1)
+            u_from = max(fewest[way], -cu if du > 0 else cu - columns + 1)
             u_to = min(last, columns - 1 - cu if du > 0 else cu)
             if u_from > u_to:
                 continue
@@ -75,7 +75,7 @@ def _best_place(i, ways, along, across, first_way, table, cells, begins, flat, m
                         value = flat[base - u]
                         line[u] += weight * np.float32(value if value > free else 0)
         for row in range(rows_here):
-            for u in range(last + 1):
+            for u in range(fewest[way], last + 1):
                 value = cost[row, u]
                 if value < best:
                     best, best_way, best_u, best_v, equals = value, way, u, low + row, 1
@@ -88,7 +88,7 @@ def _best_place(i, ways, along, across, first_way, table, cells, begins, flat, m
 
 @njit(cache=True)
 def separate(
-    ways, along, across, first_way, table, cells, begins, flat, most, free, passes, patience, seed, cost
+    ways, along, across, first_way, table, cells, begins, flat, fewest, most, free, passes, patience, seed, cost
 ):  # fmt: skip
     """Move pieces until none overlaps by more than `free` quarters of a cell, or for so many passes.
 
@@ -100,7 +100,7 @@ def separate(
     weights = np.ones((n, n))
     overlap = np.zeros((n, n))
     for i in range(n):
-        along[i] = min(along[i], most[ways[i]])
+        along[i] = max(min(along[i], most[ways[i]]), fewest[ways[i]])
         across[i] = max(min(across[i], table[ways[i], 5]), table[ways[i], 4])
     for i in range(n):
         for j in range(i):
@@ -115,7 +115,7 @@ def separate(
             if overlap[i].sum() == 0:
                 continue
             way, u, v = _best_place(
-                i, ways, along, across, first_way, table, cells, begins, flat, most, weights, free, cost
+                i, ways, along, across, first_way, table, cells, begins, flat, fewest, most, weights, free, cost
             )
             if way == ways[i] and u == along[i] and v == across[i]:
                 continue

@@ -15,13 +15,21 @@ from shop.plans.models import LayRun
 router = Router(tags=["lays"])
 
 
+class HeldIn(Schema):
+    """Where every piece lies, and the numbers of those that stay there while the rest is laid anew."""
+
+    placements: list[PlacementShape] = Field(max_length=500)
+    pins: list[int] = Field(max_length=500)
+
+
 class LayRunIn(Schema):
     """A search of so many seconds; another seed looks elsewhere."""
 
     plan: UUID
     seconds: int = Field(10, ge=1, le=actions.LONGEST)
     seed: int = Field(1, ge=1, le=1_000_000)
-    kind: Literal["shorter", "ways"] = "shorter"
+    kind: Literal["shorter", "ways", "rest"] = "shorter"
+    hand: HeldIn | None = None
 
 
 class SavingOut(Schema):
@@ -69,11 +77,13 @@ def _out(row: LayRun) -> LayRunOut:
 @router.put("/lay-runs/{id}", response=LayRunOut)
 def start(request: HttpRequest, id: UUID, body: LayRunIn) -> LayRunOut:
     """Queue a search for a shorter lay of a plan."""
+    hand = body.hand.model_dump() if body.hand is not None else None
     return _out(
         actions.start_lay_run(
-            actor=person(request), id=id, plan_run=body.plan, seconds=body.seconds, seed=body.seed, kind=body.kind
+            actor=person(request), id=id, plan_run=body.plan, seconds=body.seconds, seed=body.seed, kind=body.kind,
+            hand=hand,
         )
-    )
+    )  # fmt: skip
 
 
 class HandIn(Schema):

@@ -13,8 +13,9 @@ from shop.bridge.drafting import PlanShape, WidthShape
 from shop.cloths import actions as cloths
 from shop.cloths.models import Cloth
 from shop.orders import actions, queries
+from shop.orders.group import members
 from shop.orders.models import Garment, Order
-from shop.plans.actions import plan_order, widths_of
+from shop.plans.actions import outfit_id, plan_order, plan_together, widths_of
 from shop.plans.queries import best_plan
 
 router = Router(tags=["orders"])
@@ -58,6 +59,7 @@ class ClothIn(Schema):
     width: str = Field(max_length=40)
     length: str = Field("", max_length=40)
     fold: str = Field(max_length=24)
+    sections: dict[str, str] = Field(default_factory=dict, max_length=8)
     one_way: bool = False
     shrink_percent: str = Field("", max_length=8)
     stretch_percent: str = Field("", max_length=8)
@@ -99,6 +101,7 @@ class OrderOut(Schema):
     other_cloth: ClothOut | None
     shelf: UUID | None
     garments: list[GarmentOut]
+    group: int = Field(description="how many orders it is one of that share an outfit; 1 where it is alone")
 
 
 class PlanAnswer(Schema):
@@ -106,6 +109,9 @@ class PlanAnswer(Schema):
 
     id: UUID
     plan: PlanShape
+    clients: dict[str, str] = Field(
+        default_factory=dict, description="where outfits of several clients are cut from the cloth: names by outfit"
+    )
 
 
 def _garment(row: Garment) -> GarmentOut:
@@ -118,7 +124,7 @@ def _garment(row: Garment) -> GarmentOut:
 def _cloth(row: Cloth) -> ClothOut:
     return ClothOut(
         id=row.id, version=row.version, kind=row.kind, colour=row.colour, width=row.width, length=row.length,
-        fold=row.fold, one_way=row.one_way, shrink_percent=row.shrink_percent,
+        fold=row.fold, sections=row.sections, one_way=row.one_way, shrink_percent=row.shrink_percent,
         stretch_percent=row.stretch_percent, thickness=row.thickness, pleated=row.pleated, selvedge=row.selvedge,
         trim=row.trim, spare=row.spare, repeat=row.repeat, unit_of_sale=row.unit_of_sale, price=row.price,
     )  # fmt: skip
@@ -132,6 +138,7 @@ def order_out(request: HttpRequest, row: Order) -> OrderOut:
         client=client_out(request, row.client), sheet=sheet_out(request, row.sheet), cloth=_cloth(row.cloth),
         other_cloth=_cloth(other) if other else None, shelf=row.shelf_id,
         garments=[_garment(garment) for garment in queries.garments(person(request), row.id)],
+        group=members(person(request), row).count(),
     )  # fmt: skip
 
 
@@ -173,11 +180,18 @@ def put_cloth(request: HttpRequest, id: UUID, body: ClothIn) -> ClothOut:
 
 
 @router.post("/orders/{id}/plan", response=PlanAnswer, by_alias=True)
-def plan(request: HttpRequest, id: UUID, cloth: Literal["main", "other"] = "main") -> PlanAnswer:
-    """The plan of the order as it stands, for one of its cloths: made at the first call, found at the next; with its
-    best lay.
+def plan(request: HttpRequest, id: UUID, cloth: Literal["main", "other", "all"] = "main") -> PlanAnswer:
+    """The plan of the order as it stands, for one of its cloths, or with `all` for its whole group on one: made at the
+    first call, found at the next; with its best lay.
     """
-    run = plan_order(actor=person(request), order=queries.order(person(request), id), cut_from=cloth)
+    row = queries.order(person(request), id)
+    if cloth == "all":
+        run = plan_together(actor=person(request), order=row)
+        others = [queries.order(person(request), UUID(one)) for one in run.others]
+        names = {"": row.client.name} | {outfit_id(one): one.client.name for one in others}
+        best = PlanShape.model_validate(best_plan(person(request), run))
+        return PlanAnswer(id=run.id, plan=best, clients=names)
+    run = plan_order(actor=person(request), order=row, cut_from=cloth)
     return PlanAnswer(id=run.id, plan=PlanShape.model_validate(best_plan(person(request), run)))
 
 

@@ -20,7 +20,7 @@ Form = Literal["bolt", "length", "off-cut"]
 
 
 class ShelfIn(ClothIn):
-    """A bolt, a length or an off-cut; `fold` is not the shelf's."""
+    """A bolt, a length or an off-cut; `fold` and `sections` are not the shelf's."""
 
     fold: str = "auto"
     name: str = Field(min_length=1, max_length=80)
@@ -58,7 +58,7 @@ def shelf(request: HttpRequest) -> list[ShelfOut]:
 
 @router.put("/shelf/{id}", response=ShelfOut)
 def put(request: HttpRequest, id: UUID, body: ShelfIn) -> ShelfOut:
-    row = actions.put_shelf_cloth(actor=person(request), id=id, **body.dict(exclude={"fold"}))
+    row = actions.put_shelf_cloth(actor=person(request), id=id, **body.dict(exclude={"fold", "sections"}))
     return _out(row, orders.kept_for(person(request)).get(row.id, []))
 
 

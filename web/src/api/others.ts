@@ -21,6 +21,7 @@ export function useGroupWrites(order: string) {
   const memory = useQueryClient();
   const onSettled = async () => {
     void memory.invalidateQueries({ queryKey: ["bench"] });
+    void memory.invalidateQueries({ queryKey: ["order", order] });
     await memory.invalidateQueries({ queryKey: ["group", order] });
   };
   /** The outfit for one more client, known or new; all ids are given, so that twice is once. */
@@ -59,6 +60,8 @@ export function useGroupWrites(order: string) {
       }
       return refused;
     },
+    // Who is planned now lies on the cloth of all.
+    onSettled: () => memory.invalidateQueries({ queryKey: ["plan", order, "all"] }),
   });
   return { add, spread, read, plan };
 }

@@ -433,8 +433,8 @@ export interface paths {
         put?: never;
         /**
          * Plan
-         * @description The plan of the order as it stands, for one of its cloths: made at the first call, found at the next; with its
-         *     best lay.
+         * @description The plan of the order as it stands, for one of its cloths, or with `all` for its whole group on one: made at the
+         *     first call, found at the next; with its best lay.
          */
         post: operations["shop_api_routers_orders_plan"];
         delete?: never;
@@ -1095,6 +1095,10 @@ export interface components {
              * @default
              */
             repeat: string;
+            /** Sections */
+            sections?: {
+                [key: string]: string;
+            };
             /**
              * Selvedge
              * @default
@@ -1176,6 +1180,10 @@ export interface components {
              * @default
              */
             repeat: string;
+            /** Sections */
+            sections?: {
+                [key: string]: string;
+            };
             /**
              * Selvedge
              * @default
@@ -1448,6 +1456,16 @@ export interface components {
             /** Placements */
             placements: components["schemas"]["PlacementOut"][];
         };
+        /**
+         * HeldIn
+         * @description Where every piece lies, and the numbers of those that stay there while the rest is laid anew.
+         */
+        HeldIn: {
+            /** Pins */
+            pins: number[];
+            /** Placements */
+            placements: components["schemas"]["PlacementOut"][];
+        };
         /** HouseRuleIn */
         HouseRuleIn: {
             /** Choices */
@@ -1571,6 +1589,8 @@ export interface components {
             length_mm: number;
             /** Offcuts */
             offcuts: components["schemas"]["OffcutOut"][];
+            /** One Fold Mm */
+            one_fold_mm: number | null;
             /** One Pass Mm */
             one_pass_mm: number | null;
             /** Open Mm */
@@ -1585,12 +1605,13 @@ export interface components {
          * @description A search of so many seconds; another seed looks elsewhere.
          */
         LayRunIn: {
+            hand?: components["schemas"]["HeldIn"] | null;
             /**
              * Kind
              * @default shorter
              * @enum {string}
              */
-            kind: "shorter" | "ways";
+            kind: "shorter" | "ways" | "rest";
             /**
              * Plan
              * Format: uuid
@@ -1902,7 +1923,7 @@ export interface components {
         };
         /**
          * OffcutOut
-         * @description A rectangle of cloth that is left over, in the cloth's frame, free in so many layers.
+         * @description A rectangle of cloth that is left over, in its section's frame, free in so many layers.
          */
         OffcutOut: {
             /** Across Mm */
@@ -1911,6 +1932,8 @@ export interface components {
             along_mm: number;
             /** Layers */
             layers: number;
+            /** Section */
+            section: number;
             /** X Mm */
             x_mm: number;
             /** Y Mm */
@@ -1952,6 +1975,11 @@ export interface components {
             cloth: components["schemas"]["ClothOut"];
             /** Garments */
             garments: components["schemas"]["GarmentOut"][];
+            /**
+             * Group
+             * @description how many orders it is one of that share an outfit; 1 where it is alone
+             */
+            group: number;
             /**
              * Id
              * Format: uuid
@@ -2132,6 +2160,13 @@ export interface components {
          */
         PlanAnswer: {
             /**
+             * Clients
+             * @description where outfits of several clients are cut from the cloth: names by outfit
+             */
+            clients?: {
+                [key: string]: string;
+            };
+            /**
              * Id
              * Format: uuid
              */
@@ -2147,7 +2182,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.5.0
+             * @default 0.6.0
              */
             core: string;
             /** Findings */
@@ -2321,10 +2356,16 @@ export interface components {
          * SectionOut
          * @description Cloth folded one way: `extent_mm` by `depth_mm` on the table, of the cloth `from_mm` to `to_mm`.
          *
+         *     `part` is what is cut from it: front, back, rest; all where the whole cloth is folded in one way. Places in it are
+         *     measured from its own cut end.
          *     `folds_mm` are the depths at which folds lie; empty where the fold runs across the cloth, at the beginning, or there
          *     is none.
          */
         SectionOut: {
+            /** Bound Mm */
+            bound_mm: number;
+            /** Cut */
+            cut: string;
             /** Depth Mm */
             depth_mm: number;
             /** Extent Mm */
@@ -2339,6 +2380,8 @@ export interface components {
             layers: components["schemas"]["LayerOut"][];
             /** Name */
             name: string;
+            /** Part */
+            part: string;
             /** Say */
             say: string;
             /** To Mm */
@@ -2438,7 +2481,7 @@ export interface components {
         };
         /**
          * ShelfIn
-         * @description A bolt, a length or an off-cut; `fold` is not the shelf's.
+         * @description A bolt, a length or an off-cut; `fold` and `sections` are not the shelf's.
          */
         ShelfIn: {
             /** Colour */
@@ -2487,6 +2530,10 @@ export interface components {
              * @default
              */
             repeat: string;
+            /** Sections */
+            sections?: {
+                [key: string]: string;
+            };
             /**
              * Selvedge
              * @default
@@ -2585,6 +2632,10 @@ export interface components {
              * @default
              */
             repeat: string;
+            /** Sections */
+            sections?: {
+                [key: string]: string;
+            };
             /**
              * Selvedge
              * @default
@@ -3406,7 +3457,7 @@ export interface operations {
     shop_api_routers_orders_plan: {
         parameters: {
             query?: {
-                cloth?: "main" | "other";
+                cloth?: "main" | "other" | "all";
             };
             header?: never;
             path: {

@@ -11,10 +11,13 @@ export type Order = Schemas["OrderOut"];
 export type Ticket = Schemas["TicketOut"];
 export type Garment = Schemas["GarmentOut"];
 export type Cloth = Schemas["ClothOut"];
-export type Plan = Schemas["PlanOut"];
+/** Where outfits of several clients are cut from one cloth, `clients` are their names by outfit. */
+export type Plan = Schemas["PlanOut"] & { clients?: Record<string, string> };
+export type Cut = "main" | "other" | "all";
 export type Mark = Schemas["MarkOut"];
 export type Piece = Schemas["PieceOut"];
 export type Lay = Schemas["LayOut"];
+type Held = Schemas["HeldIn"];
 
 const path = (id: string) => ({ params: { path: { id } } });
 
@@ -23,14 +26,18 @@ export const useOrder = (id: string) =>
   useQuery({ queryKey: ["order", id], queryFn: () => told(server.GET("/api/orders/{id}", path(id))) });
 
 /** The plan of an order as it stands; while a new one is made the last stays on the screen. */
-export const usePlan = (id: string, cloth: "main" | "other" = "main") =>
+export const usePlan = (id: string, cloth: Cut = "main") =>
   useQuery({
     queryKey: ["plan", id, cloth],
     // The client widens fixed pairs such as [x, y] to lists; the description has them as pairs.
-    queryFn: async () =>
-      (await told(
-        server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth } } }),
-      )) as unknown as Schemas["PlanAnswer"],
+    queryFn: async () => {
+      const asked = server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth } } });
+      const { clients, ...answer } = (await told(asked)) as unknown as Schemas["PlanAnswer"];
+      return {
+        ...answer,
+        plan: (Object.keys(clients ?? {}).length > 1 ? { ...answer.plan, clients } : answer.plan) as Plan,
+      };
+    },
     placeholderData: (last, query) => (query?.queryKey[2] === cloth ? keepPreviousData(last) : undefined),
     staleTime: 60_000,
   });
@@ -186,15 +193,15 @@ function useLayRun(id: string | null, order: string) {
 }
 
 /**
- * A search on the queue that this tab remembers over a reload: for a shorter lay of a plan, or for ways to need less
- * cloth. Each looks from a seed of its own, so that another one looks elsewhere.
+ * A search on the queue that this tab remembers over a reload: for a shorter lay of a plan, for ways to need less cloth,
+ * or for the rest around pieces that are pinned where somebody laid them. Each looks from a seed of its own, so that another one looks elsewhere.
  */
-export function useSearch(order: string, plan: string, kind: "shorter" | "ways") {
+export function useSearch(order: string, plan: string, kind: "shorter" | "ways" | "rest") {
   const place = `${kind}:${plan}`;
   const [id, setId] = useState(() => sessionStorage.getItem(place));
   const run = useLayRun(id, order).data;
   const start = useMutation({
-    mutationFn: ({ id, ...body }: { id: string; seconds: number; seed: number }) =>
+    mutationFn: ({ id, ...body }: { id: string; seconds: number; seed: number; hand?: Held }) =>
       told(server.PUT("/api/lay-runs/{id}", { ...path(id), body: { ...body, plan, kind } })),
     onSuccess: (_, { id }) => {
       sessionStorage.setItem(place, id);
@@ -207,9 +214,10 @@ export function useSearch(order: string, plan: string, kind: "shorter" | "ways")
     working: run !== undefined && ["queued", "running"].includes(run.state),
     pending: start.isPending,
     error: start.error,
-    begin: (seconds: number) => {
+    begin: (seconds: number, hand?: Held) => {
       const id = crypto.randomUUID();
-      start.mutate({ id, seconds, seed: 1 + (parseInt(id.slice(0, 4), 16) % 9999) });
+      start.mutate({ id, seconds, seed: 1 + (parseInt(id.slice(0, 4), 16) % 9999), ...(hand && { hand }) });
+      return id;
     },
     stop: () => stop.mutate(),
     forget: () => {

@@ -3,7 +3,7 @@ import { lazy, Suspense, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { Refused } from "../api/client";
 import { useMay } from "../api/session";
-import { type Order, type Plan, useOrder, usePlan } from "../api/shop";
+import { type Cut, type Order, type Plan, useOrder, usePlan } from "../api/shop";
 import { Chips } from "../ui/chips";
 import { KEYS, keyName, useKeys } from "../ui/keys";
 import { Unworkable } from "../ui/margin";
@@ -21,8 +21,19 @@ const Check = lazy(() => import("../features/check/Check").then((m) => ({ defaul
 
 const WRONG_AT: Record<string, string> = { measurements: "measure", garments: "design", cloth: "cloth" };
 
-/** Where what is cut from another cloth has a plan of its own. */
+/** Where what is cut from another cloth has a plan of its own, and where all of a group can be seen on one. */
 const TWO_CLOTHS = ["cloth", "mark", "lay"];
+const ALL = ["mark", "lay"];
+
+/** The cloths whose plan a station can show. */
+function cutsOf(order: Order | undefined, station: string): { value: Cut; label: string }[] {
+  if (!order) return [];
+  const name = ({ kind, width }: Order["cloth"]) => `${kind}, ${width} wide`;
+  const cuts: { value: Cut; label: string }[] = [{ value: "main", label: name(order.cloth) }];
+  if (order.other_cloth && TWO_CLOTHS.includes(station)) cuts.push({ value: "other", label: name(order.other_cloth) });
+  if (order.group > 1 && ALL.includes(station)) cuts.push({ value: "all", label: `All ${order.group} on one cloth` });
+  return cuts;
+}
 
 /** The right that changing a station takes. */
 const NEEDS: Record<string, string> = { measure: "measure", design: "orders", cloth: "orders" };
@@ -41,8 +52,8 @@ export function Job() {
   const may = useMay();
   const needs = NEEDS[station];
   const [query, ask] = useSearchParams();
-  const two = order.data?.other_cloth && TWO_CLOTHS.includes(station) ? [order.data.cloth, order.data.other_cloth] : [];
-  const cut = two.length > 0 && query.get("cloth") === "other" ? "other" : "main";
+  const cuts = cutsOf(order.data, station);
+  const cut = cuts.find((one) => one.value === query.get("cloth"))?.value ?? "main";
   const plan = usePlan(id, cut);
   const wide = useWide();
   const onward = useNavigate();
@@ -108,16 +119,13 @@ export function Job() {
             You may look at this. Changing it is for {needs === "orders" ? "a cutter" : "who measures"} or the owner.
           </Says>
         )}
-        {two.length > 0 && (
+        {cuts.length > 1 && (
           <Box padding="16" paddingBottom="0">
             <Chips
               legend="Cut from"
               value={cut}
-              options={two.map((cloth, k) => ({
-                value: k ? "other" : "main",
-                label: `${cloth.kind}, ${cloth.width} wide`,
-              }))}
-              onChoose={(to) => ask(to === "other" ? { cloth: "other" } : {}, { replace: true })}
+              options={cuts}
+              onChoose={(to) => ask(to === "main" ? {} : { cloth: to }, { replace: true })}
             />
           </Box>
         )}
@@ -126,7 +134,7 @@ export function Job() {
             <Station
               key={cut}
               station={station}
-              order={cut === "other" ? { ...order.data, cloth: two[1]! } : order.data}
+              order={cut === "other" ? { ...order.data, cloth: order.data.other_cloth! } : order.data}
               plan={made}
               planId={plan.data?.id ?? ""}
               error={plan.error}

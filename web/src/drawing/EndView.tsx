@@ -26,6 +26,10 @@ export function endLine(fold: string, deep: number, upper: number): { lines: str
       ];
       return { lines, layers: [[deep, a], [deep, b], [deep, c], [deep, d]] }; // prettier-ignore
     }
+    case "sections": {
+      const [first, next] = [deep * 0.42, deep * 0.58];
+      return { lines: [`M${first} ${a}H10${turn(a, b)}H${first}`, `M${next} ${b}H${deep}`], layers: [[first, a], [first, b], [deep, b]] }; // prettier-ignore
+    }
     default:
       return { lines: [`M${deep} ${a}H10${turn(a, b)}H${deep}`], layers: [[deep, a], [deep, b]] }; // prettier-ignore
   }

@@ -3,6 +3,9 @@ import { type Section, zonesOf } from "./Cloth";
 import { endLine } from "./EndView";
 
 const section = (fold: string, depth_mm: number, layers: [number, number][], folds_mm: number[]): Section => ({
+  part: "all",
+  cut: "",
+  bound_mm: 0,
   fold,
   name: "",
   say: "",

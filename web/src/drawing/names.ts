@@ -5,10 +5,21 @@ export const LEGS: readonly string[] = ["front", "back", "leg", "sleeve"];
 export const garmentName = (id: string) => panelName((id.split(".").pop() ?? id).replace(/^lower$/, "trousers"));
 
 type Piece = { garment: string; panel: string };
-/** A piece's name; where the plan has several garments, with the garment's. */
-export function pieceName(plan: { pieces: Piece[] }, { garment, panel }: Piece): string {
-  const several = plan.pieces.some((piece) => piece.garment !== garment);
-  return several ? `${panelName(panel)}, ${garmentName(garment).toLowerCase()}` : panelName(panel);
+type Named = { pieces: Piece[]; clients?: Record<string, string> };
+
+/** Which outfit a garment is of, where several are cut from one cloth: its id begins with it; the first has none. */
+export const outfitOf = (plan: Named, garment: string) => {
+  const first = garment.split(".")[0]!;
+  return plan.clients?.[first] ? first : "";
+};
+
+/** A piece's name; where the plan has several garments with the garment's, where it is for several with the client's. */
+export function pieceName(plan: Named, { garment, panel }: Piece): string {
+  const outfit = outfitOf(plan, garment);
+  const mine = plan.pieces.filter((piece) => outfitOf(plan, piece.garment) === outfit);
+  const several = mine.some((piece) => piece.garment !== garment);
+  const whose = plan.clients ? [plan.clients[outfit]!] : [];
+  return [panelName(panel), ...(several ? [garmentName(garment).toLowerCase()] : []), ...whose].join(", ");
 }
 
 /** A panel's name as it is written on the cloth: `pocket-bag` is "Pocket bag". */

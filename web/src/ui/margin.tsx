@@ -56,7 +56,16 @@ export function Margin({ children }: { children: ReactNode }) {
 const cell = { textAlign: "right", paddingBlock: "4", borderBottom: "1px solid {colors.hairline}" } as const;
 
 /** The girth ledger: body, ease, what is cut, what is left after sewing. */
-export function Ledger({ plan, unit }: { plan: Plan; unit: Unit }) {
+export function Ledger({
+  plan,
+  unit,
+  only,
+}: {
+  plan: Plan;
+  unit: Unit;
+  only?: (row: Plan["ledger"][number]) => boolean;
+}) {
+  const shown = only ? { ...plan, ledger: plan.ledger.filter(only) } : plan;
   return (
     <chakra.table width="100%" fontSize="16px">
       <chakra.caption textAlign="left" fontWeight={600} fontSize="20px" paddingBottom="4">
@@ -75,9 +84,9 @@ export function Ledger({ plan, unit }: { plan: Plan; unit: Unit }) {
         </chakra.tr>
       </thead>
       <tbody>
-        {plan.ledger.map((row, k) => (
+        {shown.ledger.map((row, k) => (
           <Fragment key={`${row.garment}.${row.level}`}>
-            <OfGarment plan={plan} at={k} span={5} />
+            <OfGarment plan={shown} at={k} span={5} />
             <tr>
               <chakra.th scope="row" {...cell} textAlign="left" fontWeight="400">
                 {LEVELS[row.level]}
@@ -145,12 +154,14 @@ export function Findings({ plan }: { plan: Plan }) {
   if (plan.findings.length === 0) return null;
   const garments = [...new Set(plan.pieces.map((piece) => piece.garment))];
   const of = (where: string) => garments.find((id) => `${where.replace(/^garments\./, "")}.`.startsWith(`${id}.`));
+  const whose = (where: string) => plan.clients?.[where.replace(/^others\./, "").split(".")[0]!];
   const tone = { stop: "madder", warn: "madder", note: "ink2" } as const;
   return (
     <Box as="ul" listStyleType="none" display="grid" gap="8" fontSize="16px" aria-label="Findings">
       {plan.findings.map((finding) => (
         <chakra.li key={finding.code + finding.where} color={tone[finding.weight]}>
           {finding.weight === "stop" && <b>Stop. </b>}
+          {whose(finding.where) && <b>{whose(finding.where)}. </b>}
           {garments.length > 1 && of(finding.where) && <b>{garmentName(of(finding.where)!)}. </b>}
           {finding.words}
         </chakra.li>

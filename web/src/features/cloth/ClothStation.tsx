@@ -15,6 +15,7 @@ import { ByWidth } from "./ByWidth";
 import { FoldChooser } from "./FoldChooser";
 import { FromShelf } from "./FromShelf";
 import { InHand } from "./InHand";
+import { Sections } from "./Sections";
 
 type ClothProps = { order: Order; plan: Plan | undefined; planId: string; error: Error | null };
 
@@ -114,7 +115,11 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
         {plan && (
           <Box display="grid" gap="24" alignContent="start">
             <InHand key={planId} order={order} plan={plan} planId={planId} unit={unit} />
-            <FoldEnd plan={plan} cloth={cloth} unit={unit} />
+            {cloth.fold === "sections" ? (
+              <Sections plan={plan} cloth={cloth} unit={unit} choose={(sections) => void keep({ sections })} />
+            ) : (
+              <FoldEnd plan={plan} cloth={cloth} unit={unit} />
+            )}
             <FoldChooser plan={plan} planId={planId} cloth={cloth} unit={unit} choose={(fold) => void keep({ fold })} />
             <ByWidth plan={planId} unit={unit} />
           </Box>

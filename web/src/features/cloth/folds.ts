@@ -18,4 +18,9 @@ export const FOLDS = [
   },
   { value: "crosswise", label: "Crosswise", says: "the length runs across the cloth: the drape turns" },
   { value: "folded-twice", label: "Folded twice", says: "four layers: all four panels of a quick cut at once" },
+  {
+    value: "sections",
+    label: "In sections",
+    says: "front, cut off, folded anew for the back; small parts beside them where they fit",
+  },
 ];

@@ -1,14 +1,15 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 import { inWords } from "../../api/client";
-import { type Order, type Plan, usePutHandLay } from "../../api/shop";
+import { type Order, type Plan, usePutHandLay, useSearch } from "../../api/shop";
 import { Cloth, type View } from "../../drawing/Cloth";
+import { boxOf, onCloth, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { dartsOf, PieceOn } from "../../drawing/PieceOn";
 import { show, text, type Unit } from "../../lengths/units";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
-import { cuttingOf, type Lay, moved, type Placing, reachOf, turned } from "./moves";
+import { cuttingOf, type Lay, moved, type Placing, reachOf, samePins, turned, type Turn } from "./moves";
 
 const STEP: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -22,6 +23,8 @@ type Props = {
   plan: Plan;
   planId: string;
   lay: Lay;
+  /** Which of its sections is in hand. */
+  section: number;
   unit: Unit;
   view: View;
   px: number;
@@ -30,25 +33,55 @@ type Props = {
 };
 
 /** The lay with its pieces in hand: dragged or moved by keys, never one over another; undone, redone, kept. */
-export function ByHand({ order, plan, planId, lay, unit, view, px, done }: Props) {
-  const [steps, setSteps] = useState<(readonly Placing[])[]>([lay.placements]);
+export function ByHand({ order, plan, planId, lay, section, unit, view, px, done }: Props) {
+  const [steps, setSteps] = useState<State[]>([
+    { placings: lay.placements.filter((one) => one.section === section), pins: [] },
+  ]);
   const [at, setAt] = useState(0);
   const [said, setSaid] = useState("");
   const held = useRef<{ index: number; x: number; y: number; from: readonly Placing[] } | null>(null);
   const [dragged, setDragged] = useState<readonly Placing[] | null>(null);
   const put = usePutHandLay(order.id, planId);
-  const cutting = cuttingOf(plan, lay, order.cloth.one_way);
-  const now = dragged ?? steps[at]!;
+  const cutting = cuttingOf(plan, lay.sections[section]!, order.cloth.one_way);
+  const { placings, pins } = steps[at]!;
+  const now = dragged ?? placings;
+  const [chosen, setChosen] = useState<number | null>(null);
+  const search = useSearch(order.id, planId, "rest");
+  const [asked, setAsked] = useState<string | null>(null);
   const pieces = new Map(plan.pieces.map((piece) => [piece.id, piece]));
-  const per = lay.length_mm / reachOf(lay.placements, cutting);
+  const { from_mm, to_mm } = cutting.section;
+  const per = (to_mm - from_mm) / reachOf(steps[0]!.placings, cutting);
   const length = reachOf(now, cutting) * per;
-  const take = (next: readonly Placing[] | null, otherwise = "") => {
-    setSaid(next && next !== steps[at] ? "" : otherwise);
-    if (!next || next === steps[at]) return;
+  const step = (next: State) => {
     setSteps([...steps.slice(0, at + 1), next]);
     setAt(at + 1);
   };
+  const take = (next: readonly Placing[] | null, otherwise = "") => {
+    setSaid(next && next !== placings ? "" : otherwise);
+    if (next && next !== placings) step({ placings: next, pins });
+  };
+  const pin = (index: number) =>
+    step({ placings, pins: pins.includes(index) ? pins.filter((one) => one !== index) : [...pins, index] });
+  const turn = (index: number, how: Turn) => {
+    if (pins.includes(index)) setSaid(PINNED);
+    else take(turned(placings, index, how, cutting), TURNS[how]);
+  };
+  const rest = () => {
+    setSaid("");
+    const placements = [...others, ...placings];
+    setAsked(search.begin(REST, { placements, pins: pins.map((one) => one + others.length) }));
+  };
+  const { run, working } = search;
+  if (asked !== null && run?.id === asked && !working) {
+    setAsked(null);
+    const found = run.lay?.placements.filter((one) => one.section === section);
+    if (found) step({ placings: found, pins: samePins(placings, pins, found) });
+    setSaid(
+      run.state === "failed" ? "The search broke off." : found ? "" : "There is no shorter way around these pins.",
+    );
+  }
   const keys = (event: KeyboardEvent, index: number) => {
+    if (working) return;
     const key = event.key.toLowerCase();
     if ((event.ctrlKey || event.metaKey) && key === "z") {
       event.preventDefault();
@@ -56,18 +89,23 @@ export function ByHand({ order, plan, planId, lay, unit, view, px, done }: Props
       return;
     }
     const way = STEP[event.key];
-    if (way) {
+    if (way && pins.includes(index)) setSaid(PINNED);
+    else if (way) {
       const size = event.shiftKey ? 25 : 5;
-      take(moved(steps[at]!, index, [way[0] * size, way[1] * size], cutting), "It touches what is in its way.");
-    } else if (key === "r") take(turned(steps[at]!, index, "turn", cutting), TURNS.turn);
-    else if (key === "f") take(turned(steps[at]!, index, "flip", cutting), TURNS.flip);
+      take(moved(placings, index, [way[0] * size, way[1] * size], cutting), "It touches what is in its way.");
+    } else if (key === "r") turn(index, "turn");
+    else if (key === "f") turn(index, "flip");
+    else if (key === "p") pin(index);
     else return;
     event.preventDefault();
     event.stopPropagation();
   };
   const grab = (event: PointerEvent<SVGGElement>, index: number) => {
+    setChosen(index);
+    if (working) return;
+    if (pins.includes(index)) return setSaid(PINNED);
     event.currentTarget.setPointerCapture(event.pointerId);
-    held.current = { index, x: event.clientX, y: event.clientY, from: steps[at]! };
+    held.current = { index, x: event.clientX, y: event.clientY, from: placings };
   };
   const drag = (event: PointerEvent<SVGGElement>) => {
     if (!held.current) return;
@@ -81,7 +119,8 @@ export function ByHand({ order, plan, planId, lay, unit, view, px, done }: Props
     held.current = null;
     setDragged(null);
   };
-  const apart = length - lay.length_mm;
+  const apart = length - (to_mm - from_mm);
+  const others = lay.placements.filter((one) => one.section !== section);
   return (
     <>
       <Box
@@ -90,18 +129,21 @@ export function ByHand({ order, plan, planId, lay, unit, view, px, done }: Props
         overflow="hidden"
         css={{ "& g[tabindex]:focus-visible": { outline: "3px solid {colors.marigold}" } }}
       >
-        <Cloth section={lay.sections[0]!} colour={order.cloth.colour} unit={unit} view={view} px={px} label="The lay">
+        <Cloth section={cutting.section} colour={order.cloth.colour} unit={unit} view={view} px={px} label="The lay">
           {(draw, line) =>
             now.map((placing, k) => {
               const piece = pieces.get(placing.piece)!;
               const name = pieceName(plan, piece);
+              const [x, y, wide, deep] = boxOf(piece.cut.map((point) => onCloth(placing, point)));
+              const [cx, cy] = draw.at([x + wide / 2, y + deep / 2]);
               return (
                 <chakra.g
                   key={k}
                   tabIndex={0}
                   role="button"
-                  aria-label={`${name}, ${text(show(placing.x_mm, unit))} along, ${text(show(placing.y_mm, unit))} across`}
-                  cursor="grab"
+                  aria-label={`${name}, ${text(show(placing.x_mm, unit))} along, ${text(show(placing.y_mm, unit))} across${pins.includes(k) ? ", pinned" : ""}`}
+                  onFocus={() => setChosen(k)}
+                  cursor={pins.includes(k) ? "default" : "grab"}
                   style={{ touchAction: "none" }}
                   pointerEvents="all"
                   onKeyDown={(event: KeyboardEvent) => keys(event, k)}
@@ -120,6 +162,19 @@ export function ByHand({ order, plan, planId, lay, unit, view, px, done }: Props
                     state="done"
                     label={name}
                   />
+                  {k === chosen && (
+                    <path
+                      d={pathOf(
+                        piece.cut.map((point) => onCloth(placing, point)),
+                        draw.at,
+                        true,
+                      )}
+                      stroke="#E9A81F"
+                      strokeWidth={3 * px}
+                      fill="none"
+                    />
+                  )}
+                  {pins.includes(k) && <Pin x={cx} y={cy} px={px} />}
                 </chakra.g>
               );
             })
@@ -127,16 +182,32 @@ export function ByHand({ order, plan, planId, lay, unit, view, px, done }: Props
         </Cloth>
       </Box>
       <Box display="flex" gap="8" alignItems="center" flexWrap="wrap" marginTop="8">
-        <Press disabled={at === 0} onClick={() => setAt(at - 1)}>
+        <Press disabled={chosen === null || working} onClick={() => turn(chosen!, "turn")}>
+          Turn
+        </Press>
+        <Press disabled={chosen === null || working} onClick={() => turn(chosen!, "flip")}>
+          Flip
+        </Press>
+        <Press disabled={chosen === null || working} onClick={() => pin(chosen!)}>
+          {chosen !== null && pins.includes(chosen) ? "Take the pin out" : "Pin"}
+        </Press>
+        {working ? (
+          <Press onClick={search.stop}>Stop, {Math.round((run?.gone_ms ?? 0) / 1000)} s</Press>
+        ) : (
+          <Press disabled={search.pending} onClick={rest}>
+            Lay the rest
+          </Press>
+        )}
+        <Press disabled={at === 0 || working} onClick={() => setAt(at - 1)}>
           Undo
         </Press>
-        <Press disabled={at === steps.length - 1} onClick={() => setAt(at + 1)}>
+        <Press disabled={at === steps.length - 1 || working} onClick={() => setAt(at + 1)}>
           Redo
         </Press>
         <Press
           kind="main"
-          disabled={at === 0 || put.isPending}
-          onClick={() => put.mutate([...steps[at]!], { onSuccess: () => done(true) })}
+          disabled={at === 0 || put.isPending || working}
+          onClick={() => put.mutate([...others, ...placings], { onSuccess: () => done(true) })}
         >
           Keep this lay
         </Press>
@@ -148,10 +219,28 @@ export function ByHand({ order, plan, planId, lay, unit, view, px, done }: Props
         </span>
       </Box>
       <chakra.p color="ink2" fontSize="15px">
-        Drag a piece, or go to it with Tab: arrows move it, with Shift further; R turns it, F flips it; Ctrl Z undoes.
+        Drag a piece, or go to it with Tab: arrows move it, with Shift further; R turns it, F flips it, P pins it; Ctrl
+        Z undoes. What is pinned stays where it is when the rest is laid.
       </chakra.p>
+      {search.error && <Says tone="wrong">{inWords(search.error)}</Says>}
       {put.error && <Says tone="wrong">{inWords(put.error)}</Says>}
     </>
+  );
+}
+
+/** How long the rest is laid, in seconds. */
+const REST = 5;
+const PINNED = "It is pinned. Take the pin out to move it.";
+
+type State = { placings: readonly Placing[]; pins: readonly number[] };
+
+/** A pin stuck through the cloth. */
+function Pin({ x, y, px }: { x: number; y: number; px: number }) {
+  return (
+    <g strokeWidth={2 * px}>
+      <path d={`M${x - 16 * px} ${y + 6 * px}L${x + 8 * px} ${y - 8 * px}`} stroke="#F3E3A6" />
+      <circle cx={x + 10 * px} cy={y - 9 * px} r={6 * px} fill="#E9A81F" stroke="#2A2410" />
+    </g>
   );
 }
 

@@ -12,12 +12,23 @@ import { Says } from "../../ui/words";
 
 type Lay = NonNullable<Plan["lay"]>;
 
+type Rival = [string, number | null | undefined, string];
+
+/** What it costs, or saves, to fold anew for each section. */
+const price = (more: number, unit: Unit) =>
+  Math.abs(more) < 1
+    ? "one pass; folding anew costs nothing"
+    : `one pass; folding anew ${more > 0 ? "costs" : "saves"} ${text(show(Math.abs(more), unit))}`;
+
 /** The lay's length, and the lengths it is held against. */
 export function Rivals({ lay, unit, used }: { lay: Lay; unit: Unit; used: number }) {
-  const rows: [string, number | null | undefined, string][] = [
+  const rows: Rival[] = [
     ["This lay", lay.length_mm, ""],
     ["Block by block", lay.habit_mm, "as it is mostly done"],
     ["One careful pass", lay.one_pass_mm, "largest piece first"],
+    ...(lay.one_fold_mm == null
+      ? []
+      : [["On one fold", lay.one_fold_mm, price(lay.length_mm - lay.one_fold_mm, unit)] as Rival]),
     ["On open cloth", lay.open_mm, "one pass, one layer"],
     ["None is shorter than", lay.bound_mm, proof(lay)],
   ];
@@ -85,7 +96,7 @@ export function Left({ offcuts, order, unit }: LeftProps) {
       </chakra.p>
       <chakra.ul listStyleType="none" display="grid" gap="4">
         {offcuts.map((one) => {
-          const key = `${one.x_mm} ${one.y_mm}`;
+          const key = `${one.section} ${one.x_mm} ${one.y_mm}`;
           return (
             <chakra.li key={key} display="flex" justifyContent="space-between" alignItems="center" gap="8">
               <span>

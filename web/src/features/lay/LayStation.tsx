@@ -6,6 +6,7 @@ import { type Frame, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { dartsOf, PieceOn } from "../../drawing/PieceOn";
 import { show, text, type Unit } from "../../lengths/units";
+import { Chips } from "../../ui/chips";
 import { Findings, Margin, ToBuy, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { useSize } from "../../ui/size";
@@ -20,6 +21,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
   const unit = plan.unit as Unit;
   const [ref, size] = useSize();
   const [byHand, setByHand] = useState(false);
+  const [at, setAt] = useState(0);
   const found = run?.lay;
   const lay = found && plan.lay && found.length_mm < plan.lay.length_mm ? found : plan.lay;
   if (!lay) {
@@ -34,13 +36,16 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
       </Box>
     );
   }
-  const section = lay.sections[0]!;
+  const section = lay.sections[at] ?? lay.sections[0]!;
   const { depth_mm: depth, extent_mm: length } = section;
-  const px = Math.max((length * 1.02) / Math.max(100, size.width - 90), depth / Math.max(100, size.height - 90));
+  const whole = Math.max((length * 1.02) / Math.max(100, size.width - 90), depth / Math.max(100, size.height - 90));
+  // A lay of many yards would be a thread: it is drawn deep enough to be read, and the table is walked along.
+  const px = Math.min(whole, depth / READ);
+  const width = Math.max(size.width, length / px + 90);
   const view = {
-    x: length / 2 - (size.width * px) / 2 - 12 * px,
+    x: length / 2 - (width * px) / 2 - 12 * px,
     y: depth / 2 - (size.height * px) / 2 - 12 * px,
-    width: size.width * px,
+    width: width * px,
     height: size.height * px,
   };
   const leave = (kept: boolean) => {
@@ -49,6 +54,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
     // What an earlier search found is no longer how it lies.
     search.forget();
   };
+  const here = (one: { section: number }) => lay.sections[one.section] === section;
   const pieces = new Map(plan.pieces.map((piece) => [piece.id, piece]));
   return (
     <WithMargin>
@@ -60,16 +66,48 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
         flexDirection="column"
         padding="16"
       >
-        <Box ref={ref} flex="1" minHeight="0" overflow="hidden" display="flex" flexDirection="column">
+        {lay.sections.length > 1 && !byHand && (
+          <Box marginBottom="8">
+            <Chips
+              legend="Section"
+              value={String(at)}
+              options={lay.sections.map((one, k) => ({
+                value: String(k),
+                label: `${one.cut}, ${text(show(one.to_mm - one.from_mm, unit))}`,
+              }))}
+              onChoose={(k) => setAt(Number(k))}
+            />
+          </Box>
+        )}
+        <Box
+          ref={ref}
+          flex="1"
+          minHeight="0"
+          overflowX="auto"
+          overflowY="hidden"
+          display="flex"
+          flexDirection="column"
+          css={{ "& svg": { minWidth: `${width}px` } }}
+        >
           {byHand ? (
-            <ByHand order={order} plan={plan} planId={planId} lay={lay} unit={unit} view={view} px={px} done={leave} />
+            <ByHand
+              order={order}
+              plan={plan}
+              planId={planId}
+              lay={lay}
+              section={lay.sections.indexOf(section)}
+              unit={unit}
+              view={view}
+              px={px}
+              done={leave}
+            />
           ) : (
             <Cloth section={section} colour={order.cloth.colour} unit={unit} view={view} px={px} label="The lay">
               {(draw, line) => [
-                ...lay.offcuts.map((one, k) => (
-                  <OffcutOn key={`o${k}`} offcut={one} draw={draw} line={line} px={px} unit={unit} />
-                )),
-                ...lay.placements.map((placing, k) => {
+                ...lay.offcuts
+                  .filter(here)
+                  .map((one, k) => <OffcutOn key={`o${k}`} offcut={one} draw={draw} line={line} px={px} unit={unit} />),
+                ...lay.placements.filter(here).map((placing, k) => {
                   const piece = pieces.get(placing.piece);
                   if (!piece) return null;
                   const count =
@@ -132,7 +170,10 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
         )}
       </Box>
       <Margin>
-        <p>{section.say}</p>
+        <p>
+          {lay.sections.length > 1 && <b>{section.cut}. </b>}
+          {section.say}
+        </p>
         <ToBuy plan={plan} unit={unit} />
         <Rivals lay={lay} unit={unit} used={plan.yardage?.utilisation ?? 0} />
         <Left offcuts={lay.offcuts} order={order} unit={unit} />
@@ -144,6 +185,9 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
 }
 
 type Run = NonNullable<ReturnType<typeof useSearch>["run"]>;
+
+/** How many px deep the cloth is drawn at least. */
+const READ = 150;
 
 const TIMES = [
   { seconds: 10, name: "Look for a shorter lay" },

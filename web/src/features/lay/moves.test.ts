@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Plan } from "../../api/shop";
-import { cuttingOf, free, type Lay, may, moved, outlineOf, type Placing, reachOf, turned } from "./moves";
+import { cuttingOf, free, type Lay, may, moved, outlineOf, type Placing, reachOf, samePins, turned } from "./moves";
 
 const square = (wide: number, long: number) => [[0, 0], [wide, 0], [wide, long], [0, long], [0, 0]]; // prettier-ignore
 const wedge = [[0, 0], [200, 0], [0, 300], [0, 0]]; // prettier-ignore
@@ -28,7 +28,7 @@ const lay = {
     { fold: "lengthwise-centre", depth_mm: 500, extent_mm: 900, layers: [layer(1, 500), layer(2, 500)], folds_mm: [0] },
   ],
 } as unknown as Lay;
-const cutting = cuttingOf(plan, lay, false);
+const cutting = cuttingOf(plan, lay.sections[0]!, false);
 const start = [placing("leg", 0, 100), placing("band", 0, 0), placing("wedge", 500, 100)];
 
 describe("moved", () => {
@@ -79,6 +79,14 @@ describe("turned", () => {
     const fits = free(tight[0]!, 0, tight, off) ? turned(tight, 0, "turn", off) : null;
     expect(fits).toBeNull();
   });
+});
+
+it("finds pinned pieces again in a lay that lists them in another order", () => {
+  const twin = placing("leg", 900, 100);
+  const was = [...start, twin];
+  const is = [twin, start[2]!, { ...start[0]!, x_mm: 3 }, start[1]!];
+  expect(samePins(was, [3, 2], is)).toEqual([0, 1]);
+  expect(samePins(was, [0], is)).toEqual([]);
 });
 
 it("knows how far the pieces reach", () => {

@@ -17,8 +17,7 @@ export type Cutting = {
   oneWay: boolean;
 };
 
-export function cuttingOf(plan: Plan, lay: Lay, oneWay: boolean): Cutting {
-  const section = lay.sections[0]!;
+export function cuttingOf(plan: Plan, section: Lay["sections"][number], oneWay: boolean): Cutting {
   const outlines = new Map(plan.pieces.map((piece) => [piece.id, piece.cut.slice(0, -1) as unknown as Ring]));
   const onFold = new Set(plan.pieces.filter((piece) => piece.on_fold).map((piece) => piece.id));
   return { outlines, onFold: section.folds_mm.length ? onFold : new Set(), section, oneWay };
@@ -82,6 +81,14 @@ export function moved(
   }
   return placings.map((one, k) => (k === index ? at(share) : one));
 }
+
+/** The pinned pieces found again in a lay of the same pieces that lists them in another order. */
+export const samePins = (was: readonly Placing[], pins: readonly number[], is: readonly Placing[]): number[] =>
+  pins
+    .map((pin) => is.findIndex((one) => one.piece === was[pin]!.piece && apart(one, was[pin]!) < 0.01))
+    .filter((k) => k >= 0);
+
+const apart = (a: Placing, b: Placing) => Math.abs(a.x_mm - b.x_mm) + Math.abs(a.y_mm - b.y_mm);
 
 export type Turn = "turn" | "flip";
 

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useParams, useSearchParams } from "react-router";
-import { type Mark, useOrder, usePlan } from "../../api/shop";
+import { type Cut, type Mark, type Plan, useOrder, usePlan } from "../../api/shop";
 import { pieceName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
@@ -13,7 +13,7 @@ export function CallCard() {
   const { id = "" } = useParams();
   const [query] = useSearchParams();
   const order = useOrder(id);
-  const answer = usePlan(id, query.get("cloth") === "other" ? "other" : "main");
+  const answer = usePlan(id, (query.get("cloth") as Cut | null) ?? "main");
   if (answer.error) {
     return (
       <Box padding="24">
@@ -30,7 +30,8 @@ export function CallCard() {
     if (last && last.garment === mark.garment && last.panel === mark.panel) groups.at(-1)!.push(mark);
     else groups.push([mark]);
   }
-  const folded = plan.lay && plan.lay.sections[0]?.fold !== "open";
+  const sectionOf = (mark: Mark | undefined) =>
+    mark?.placing == null ? undefined : plan.lay!.sections[plan.lay!.placements[mark.placing]!.section];
   return (
     <Box background="white" color="black" minHeight="100dvh" padding="24" css={{ "@media print": { padding: 0 } }}>
       <Box marginBottom="16" css={{ "@media print": { display: "none" } }}>
@@ -42,8 +43,11 @@ export function CallCard() {
         <chakra.h1 fontSize="24px" fontWeight={600}>
           {order.data.title}, {order.data.client.name}: {plan.marks.length} calls
         </chakra.h1>
-        <p>{plan.lay ? `${plan.lay.sections[0]!.say} ${folded ? words.folded : words.open}` : words.noLay}</p>
-        {groups.map((marks) => (
+        {!plan.lay && <p>{words.noLay}</p>}
+        {groups.map((marks, k) => [
+          sectionOf(marks[0]) && sectionOf(marks[0]) !== sectionOf(groups[k - 1]?.[0]) && (
+            <FoldSo key={`fold${k}`} section={sectionOf(marks[0])!} anew={k > 0} />
+          ),
           <chakra.table key={marks[0]!.n} width="100%" marginTop="12" css={{ "& tr": { breakInside: "avoid" } }}>
             <chakra.caption textAlign="left" fontWeight={600} fontSize="17px">
               {pieceName(plan, marks[0]!)}
@@ -75,9 +79,22 @@ export function CallCard() {
                 </chakra.tr>
               ))}
             </tbody>
-          </chakra.table>
-        ))}
+          </chakra.table>,
+        ])}
       </Box>
     </Box>
+  );
+}
+
+type Section = NonNullable<Plan["lay"]>["sections"][number];
+
+/** How the cloth is folded for the calls that follow. */
+function FoldSo({ section, anew }: { section: Section; anew: boolean }) {
+  return (
+    <chakra.p marginTop={anew ? "16" : "0"}>
+      {section.part !== "all" && <b>{section.cut}. </b>}
+      {anew && `${words.cutOff} `}
+      {section.say} {section.fold === "open" ? words.open : words.folded}
+    </chakra.p>
   );
 }

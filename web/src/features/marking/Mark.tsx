@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import type { Mark as Call, Order, Plan } from "../../api/shop";
-import { pieceName } from "../../drawing/names";
+import { outfitOf, pieceName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { useKeys } from "../../ui/keys";
 import { Length } from "../../ui/length";
@@ -22,14 +22,14 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
   const [zoom, setZoom] = useState(1);
   const [unit, setUnit] = useState<Unit>(plan.unit as Unit);
   const marks = plan.marks;
-  const [call, setCall] = useState(
-    () => Number(query.get("call") ?? localStorage.getItem(`call:${order.cloth.id}`) ?? 1) || 1,
-  );
+  const place = `call:${order.cloth.id}${plan.clients ? ":all" : ""}`;
+  const [call, setCall] = useState(() => Number(query.get("call") ?? localStorage.getItem(place) ?? 1) || 1);
   const at = Math.min(Math.max(call, 1), marks.length);
   const mark = marks[at - 1]!;
+  const section = sectionAt(plan, at);
   const drawing = useRef<HTMLDivElement>(null);
   useEffect(() => drawing.current?.focus({ preventScroll: true }), []);
-  useEffect(() => localStorage.setItem(`call:${order.cloth.id}`, String(at)), [at, order.cloth.id]);
+  useEffect(() => localStorage.setItem(place, String(at)), [at, place]);
   useKeys("mark", (does) => {
     if (does === "next") setCall(Math.min(at + 1, marks.length));
     if (does === "previous") setCall(Math.max(at - 1, 1));
@@ -94,14 +94,14 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
             <span>
               <b>{pieceName(plan, mark)}</b> <chakra.span color="ink2">{order.title}</chakra.span>
             </span>
-            <Fold plan={plan} unit={unit} />
+            <Fold section={section} unit={unit} />
           </Box>
         )}
         {list ? (
           <AllCalls
             marks={marks}
             name={(one) => pieceName(plan, one)}
-            card={`/orders/${order.id}/calls${query.get("cloth") === "other" ? "?cloth=other" : ""}`}
+            card={`/orders/${order.id}/calls${query.get("cloth") ? `?cloth=${query.get("cloth")}` : ""}`}
             at={at}
             unit={unit}
             go={setCall}
@@ -159,12 +159,9 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
               <Why mark={mark} hidden={hidden} />
             </details>
           )}
-          {wide && at === 1 && (
-            <chakra.p color="ink2" fontSize="16px" marginTop="12">
-              {plan.lay
-                ? `${plan.lay.sections[0]?.say} ${plan.fold === "open" ? words.open : words.folded}`
-                : words.noLay}
-            </chakra.p>
+          {at === 1 && !section && <chakra.p color="ink2">{words.noLay}</chakra.p>}
+          {section && sectionAt(plan, at - 1) !== section && (wide || at > 1) && (
+            <Refold plan={plan} section={section} unit={unit} />
           )}
           {at === marks.length && (
             <chakra.p color="moss" fontWeight={600} marginTop="12">
@@ -173,7 +170,11 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
           )}
           {wide && (
             <Box marginTop="16">
-              <Ledger plan={plan} unit={unit} />
+              <Ledger
+                plan={plan}
+                unit={unit}
+                only={(row) => outfitOf(plan, row.garment) === outfitOf(plan, mark.garment)}
+              />
               {at === marks.length && <Findings plan={plan} />}
             </Box>
           )}
@@ -225,8 +226,37 @@ function Why({ mark, hidden }: { mark: Call; hidden: boolean }) {
   );
 }
 
-function Fold({ plan, unit }: { plan: Plan; unit: Unit }) {
-  const section = plan.lay?.sections[0];
+type Section = NonNullable<Plan["lay"]>["sections"][number];
+
+/** The section of the cloth that a call is chalked on. */
+function sectionAt(plan: Plan, call: number): Section | undefined {
+  const placing = plan.marks[call - 1]?.placing;
+  return placing == null ? undefined : plan.lay?.sections[plan.lay.placements[placing]!.section];
+}
+
+/** How the cloth is folded before its first call; in sections, what is cut off first. */
+function Refold({ plan, section, unit }: { plan: Plan; section: Section; unit: Unit }) {
+  const { sections } = plan.lay!;
+  const number = sections.indexOf(section);
+  return (
+    <Box color={number ? "ink" : "ink2"} fontSize="16px" marginTop="12" data-refold={section.part}>
+      {sections.length > 1 && (
+        <p>
+          <b>
+            Section {number + 1} of {sections.length}, {section.cut.toLowerCase()}:{" "}
+            <Length mm={section.to_mm - section.from_mm} unit={unit} /> of cloth.
+          </b>{" "}
+          {number > 0 && words.cutOff}
+        </p>
+      )}
+      <p>
+        {section.say} {section.fold === "open" ? words.open : words.folded}
+      </p>
+    </Box>
+  );
+}
+
+function Fold({ section, unit }: { section: Section | undefined; unit: Unit }) {
   if (!section) return null;
   return (
     <chakra.span color="ink2">

@@ -24,10 +24,10 @@ type TableProps = {
 export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: TableProps) {
   const [ref, size] = useSize();
   const lay = plan.lay!;
-  const section = lay.sections[0]!;
-  const { depth_mm: depth, extent_mm: length } = section;
   const pieces = useMemo(() => new Map(plan.pieces.map((piece) => [piece.id, piece])), [plan]);
   const mine = lay.placements[mark.placing!]!;
+  const section = lay.sections[mine.section]!;
+  const { depth_mm: depth, extent_mm: length } = section;
   const spans = useMemo(() => callsOf(plan), [plan]);
   const tape = mark.cloth_mm as [XY, XY];
   const focus = useMemo(() => {
@@ -56,6 +56,7 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
         {(draw, line) => (
           <>
             {lay.placements.map((placing, k) => {
+              if (placing.section !== mine.section) return null;
               const piece = pieces.get(placing.piece)!;
               const [first, last] = spans.get(k) ?? [Infinity, Infinity];
               const state = at < first ? "later" : at > last || at === plan.marks.length ? "done" : "now";

@@ -62,6 +62,9 @@ export function Others() {
             Give everybody this outfit as it stands
           </Press>
         )}
+        {members.filter((one) => one.planned).length > 1 && (
+          <Link to={`/orders/${id}/lay?cloth=all`}>Lay all that are planned on one cloth</Link>
+        )}
         <span role="status">
           {members.filter((one) => one.planned).length} of {members.length} planned
           {writes.spread.data && `; the outfit was given to ${writes.spread.data.orders}`}

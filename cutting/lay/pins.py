@@ -1,0 +1,37 @@
+"""Pieces that stay where they lie, while the rest is laid anew."""
+
+from collections.abc import Collection
+from dataclasses import replace
+
+from cutting.errors import refuse
+from cutting.lay.placement import Placement
+from cutting.lay.section import Section
+from cutting.lay.variants import Item, Variant
+
+
+def pinned(section: Section, numbers: Collection[int]) -> Section:
+    """The section with the placements of these numbers fixed where they are; nothing in it may end before they do.
+
+    Raises CuttingError where there is no such placement.
+    """
+    if section.lays is None or any(not 0 <= number < len(section.lays.lay.placements) for number in numbers):
+        raise refuse("lay.pin", "lay")
+    items = list(section.items)
+    ends = [section.lays.bound]
+    for number in sorted(set(numbers)):
+        placement = section.lays.lay.placements[number]
+        at, variant = next(
+            (at, variant) for at, item in enumerate(items) if item.piece.id == placement.piece
+            for variant in item.variants if variant.pin is None and _lies(variant, placement)
+        )  # fmt: skip
+        fixed = replace(variant, pin=variant.corner(placement))
+        items[at] = Item(items[at].piece, items[at].copies, (fixed,))
+        ends.append((fixed.pin or (0.0, 0.0))[0] * section.table.times + fixed.width * section.table.times)
+    return replace(section, items=tuple(items), lays=replace(section.lays, bound=max(ends)))
+
+
+def _lies(variant: Variant, placement: Placement) -> bool:
+    """Whether a piece was placed this way."""
+    return (variant.turned, variant.mirrored, variant.layers) == (
+        placement.turned, placement.mirrored, placement.layers,
+    )  # fmt: skip

@@ -1,0 +1,50 @@
+"""A stretch of cloth that is folded in one way, what is cut from it, and how it lies there."""
+
+from dataclasses import dataclass, replace
+from functools import cached_property
+
+from cutting.cloth import Folded
+from cutting.errors import refuse
+from cutting.lay.checker import faults
+from cutting.lay.first import Lays
+from cutting.lay.placement import Lay
+from cutting.lay.variants import Item
+from cutting.pieces import Piece
+
+
+@dataclass(frozen=True)
+class Section:
+    """`lays` is None where not everything fits. `name` says what is cut from it: front, back, rest; all where the whole
+    cloth is folded in one way.
+    """
+
+    name: str
+    table: Folded
+    items: tuple[Item, ...]
+    one_way: bool
+    lays: Lays | None
+
+    @cached_property
+    def pieces(self) -> tuple[Piece, ...]:
+        """Every piece once; halves of those that lie on the fold."""
+        return tuple({item.piece.id: item.piece for item in self.items}.values())
+
+    @cached_property
+    def surface(self) -> float:
+        """Square mm of cloth the pieces take, in all their layers."""
+        return sum(item.surface for item in self.items)
+
+    def on(self, lay: Lay | None, bound: float = 0.0, refused: str = "lay.invalid") -> "Section":
+        """The same on another lay, or its own, with a better bound in mm where one was proved.
+
+        Raises CuttingError with the code `refused` where the lay is not sound.
+        """
+        if self.lays is None:
+            return self
+        lays = replace(self.lays, bound=max(bound, self.lays.bound))
+        if lay is not None and lay != lays.lay:
+            wrong = faults(lay, self.pieces, self.one_way)
+            if wrong:
+                raise refuse(refused, "lay", fault=wrong[0].code, faults=", ".join(fault.code for fault in wrong))
+            lays = replace(lays, lay=lay)
+        return replace(self, lays=lays)
