@@ -6,16 +6,17 @@ import time
 from collections.abc import Callable, Iterator, Sequence
 from contextlib import suppress
 from dataclasses import dataclass
+from functools import partial
 from multiprocessing.connection import Connection, wait
 
 from cutting.lay import Item, Laid, Lay, Section
-from cutting.lay.search import ENOUGH, improve
+from cutting.lay.search import ENOUGH, improve, load
 from cutting.lay.search.bounds import proved
 from cutting.lay.search.model import Model
 from cutting.plan import Plan, with_lays
 
 PROCESSES = 2
-FINER = (1.0, 0.75)
+FINER = (1.25, 0.8)
 """Each process has a raster and a seed of its own: one finds what the other does not."""
 TELLS = 0.2
 
@@ -97,6 +98,7 @@ def _section(
     start, items = section.lays.lay, section.items
     times = start.table.times
     least = section.lays.bound / times
+    load()
     workers = _Workers(items, start, least, seed, processes)
     best: Lay | None = None
     try:
@@ -115,15 +117,17 @@ def _section(
 
 
 class _Workers:
-    """Processes that each search by themselves and tell of every better lay; they end with this one."""
+    """Processes that tell of every better lay, and are told of what the others found; they end with this one."""
 
     def __init__(self, items: Sequence[Item], start: Lay, least: float, seed: int, count: int):
         context = multiprocessing.get_context("fork")
         self.ends: list[Connection] = []
         self.tries: dict[Connection, int] = {}
+        self.owed: dict[Connection, Lay] = {}
         self.all = []
+        self.best: Lay | None = None
         for number in range(count):
-            here, there = context.Pipe(duplex=False)
+            here, there = context.Pipe()
             finer = FINER[number % len(FINER)]
             process = context.Process(
                 target=_work, args=(there, os.getpid(), items, start, least, seed * count + number, finer), daemon=True
@@ -152,8 +156,13 @@ class _Workers:
                 self.ends.remove(end)
                 continue
             self.tries[end] = tried
-            if lay is not None and (best is None or lay.reach < best.reach):
-                best = lay
+            if lay is not None and (self.best is None or lay.reach < self.best.reach):
+                best = self.best = lay
+                self.owed = dict.fromkeys([other for other in self.ends if other is not end], lay)
+            if end in self.owed:
+                # It has just read what it was told before, so that no message waits for it in vain.
+                with suppress(OSError):
+                    end.send(self.owed.pop(end))
         return best
 
     def end(self) -> None:
@@ -162,12 +171,20 @@ class _Workers:
             process.join()
 
 
+def _heard(there: Connection) -> Lay | None:
+    """The last lay that was told of since."""
+    lay: Lay | None = None
+    while there.poll():
+        lay = there.recv()
+    return lay
+
+
 def _work(
     there: Connection, parent: int, items: Sequence[Item], start: Lay, least: float, seed: int, finer: float
 ) -> None:
     told = 0.0
     with suppress(BrokenPipeError):
-        for step in improve(items, start, least, seed, finer):
+        for step in improve(items, start, least, seed, finer, partial(_heard, there)):
             now = time.monotonic()
             if step.lay is not None or step.proved or now - told > TELLS:
                 there.send((step.tried, step.lay))

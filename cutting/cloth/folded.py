@@ -93,8 +93,8 @@ def folded(cloth: Cloth, fold: Fold, needed: float = 0.0) -> Folded:
         return Folded(fold, width - deep, _stack((0, deep), (0, width - deep)), (Doubling((1, 2), 0.0),))
     if fold == "selvedges-to-middle":
         quarter = half / 2
-        three = Layer(1, 0, quarter, True), Layer(2, 0, half, False), Layer(3, quarter, half, True)
-        return Folded(fold, half, three, (Doubling((1, 2), 0.0), Doubling((2, 3), half)))
+        three = Layer(1, 0, quarter, True), Layer(2, quarter, half, True), Layer(3, 0, half, False)
+        return Folded(fold, half, three, (Doubling((1, 3), 0.0), Doubling((2, 3), half)))
     if fold == "crosswise":
         return Folded(fold, width, _stack((0, width), (0, width)), (Doubling((1, 2), 0.0),), times=2, crosswise=True)
     if fold == "folded-twice":

@@ -137,6 +137,8 @@ class FindingOut(BaseModel):
 
 
 class PlacementOut(BaseModel):
+    """Where a piece lies; `under` where another layer lies over a part of it that it is not cut through."""
+
     piece: str
     copies: int
     layers: list[int]
@@ -145,6 +147,7 @@ class PlacementOut(BaseModel):
     y_mm: float
     turned: bool
     mirrored: bool
+    under: bool = False
 
 
 class LayerOut(BaseModel):

@@ -31,7 +31,7 @@ from cutting.formats.plan_shape import (
 )
 from cutting.garments import Garment, Number
 from cutting.geometry import Cubic, Point
-from cutting.lay import Laid, Lays, Placement, Section, offcuts
+from cutting.lay import Laid, Lays, Placement, Section, lies_under, offcuts
 from cutting.laying import WidthRow, with_small
 from cutting.ledger import Row
 from cutting.lengths import Length, Unit, show
@@ -184,13 +184,14 @@ def laid_to_wire(laid: Laid, unit: Unit) -> LayOut | None:
     if not laid.lies:
         return None
     starts = [0.0, *accumulate(lay.length for lay in laid.lays)]
+    cuts = {piece.id: piece.cut for piece in laid.pieces}
     each = list(zip(laid.sections, laid.all_lays, starts, strict=False))
     return LayOut(
         sections=[_section(section, lays, start, unit) for section, lays, start in each],
         placements=[
             PlacementOut(
                 piece=p.piece, copies=p.copies, layers=list(p.layers), section=section, x_mm=_mm(p.x), y_mm=_mm(p.y),
-                turned=p.turned, mirrored=p.mirrored,
+                turned=p.turned, mirrored=p.mirrored, under=lies_under(p, cuts[p.piece], laid.sections[section].table),
             )
             for section, p in laid.placements()
         ],

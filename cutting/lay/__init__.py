@@ -10,7 +10,7 @@ from cutting.lay.laid import Laid
 from cutting.lay.offcuts import Offcut, offcuts
 from cutting.lay.one_pass import one_pass
 from cutting.lay.pins import pinned
-from cutting.lay.placement import Lay, Placement
+from cutting.lay.placement import Lay, Placement, lies_under
 from cutting.lay.section import Section
 from cutting.lay.variants import Item, Known, items_for
 
@@ -25,6 +25,7 @@ __all__ = [
     "Section",
     "faults",
     "items_for",
+    "lies_under",
     "offcuts",
     "one_pass",
     "pinned",

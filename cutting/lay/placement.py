@@ -6,6 +6,8 @@ from dataclasses import dataclass
 from cutting.cloth import Folded
 from cutting.geometry import Point
 
+NEAR = 0.01
+
 
 @dataclass(frozen=True)
 class Placement:
@@ -27,6 +29,13 @@ class Placement:
     def outline(self, draft: Sequence[Point]) -> list[tuple[float, float]]:
         """A draft outline in the cloth's frame."""
         return [self.point(p) for p in draft]
+
+
+def lies_under(placement: Placement, cut: Sequence[Point], table: Folded) -> bool:
+    """Whether a layer that a piece is not cut through lies over a part of it: that is folded back to reach it."""
+    across = [point[0 if table.crosswise else 1] for point in placement.outline(cut)]
+    above = [layer for layer in table.layers if layer.number < min(placement.layers)]
+    return any(layer.start < max(across) - NEAR and layer.end > min(across) + NEAR for layer in above)
 
 
 @dataclass(frozen=True)

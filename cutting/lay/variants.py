@@ -11,13 +11,17 @@ from math import ceil
 
 import numpy as np
 import numpy.typing as npt
+from shapely.geometry import Polygon
 
 from cutting.cloth import Doubling, Folded
+from cutting.errors import refuse
 from cutting.lay.placement import Placement
 from cutting.pieces import Piece
 
 CELL = 4.0
 """The step across the table at which places are tried, in mm."""
+LEAST_AREA = 1.0
+"""A piece of less, in square mm, is none."""
 Floats = npt.NDArray[np.float64]
 NEAR = 1e-9
 
@@ -162,9 +166,20 @@ def items_for(pieces: Sequence[Piece], table: Folded, one_way: bool, known: Know
     Two of a kind are placed once and cut through two layers where they are narrow enough, and may be flipped, since
     left and right only change layers. One alone lies in a layer as it is drawn, in a layer with its other face up
     mirrored. On the fold a piece is drawn as its half. Shapes that are `known` are not worked out again.
+
+    Raises CuttingError for a piece that is no piece: without a surface, or with an outline that crosses itself.
     """
     maker = _Maker(table, (False,) if one_way else (False, True), {} if known is None else known)
     return [item for piece in pieces for item in maker.items(piece)]
+
+
+def _is_sound(piece: Piece) -> bool:
+    """Whether an outline encloses something and does not cross itself."""
+    corners = np.array([tuple(p) for p in piece.cut], dtype=float).reshape(-1, 2)
+    if not np.isfinite(corners).all():
+        return False
+    ring = Polygon(corners)
+    return bool(ring.area > LEAST_AREA and ring.is_valid)
 
 
 @dataclass(frozen=True)
@@ -175,6 +190,8 @@ class _Maker:
 
     def items(self, piece: Piece) -> list[Item]:
         table = self.table
+        if len(piece.cut) < 3:
+            raise refuse("lay.broken", piece.id, piece=piece.id)
         if piece.folds is not None and table.doublings:
             on_fold = [d for d in table.doublings if d.fold is not None]
             return self._at_once(piece, piece.count, on_fold, on_fold=True)
@@ -223,6 +240,8 @@ class _Maker:
         across = -along if mirrored else along
         key = (piece.id, piece.folds is not None, along, across, self.table.crosswise)
         if key not in self.known:
+            if not _is_sound(piece):
+                raise refuse("lay.broken", piece.id, piece=piece.id)
             raw = np.array([(along * p.down, across * p.across) for p in piece.cut])
             raw = raw[:, ::-1] if self.table.crosswise else raw
             least = raw.min(axis=0)

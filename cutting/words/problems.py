@@ -80,6 +80,7 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "top.too_short": ("The top ends above its armholes", "Give at least {least} from the neck."),
     "cut.nothing_main": ("Nothing is cut from this cloth: everything is said to come from the other", "Leave at least one garment on it."),
     "cut.nothing_other": ("Nothing is cut from the other cloth", "Choose on Design what is cut from it."),
+    "lay.broken": ("The outline of {piece} is empty or crosses itself", "Choose other sizes for it, or leave the part out."),
     "lay.pin": ("A pin is in no piece of this lay", "Take the pins out, and put them in again."),
     "lay.by_hand": ("Laid so, it cannot be cut: {fault}", "Move the pieces apart, inside the cloth, and those on the fold back to it."),
     "lay.invalid": ("The lay did not pass its own check: {faults}", "This is our own fault; please keep the job file."),

@@ -1,5 +1,6 @@
 """Planning a job, and checking its parts before they are kept."""
 
+from fractions import Fraction
 from typing import Any, TypeAlias
 
 from cutting.cloth import Cloth
@@ -49,9 +50,11 @@ def job_garment(name: str, style: str, method: str, choices: dict[str, Any], wai
     return {"id": name, "style": style, "method": method, "choices": choices if style in TOPS else worn | choices}
 
 
-def bought(length: float, unit: str) -> float:
-    """What is bought for so many mm of cloth, rounded up to what a shop cuts off the bolt, in mm."""
-    return yardage(length, Cloth(), as_unit(unit)).buy
+def bought(length: float, unit: str, unit_of_sale: str = "", price: str = "") -> dict[str, Any]:
+    """What is bought for so many mm of cloth, rounded up to what a shop cuts off the bolt, and what that costs."""
+    money = Fraction(price.replace(",", ".")) if price else None
+    made = yardage(length, Cloth(unit_of_sale=unit_of_sale, price=money), as_unit(unit))
+    return {"buy_mm": made.buy, "cost": None if made.cost is None else str(made.cost), "sold_in": made.sold_in}
 
 
 def check_part(unit: str, garment: dict[str, Any] | None = None, cloth: dict[str, Any] | None = None) -> None:

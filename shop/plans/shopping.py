@@ -57,14 +57,15 @@ def _plan(actor: User, order: Order, cut_from: str) -> dict[str, Any] | None:
 
 def shopping(actor: User, rows: list[Member]) -> Shopping:
     """One list for all of them. Cloth is added up first and rounded up once, as one cut off the bolt."""
-    lengths: dict[tuple[str, str, str], list[float]] = defaultdict(list)
+    lengths: dict[tuple[str, ...], list[float]] = defaultdict(list)
     notions: dict[tuple[str, float | None], list[int]] = defaultdict(list)
     for row in rows:
         if row.plan is None:
             continue
         for cloth, plan in ((row.order.cloth, row.plan), (row.other_cloth, row.other)):
             if cloth is not None and plan is not None and plan["yardage"]:
-                lengths[cloth.kind, cloth.colour, cloth.width].append(plan["yardage"]["length_mm"])
+                same = cloth.kind, cloth.colour, cloth.width, cloth.unit_of_sale, cloth.price
+                lengths[same].append(plan["yardage"]["length_mm"])
         for notion in row.plan["notions"]:
             if not notion["name"].startswith("interfacing"):
                 size = notion["length_mm"]
@@ -73,9 +74,9 @@ def shopping(actor: User, rows: list[Member]) -> Shopping:
         [
             {
                 "kind": kind, "colour": colour, "width": width, "orders": len(all_), "length_mm": sum(all_),
-                "buy_mm": bought(sum(all_), actor.workshop.unit),
+                **bought(sum(all_), actor.workshop.unit, unit_of_sale, price),
             }
-            for (kind, colour, width), all_ in sorted(lengths.items())
+            for (kind, colour, width, unit_of_sale, price), all_ in sorted(lengths.items())
         ],
         [
             {"name": name, "length_mm": size, "count": sum(counts)}

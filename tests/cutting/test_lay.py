@@ -12,7 +12,7 @@ from shapely.geometry import Polygon, box
 from cutting.checks import worst_fit
 from cutting.cloth import FOLDS, Cloth, folded
 from cutting.geometry import Point
-from cutting.lay import faults, items_for, offcuts, rivals
+from cutting.lay import Placement, faults, items_for, lies_under, offcuts, rivals
 from cutting.lay.variants import CELL
 from cutting.pieces import Piece
 from cutting.words import cost_formula
@@ -136,6 +136,19 @@ def test_the_profile_of_a_piece_is_its_reach_in_each_strip(body, made, turned, m
         strip = whole.intersection(box(-1, k * CELL, variant.width + 1, min((k + 1) * CELL, variant.depth)))
         assert low[k] == pytest.approx(strip.bounds[0], abs=1e-6)
         assert high[k] == pytest.approx(strip.bounds[2], abs=1e-6)
+
+
+def test_what_lies_under_another_layer_is_said():
+    """By hand, on cloth 1000 wide with 300 folded over: singles beside the turned part are open to the chalk."""
+    square = tuple(Point(*p) for p in ((0, 0), (100, 0), (100, 100), (0, 100)))
+    table = folded(Cloth(width=Fraction(1000)), "lengthwise-partial", 300)
+    at = {y: lies_under(Placement("a", 1, (2,), 0, y), square, table) for y in (0, 250, 299, 300, 600)}
+    assert at == {0: True, 250: True, 299: True, 300: False, 600: False}
+    assert not lies_under(Placement("a", 1, (1,), 0, 0), square, table)
+    assert not lies_under(Placement("a", 2, (1, 2), 0, 0), square, table)
+    back = folded(Cloth(width=Fraction(1000)), "selvedges-to-middle")
+    assert [lies_under(Placement("a", 1, (layer,), 0, 380), square, back) for layer in (2, 3)] == [False, True]
+    assert not lies_under(Placement("a", 2, (2, 3), 0, 380), square, back)
 
 
 def test_on_open_cloth_each_of_a_pair_is_called_where_it_lies():

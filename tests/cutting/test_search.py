@@ -1,5 +1,6 @@
 """The search for a shorter lay: deterministic, never longer, valid at every step; its bound proved; against others."""
 
+from dataclasses import replace
 from fractions import Fraction
 from itertools import islice, permutations
 
@@ -13,6 +14,7 @@ from shapely.geometry import Polygon
 
 from cutting.cloth import FOLDS, Cloth, folded
 from cutting.enough import enough, ways
+from cutting.errors import CuttingError
 from cutting.formats import read_job
 from cutting.geometry import Point
 from cutting.lay import Laid, Lay, Lays, Section, faults, items_for, rivals
@@ -186,8 +188,8 @@ HOW = [
     ("lengthwise-centre", LEG, [(2, (1, 2), 4)]),
     ("lengthwise-centre", BAND, [(1, (1, 2), 2)]),
     ("lengthwise-partial", WIDE, [(1, (2,), 4), (1, (2,), 4)]),
-    ("selvedges-to-middle", LEG, [(2, (1, 2), 8)]),
-    ("selvedges-to-middle", BAND, [(1, (1, 2), 4)]),
+    ("selvedges-to-middle", LEG, [(2, (1, 3), 8)]),
+    ("selvedges-to-middle", BAND, [(1, (1, 3), 4)]),
     ("crosswise", LEG, [(2, (1, 2), 4)]),
     ("folded-twice", FOUR, [(4, (1, 2, 3, 4), 4)]),
     ("folded-twice", LEG, [(2, (1, 2), 8)]),
@@ -307,3 +309,45 @@ def jumpsuit():
     raw = top_job("middle", "jumpsuit")
     raw["garments"][0] |= {"top": {"style": "bodice"}, "lower": {"style": "palazzo"}}
     return raw
+
+
+BROKEN = {
+    "no corner": (),
+    "two corners": ((0, 0), (100, 0)),
+    "no surface": ((0, 0), (100, 0), (200, 0)),
+    "a bow tie": ((0, 0), (100, 100), (100, 0), (0, 100)),
+    "a corner nowhere": ((0, 0), (100, 0), (float("nan"), 100)),
+}
+
+
+@pytest.mark.parametrize("corners", BROKEN.values(), ids=BROKEN)
+def test_a_piece_that_is_none_is_refused_by_its_name(corners):
+    ring = tuple(Point(*corner) for corner in corners)
+    broken = replace(block("b", 90, 200), cut=ring, net=ring)
+    with pytest.raises(CuttingError) as refused:
+        items_for([block("a", 90, 200), broken], opened(150), False)
+    assert [(problem.code, problem.where) for problem in refused.value.problems] == [("lay.broken", "t.b")]
+
+
+def test_five_hundred_pieces_get_a_lay():
+    """Ten kinds, fifty of each: never longer than the habit, checked exactly."""
+    kinds = [block(f"k{k}", 40 + 13 * k, 70 + 17 * k) for k in range(10)]
+    pieces = [replace(one, id=f"{one.id}-{n}") for one in kinds for n in range(50)]
+    items = items_for(pieces, opened(1500), False)
+    first = rivals(items, opened(1500), False)
+    assert len(first.lay.placements) == 500
+    assert first.bound <= first.lay.length <= first.habit
+    assert faults(first.lay, pieces, False) == []
+
+
+def test_a_search_goes_on_from_what_another_one_found():
+    """Told of a shorter lay it says nothing that is not shorter still."""
+    section = planned(
+        cloth={"width": 60}, style="straight-trousers", pockets=["back-patch"], closure="fly"
+    ).laid.sections[0]
+    items, start = section.items, section.lays.lay
+    alone = [step.lay for step in islice(improve(items, start, 0, 1), 25) if step.lay]
+    assert alone[-1].reach < start.reach
+    told = [step.lay for step in islice(improve(items, start, 0, 2, heard=lambda: alone[-1]), 25) if step.lay]
+    assert all(lay.reach < alone[-1].reach for lay in told[1:])
+    assert [faults(lay, section.pieces, False) for lay in told] == [[]] * len(told)

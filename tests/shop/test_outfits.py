@@ -141,6 +141,14 @@ def test_the_same_outfit_for_a_choir_is_one_table_and_one_shopping_list(owner, n
     assert (cloth["orders"], cloth["kind"]) == (2, "viscose")
     assert cloth["length_mm"] == pytest.approx(sum(lengths))
     assert cloth["buy_mm"] / 457.2 == pytest.approx(-(-sum(lengths) // 457.2)), "rounded up once, to half yards"
+    for one in (order, owner.get(f"/orders/{copies[0]['id']}")):
+        priced = one["cloth"] | {"unit_of_sale": "six-yards", "price": "4.50"}
+        assert owner("PUT", f"/cloths/{priced.pop('id')}", priced)[0] == 200
+        planned(owner, one)
+    (cloth,) = owner.get(f"/orders/{order['id']}/group")["cloths"]
+    lots = -(-sum(lengths) // (6 * 914.4))
+    assert cloth["buy_mm"] == pytest.approx(lots * 6 * 914.4)
+    assert cloth["cost"] == f"{lots * 6 * 4.5:.2f}"
     elastic = next(one for one in table["notions"] if one["name"].startswith("elastic"))
     assert elastic["count"] == 2
 

@@ -125,6 +125,11 @@ class Model:
                         made.append(raster.ravel())
         return np.concatenate(made), begins
 
+    def turned(self, flat: Bytes) -> Bytes:
+        """The same rasters, each from its end to its beginning."""
+        begins = np.sort(self.depths[1][self.depths[1] >= 0])
+        return np.concatenate([one[::-1] for one in np.split(flat, begins[1:])])
+
     def _raster(self, a: Shape, b: Shape, signs: tuple[int, int]) -> Bytes:
         start = (1 - b.cells) * self.cell + (b.cells - a.cells) * self.cell / 2
         size = a.cells + b.cells - 1

@@ -41,7 +41,7 @@ def depth_between(i, j, ways, along, across, table, cells, begins, flat):
 
 
 @njit(cache=True)
-def _best_place(i, ways, along, across, first_way, table, cells, begins, flat, fewest, most, weights, free, cost):
+def _best_place(i, ways, along, across, first_way, table, cells, begins, flat, turned, fewest, most, weights, cost):
     """The cheapest way and place of piece i; among equals any. Returns way, along, across."""
     n = len(ways)
     best, best_way, best_u, best_v, equals = np.float32(np.inf), ways[i], along[i], across[i], 0
@@ -49,8 +49,7 @@ def _best_place(i, ways, along, across, first_way, table, cells, begins, flat, f
         low, high, last = table[way, 4], table[way, 5], most[way]
         rows_here = high - low + 1
         for row in range(rows_here):
-            for u in range(fewest[way], last + 1):
-                cost[row, u] = 0.0
+            cost[row, fewest[way] : last + 1] = 0.0
         for j in range(n):
             if j == i or table[way, 3] & table[ways[j], 3] == 0:
                 continue
@@ -60,37 +59,58 @@ def _best_place(i, ways, along, across, first_way, table, cells, begins, flat, f
             if u_from > u_to:
                 continue
             weight = np.float32(weights[i, j])
-            for row in range(rows_here):
+            row_from = max(0, -(dv * low + cv) if dv > 0 else dv * low + cv - rows + 1)
+            row_to = min(rows_here - 1, rows - 1 - (dv * low + cv) if dv > 0 else dv * low + cv)
+            for row in range(row_from, row_to + 1):
                 there = dv * (low + row) + cv
-                if there < 0 or there >= rows:
-                    continue
-                base = begin + there * columns + cu
-                line = cost[row]
                 if du > 0:
-                    for u in range(u_from, u_to + 1):
-                        value = flat[base + u]
-                        line[u] += weight * np.float32(value if value > free else 0)
+                    base = begin + there * columns + cu
+                    _add(cost[row, u_from : u_to + 1], flat[base + u_from : base + u_to + 1], weight)
                 else:
-                    for u in range(u_from, u_to + 1):
-                        value = flat[base - u]
-                        line[u] += weight * np.float32(value if value > free else 0)
+                    base = begin + (rows - 1 - there) * columns + columns - 1 - cu
+                    _add(cost[row, u_from : u_to + 1], turned[base + u_from : base + u_to + 1], weight)
         for row in range(rows_here):
-            for u in range(fewest[way], last + 1):
-                value = cost[row, u]
-                if value < best:
-                    best, best_way, best_u, best_v, equals = value, way, u, low + row, 1
-                elif value == best:
+            line = cost[row, fewest[way] : last + 1]
+            value = _least(line)
+            if value > best:
+                continue
+            if value < best:
+                best, equals = value, 0
+            for u in range(len(line)):
+                if line[u] == best:
                     equals += 1
                     if np.random.randint(0, equals) == 0:
-                        best_way, best_u, best_v = way, u, low + row
+                        best_way, best_u, best_v = way, fewest[way] + u, low + row
     return best_way, best_u, best_v
+
+
+@njit(cache=True, fastmath=True)
+def _add(line, raster, weight):
+    """Add a row of depths to a row of costs. Kept apart and plain, so that it becomes vector instructions."""
+    for k in range(len(line)):
+        line[k] += weight * np.float32(np.int32(raster[k]))
+
+
+@njit(cache=True, fastmath=True)
+def _least(line):
+    """The least cost of a row, four at a time."""
+    a = b = c = d = line[0]
+    whole = len(line) // 4 * 4
+    for k in range(0, whole, 4):
+        a = line[k] if line[k] < a else a
+        b = line[k + 1] if line[k + 1] < b else b
+        c = line[k + 2] if line[k + 2] < c else c
+        d = line[k + 3] if line[k + 3] < d else d
+    for k in range(whole, len(line)):
+        a = line[k] if line[k] < a else a
+    return min(min(a, b), min(c, d))
 
 
 @njit(cache=True)
 def separate(
-    ways, along, across, first_way, table, cells, begins, flat, fewest, most, free, passes, patience, seed, cost
+    ways, along, across, first_way, table, cells, begins, flat, turned, fewest, most, passes, patience, seed, cost
 ):  # fmt: skip
-    """Move pieces until none overlaps by more than `free` quarters of a cell, or for so many passes.
+    """Move pieces until none overlaps, or for so many passes. `turned` holds the rasters of `flat` from their ends.
 
     `ways`, `along`, `across` are changed in place and hold the best state found. Returns whether nothing
     overlaps.
@@ -105,7 +125,7 @@ def separate(
     for i in range(n):
         for j in range(i):
             depth = depth_between(i, j, ways, along, across, table, cells, begins, flat)
-            overlap[i, j] = overlap[j, i] = depth if depth > free else 0
+            overlap[i, j] = overlap[j, i] = depth
     least, since = overlap.sum(), 0
     kept = (ways.copy(), along.copy(), across.copy())
     for _ in range(passes):
@@ -115,7 +135,7 @@ def separate(
             if overlap[i].sum() == 0:
                 continue
             way, u, v = _best_place(
-                i, ways, along, across, first_way, table, cells, begins, flat, fewest, most, weights, free, cost
+                i, ways, along, across, first_way, table, cells, begins, flat, turned, fewest, most, weights, cost
             )
             if way == ways[i] and u == along[i] and v == across[i]:
                 continue
@@ -123,7 +143,7 @@ def separate(
             for j in range(n):
                 if j != i:
                     depth = depth_between(i, j, ways, along, across, table, cells, begins, flat)
-                    overlap[i, j] = overlap[j, i] = depth if depth > free else 0
+                    overlap[i, j] = overlap[j, i] = depth
         total = overlap.sum()
         if total < least:
             least, since = total, 0

@@ -43,6 +43,8 @@ class ClothBought(Schema):
     orders: int
     length_mm: float
     buy_mm: float
+    cost: str | None
+    sold_in: str
 
 
 class NotionBought(Schema):

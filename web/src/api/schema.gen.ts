@@ -1053,12 +1053,16 @@ export interface components {
             buy_mm: number;
             /** Colour */
             colour: string;
+            /** Cost */
+            cost: string | null;
             /** Kind */
             kind: string;
             /** Length Mm */
             length_mm: number;
             /** Orders */
             orders: number;
+            /** Sold In */
+            sold_in: string;
             /** Width */
             width: string;
         };
@@ -2135,7 +2139,10 @@ export interface components {
              */
             sewn_to: string;
         };
-        /** PlacementOut */
+        /**
+         * PlacementOut
+         * @description Where a piece lies; `under` where another layer lies over a part of it that it is not cut through.
+         */
         PlacementOut: {
             /** Copies */
             copies: number;
@@ -2149,6 +2156,11 @@ export interface components {
             section: number;
             /** Turned */
             turned: boolean;
+            /**
+             * Under
+             * @default false
+             */
+            under: boolean;
             /** X Mm */
             x_mm: number;
             /** Y Mm */

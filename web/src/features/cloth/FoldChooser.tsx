@@ -2,10 +2,24 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useId } from "react";
 import { type Cloth, type Plan, useWidths } from "../../api/shop";
 import { EndView } from "../../drawing/EndView";
-import type { Unit } from "../../lengths/units";
+import { show, text, type Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Bought } from "../../ui/margin";
 import { FOLDS } from "./folds";
+
+type Row = NonNullable<ReturnType<typeof useWidths>["data"]>[number];
+
+/** What Plavet would choose, and what the other usual fold would take. */
+function why(folded: Row | undefined, open: Row | undefined, unit: Unit): string {
+  const rule = "folded lengthwise where all of it fits, else open";
+  if (!folded || !open) return rule;
+  if (folded.length_mm == null) return `${rule}: folded, not all of it fits`;
+  const more = open.length_mm == null ? null : open.length_mm - folded.length_mm;
+  if (more === null) return `${rule}: open, not all of it fits`;
+  if (Math.abs(more) < 1) return `${rule}: open would take as much`;
+  const size = text(show(Math.abs(more), unit));
+  return more > 0 ? `${rule}: open would take ${size} more` : `${rule}: open would save ${size}, each piece cut alone`;
+}
 
 type Props = { plan: Plan; planId: string; cloth: Cloth; unit: Unit; choose: (fold: string) => void };
 
@@ -24,7 +38,7 @@ export function FoldChooser({ plan, planId, cloth, unit, choose }: Props) {
       </chakra.legend>
       <Box display="grid" gap="4" marginTop="4" maxWidth="760px">
         {[
-          { value: "auto", label: "Plavet chooses", says: "folded lengthwise where all of it fits, else open" },
+          { value: "auto", label: "Plavet chooses", says: why(on("lengthwise-centre"), on("open"), unit) },
           ...FOLDS,
         ].map(({ value, label, says }) => {
           const chosen = cloth.fold === value;

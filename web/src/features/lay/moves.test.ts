@@ -20,6 +20,7 @@ const placing = (piece: string, x_mm: number, y_mm: number, more: Partial<Placin
   y_mm,
   turned: false,
   mirrored: false,
+  under: false,
   ...more,
 });
 const layer = (number: number, to_mm: number) => ({ number, from_mm: 0, to_mm });

@@ -9,6 +9,7 @@ import { Length } from "../../ui/length";
 import { Findings, Ledger } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { useWide } from "../../ui/size";
+import { Says } from "../../ui/words";
 import { Table } from "./Table";
 import { words } from "./words";
 
@@ -163,6 +164,7 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
           {section && sectionAt(plan, at - 1) !== section && (wide || at > 1) && (
             <Refold plan={plan} section={section} unit={unit} />
           )}
+          {under(plan, at) && <Says tone="plain">{words.under}</Says>}
           {at === marks.length && (
             <chakra.p color="moss" fontWeight={600} marginTop="12">
               {words.done}
@@ -232,6 +234,13 @@ type Section = NonNullable<Plan["lay"]>["sections"][number];
 function sectionAt(plan: Plan, call: number): Section | undefined {
   const placing = plan.marks[call - 1]?.placing;
   return placing == null ? undefined : plan.lay?.sections[plan.lay.placements[placing]!.section];
+}
+
+/** Whether this is the first call on a piece that lies under another layer. */
+function under(plan: Plan, call: number): boolean {
+  const placing = plan.marks[call - 1]?.placing;
+  if (placing == null || plan.marks[call - 2]?.placing === placing) return false;
+  return plan.lay?.placements[placing]?.under ?? false;
 }
 
 /** How the cloth is folded before its first call; in sections, what is cut off first. */

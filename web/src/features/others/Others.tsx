@@ -243,14 +243,24 @@ function Shopping({ group, unit }: { group: Group; unit: Unit }) {
       </chakra.h2>
       <chakra.ul listStyleType="none" display="grid" gap="8" marginTop="8">
         {group.cloths.map((cloth) => (
-          <chakra.li key={cloth.kind + cloth.colour + cloth.width} display="flex" gap="12" alignItems="center">
+          <chakra.li
+            key={[cloth.kind, cloth.colour, cloth.width, cloth.sold_in, cloth.cost].join()}
+            display="flex"
+            gap="12"
+            alignItems="center"
+          >
             <Box width="32px" height="32px" border="1px solid {colors.edge}" style={{ background: cloth.colour }} />
             <span>
               <b>
                 <Bought mm={cloth.buy_mm} unit={unit} /> {unit === "in" ? "yards" : "m"}
               </b>{" "}
               of {cloth.kind}, {cloth.width} wide, for {cloth.orders}: <Length mm={cloth.length_mm} unit={unit} />{" "}
-              together, cut off the bolt in one piece
+              together, cut off the bolt in one piece, rounded up to the {cloth.sold_in}
+              {cloth.cost != null && (
+                <>
+                  ; costs <b>{cloth.cost}</b>
+                </>
+              )}
             </span>
           </chakra.li>
         ))}
