@@ -15,8 +15,8 @@ from cutting.pieces import Piece
 from cutting.yardage import yardage
 
 SPREAD = 36
-"""How many parts are cut from one spread of the cloth at most, in whole outfits: more than one table holds is neither
-marked nor searched well. Common practice, no source.
+"""How many parts are cut from one spread of the cloth at most, in whole outfits. Our own choice: more are neither
+marked on one table nor searched well.
 """
 
 
@@ -135,9 +135,7 @@ class Laying:
         """Each small part, largest first, in the section that it lengthens least; their own begins empty."""
         small = sorted(made["rest"].pieces, key=lambda piece: -piece.width * piece.height)
         ids = {name: [piece.id for piece in section.pieces] for name, section in made.items()} | {"rest": []}
-        lengths = {name: section.lays.lay.length if section.lays else inf for name, section in made.items()} | {
-            "rest": 0
-        }
+        lengths = {name: one.lays.lay.length if one.lays else inf for name, one in made.items()} | {"rest": 0.0}
         for piece in small:
             tried = {name: self._length(cloth, made[name].table.fold, [*ids[name], piece.id]) for name in made}
             name = min(tried, key=lambda name: tried[name] - lengths[name] if tried[name] < inf else inf)

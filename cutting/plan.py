@@ -23,7 +23,7 @@ from cutting.methods.upper import TopAsk
 from cutting.pieces import Piece
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.6.0"
+CORE = "0.6.1"
 
 
 @dataclass(frozen=True)

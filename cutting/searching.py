@@ -51,7 +51,7 @@ def search(
     """Look for a shorter lay until `seconds` are over, it is proved the shortest, or it is no longer `wanted`.
 
     Sections are searched one after the other, each with its share of the time that is left. What each process tries
-    depends on `seed` and its number alone; how much of it in the time, on the machine.
+    depends on `seed`, its number and what it is told of the others' lays; how much of it in the time, on the machine.
     """
     if not laid.lies or seconds <= 0:
         return

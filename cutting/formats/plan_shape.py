@@ -193,6 +193,8 @@ class OffcutOut(BaseModel):
 
 
 class LayOut(BaseModel):
+    """A lay; `repeat_mm` is the length of the cloth's stripe, check or print, 0 where there is none."""
+
     sections: list[SectionOut]
     placements: list[PlacementOut]
     length_mm: float
@@ -201,6 +203,7 @@ class LayOut(BaseModel):
     one_pass_mm: float | None
     open_mm: float | None
     one_fold_mm: float | None
+    repeat_mm: float
     offcuts: list[OffcutOut]
 
 

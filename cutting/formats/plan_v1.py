@@ -31,7 +31,7 @@ from cutting.formats.plan_shape import (
 )
 from cutting.garments import Garment, Number
 from cutting.geometry import Cubic, Point
-from cutting.lay import Laid, Lays, Placement, Section, lies_under, offcuts
+from cutting.lay import Lays, Placement, Section, lies_under, offcuts
 from cutting.laying import WidthRow, with_small
 from cutting.ledger import Row
 from cutting.lengths import Length, Unit, show
@@ -176,11 +176,7 @@ def _section(section: Section, lays: Lays, start: float, unit: Unit) -> SectionO
 
 def lay_to_wire(made: Plan) -> LayOut | None:
     """A plan's lay with the figures it is held against, and what is left over."""
-    return laid_to_wire(made.laid, made.job.unit)
-
-
-def laid_to_wire(laid: Laid, unit: Unit) -> LayOut | None:
-    """The lay of a whole cloth; None where not everything fits."""
+    laid, unit = made.laid, made.job.unit
     if not laid.lies:
         return None
     starts = [0.0, *accumulate(lay.length for lay in laid.lays)]
@@ -197,6 +193,7 @@ def laid_to_wire(laid: Laid, unit: Unit) -> LayOut | None:
         ],
         length_mm=_mm(laid.length), bound_mm=_mm(laid.bound), habit_mm=_or_none(laid.habit),
         one_pass_mm=_or_none(laid.one_pass), open_mm=_or_none(laid.open_length), one_fold_mm=_or_none(laid.one_fold),
+        repeat_mm=_mm(float(made.job.cloth.repeat)),
         offcuts=[
             OffcutOut(
                 section=number, x_mm=one.x, y_mm=one.y, along_mm=one.along, across_mm=one.across, layers=one.layers

@@ -1583,7 +1583,10 @@ export interface components {
             /** Key */
             key: string;
         };
-        /** LayOut */
+        /**
+         * LayOut
+         * @description A lay; `repeat_mm` is the length of the cloth's stripe, check or print, 0 where there is none.
+         */
         LayOut: {
             /** Bound Mm */
             bound_mm: number;
@@ -1601,6 +1604,8 @@ export interface components {
             open_mm: number | null;
             /** Placements */
             placements: components["schemas"]["PlacementOut"][];
+            /** Repeat Mm */
+            repeat_mm: number;
             /** Sections */
             sections: components["schemas"]["SectionOut"][];
         };
@@ -2194,7 +2199,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.6.0
+             * @default 0.6.1
              */
             core: string;
             /** Findings */

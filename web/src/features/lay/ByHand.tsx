@@ -2,13 +2,14 @@ import { Box, chakra } from "@chakra-ui/react";
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 import { inWords } from "../../api/client";
 import { type Order, type Plan, usePutHandLay, useSearch } from "../../api/shop";
-import { Cloth, type View } from "../../drawing/Cloth";
 import { boxOf, onCloth, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { dartsOf, PieceOn } from "../../drawing/PieceOn";
 import { show, text, type Unit } from "../../lengths/units";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { LongTable } from "./LongTable";
+import { meetings, onStripe, toMatch } from "./stripes";
 import { cuttingOf, type Lay, moved, type Placing, reachOf, samePins, turned, type Turn } from "./moves";
 
 const STEP: Record<string, [number, number]> = {
@@ -26,14 +27,12 @@ type Props = {
   /** Which of its sections is in hand. */
   section: number;
   unit: Unit;
-  view: View;
-  px: number;
   /** Left; `kept` where the lay is now as it was moved. */
   done: (kept: boolean) => void;
 };
 
 /** The lay with its pieces in hand: dragged or moved by keys, never one over another; undone, redone, kept. */
-export function ByHand({ order, plan, planId, lay, section, unit, view, px, done }: Props) {
+export function ByHand({ order, plan, planId, lay, section, unit, done }: Props) {
   const [steps, setSteps] = useState<State[]>([
     { placings: lay.placements.filter((one) => one.section === section), pins: [] },
   ]);
@@ -52,6 +51,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, view, px, done
   const { from_mm, to_mm } = cutting.section;
   const per = (to_mm - from_mm) / reachOf(steps[0]!.placings, cutting);
   const length = reachOf(now, cutting) * per;
+  const others = lay.placements.filter((one) => one.section !== section);
   const step = (next: State) => {
     setSteps([...steps.slice(0, at + 1), next]);
     setAt(at + 1);
@@ -65,6 +65,21 @@ export function ByHand({ order, plan, planId, lay, section, unit, view, px, done
   const turn = (index: number, how: Turn) => {
     if (pins.includes(index)) setSaid(PINNED);
     else take(turned(placings, index, how, cutting), TURNS[how]);
+  };
+  // What it meets may lie in another section: the pieces in hand come first.
+  const met = meetings(plan, [...placings, ...others], lay.sections, lay.repeat_mm);
+  const match = (index: number) => {
+    const by = toMatch(met, index);
+    if (pins.includes(index)) setSaid(PINNED);
+    else if (by === null) setSaid("There is no notch on both sides of a seam to match it at.");
+    else if (onStripe(by)) setSaid("It meets its stripe already.");
+    else {
+      // The next stripe that it can reach, this way or the other.
+      const next = [0, 1, -1, 2, -2].map((more) => by + more * lay.repeat_mm).sort((a, b) => Math.abs(a) - Math.abs(b));
+      const tried = next.map((dx) => ({ dx, to: moved(placings, index, [dx, 0], cutting) }));
+      const whole = tried.find(({ dx, to }) => Math.abs(to[index]!.x_mm - placings[index]!.x_mm - dx) < 1e-6);
+      take(whole?.to ?? null, "No stripe that meets can be reached from here: what lies beside it is in the way.");
+    }
   };
   const rest = () => {
     setSaid("");
@@ -96,6 +111,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, view, px, done
     } else if (key === "r") turn(index, "turn");
     else if (key === "f") turn(index, "flip");
     else if (key === "p") pin(index);
+    else if (key === "m" && lay.repeat_mm > 0) match(index);
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -111,7 +127,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, view, px, done
     if (!held.current) return;
     const { index, x, y, from } = held.current;
     // The picture may be drawn a little smaller than it was reckoned: what counts is how it lies on the screen.
-    const scale = 1 / (event.currentTarget.ownerSVGElement?.getScreenCTM()?.a ?? 1 / px);
+    const scale = 1 / (event.currentTarget.ownerSVGElement?.getScreenCTM()?.a ?? 1);
     setDragged(moved(from, index, [(event.clientX - x) * scale, (event.clientY - y) * scale], cutting));
   };
   const drop = () => {
@@ -120,67 +136,59 @@ export function ByHand({ order, plan, planId, lay, section, unit, view, px, done
     setDragged(null);
   };
   const apart = length - (to_mm - from_mm);
-  const others = lay.placements.filter((one) => one.section !== section);
   return (
     <>
-      <Box
-        flex="1"
-        minHeight="0"
-        overflow="hidden"
-        css={{ "& g[tabindex]:focus-visible": { outline: "3px solid {colors.marigold}" } }}
-      >
-        <Cloth section={cutting.section} colour={order.cloth.colour} unit={unit} view={view} px={px} label="The lay">
-          {(draw, line) =>
-            now.map((placing, k) => {
-              const piece = pieces.get(placing.piece)!;
-              const name = pieceName(plan, piece);
-              const [x, y, wide, deep] = boxOf(piece.cut.map((point) => onCloth(placing, point)));
-              const [cx, cy] = draw.at([x + wide / 2, y + deep / 2]);
-              return (
-                <chakra.g
-                  key={k}
-                  tabIndex={0}
-                  role="button"
-                  aria-label={`${name}, ${text(show(placing.x_mm, unit))} along, ${text(show(placing.y_mm, unit))} across${pins.includes(k) ? ", pinned" : ""}`}
-                  onFocus={() => setChosen(k)}
-                  cursor={pins.includes(k) ? "default" : "grab"}
-                  style={{ touchAction: "none" }}
-                  pointerEvents="all"
-                  onKeyDown={(event: KeyboardEvent) => keys(event, k)}
-                  onPointerDown={(event: PointerEvent<SVGGElement>) => grab(event, k)}
-                  onPointerMove={drag}
-                  onPointerUp={drop}
-                  onPointerCancel={drop}
-                >
-                  <PieceOn
-                    darts={dartsOf(plan, piece)}
-                    piece={piece}
-                    placing={placing}
-                    draw={draw}
-                    line={line}
-                    px={px}
-                    state="done"
-                    label={name}
+      <LongTable section={cutting.section} colour={order.cloth.colour} unit={unit} repeat={lay.repeat_mm}>
+        {(draw, line, px) =>
+          now.map((placing, k) => {
+            const piece = pieces.get(placing.piece)!;
+            const name = pieceName(plan, piece);
+            const [x, y, wide, deep] = boxOf(piece.cut.map((point) => onCloth(placing, point)));
+            const [cx, cy] = draw.at([x + wide / 2, y + deep / 2]);
+            return (
+              <chakra.g
+                key={k}
+                tabIndex={0}
+                role="button"
+                aria-label={`${name}, ${text(show(placing.x_mm, unit))} along, ${text(show(placing.y_mm, unit))} across${pins.includes(k) ? ", pinned" : ""}`}
+                onFocus={() => setChosen(k)}
+                cursor={pins.includes(k) ? "default" : "grab"}
+                style={{ touchAction: "none" }}
+                pointerEvents="all"
+                onKeyDown={(event: KeyboardEvent) => keys(event, k)}
+                onPointerDown={(event: PointerEvent<SVGGElement>) => grab(event, k)}
+                onPointerMove={drag}
+                onPointerUp={drop}
+                onPointerCancel={drop}
+              >
+                <PieceOn
+                  darts={dartsOf(plan, piece)}
+                  piece={piece}
+                  placing={placing}
+                  draw={draw}
+                  line={line}
+                  px={px}
+                  state="done"
+                  label={name}
+                />
+                {k === chosen && (
+                  <path
+                    d={pathOf(
+                      piece.cut.map((point) => onCloth(placing, point)),
+                      draw.at,
+                      true,
+                    )}
+                    stroke="#E9A81F"
+                    strokeWidth={3 * px}
+                    fill="none"
                   />
-                  {k === chosen && (
-                    <path
-                      d={pathOf(
-                        piece.cut.map((point) => onCloth(placing, point)),
-                        draw.at,
-                        true,
-                      )}
-                      stroke="#E9A81F"
-                      strokeWidth={3 * px}
-                      fill="none"
-                    />
-                  )}
-                  {pins.includes(k) && <Pin x={cx} y={cy} px={px} />}
-                </chakra.g>
-              );
-            })
-          }
-        </Cloth>
-      </Box>
+                )}
+                {pins.includes(k) && <Pin x={cx} y={cy} px={px} />}
+              </chakra.g>
+            );
+          })
+        }
+      </LongTable>
       <Box display="flex" gap="8" alignItems="center" flexWrap="wrap" marginTop="8">
         <Press disabled={chosen === null || working} onClick={() => turn(chosen!, "turn")}>
           Turn
@@ -191,6 +199,11 @@ export function ByHand({ order, plan, planId, lay, section, unit, view, px, done
         <Press disabled={chosen === null || working} onClick={() => pin(chosen!)}>
           {chosen !== null && pins.includes(chosen) ? "Take the pin out" : "Pin"}
         </Press>
+        {lay.repeat_mm > 0 && (
+          <Press disabled={chosen === null || working} onClick={() => match(chosen!)}>
+            Match
+          </Press>
+        )}
         {working ? (
           <Press onClick={search.stop}>Stop, {Math.round((run?.gone_ms ?? 0) / 1000)} s</Press>
         ) : (
@@ -219,8 +232,9 @@ export function ByHand({ order, plan, planId, lay, section, unit, view, px, done
         </span>
       </Box>
       <chakra.p color="ink2" fontSize="15px">
-        Drag a piece, or go to it with Tab: arrows move it, with Shift further; R turns it, F flips it, P pins it; Ctrl
-        Z undoes. What is pinned stays where it is when the rest is laid.
+        Drag a piece, or go to it with Tab: arrows move it, with Shift further; R turns it, F flips it, P pins it
+        {lay.repeat_mm > 0 && ", M takes it to the next stripe that matches"}; Ctrl Z undoes. What is pinned stays where
+        it is when the rest is laid.
       </chakra.p>
       {search.error && <Says tone="wrong">{inWords(search.error)}</Says>}
       {put.error && <Says tone="wrong">{inWords(put.error)}</Says>}

@@ -9,6 +9,7 @@ import { show, text, type Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { meetings, onStripe } from "./stripes";
 
 type Lay = NonNullable<Plan["lay"]>;
 
@@ -57,6 +58,33 @@ export function Rivals({ lay, unit, used }: { lay: Lay; unit: Unit; used: number
         </tbody>
       </chakra.table>
       <chakra.p marginTop="8">{Math.round(used * 100)} % of the cloth is used.</chakra.p>
+    </Box>
+  );
+}
+
+/** Whether what is sewn together meets on the same stripe, seam by seam. */
+export function Matched({ plan, lay, unit }: { plan: Plan; lay: Lay; unit: Unit }) {
+  const met = meetings(plan, lay.placements, lay.sections, lay.repeat_mm);
+  if (!(lay.repeat_mm > 0)) return null;
+  return (
+    <Box fontSize="16px">
+      <chakra.h2 fontSize="20px" fontWeight={600}>
+        Stripes, every <Length mm={lay.repeat_mm} unit={unit} />
+      </chakra.h2>
+      {met.length === 0 && <p>Nothing here carries a notch on both sides of a seam to match at.</p>}
+      <chakra.ul listStyleType="none">
+        {met.map(({ one, other, garment, code, off }) => (
+          <chakra.li key={`${one} ${other}`} color={onStripe(off) ? "moss" : "ink"}>
+            {pieceName(plan, { garment, panel: "front" })} to back at the {code}:{" "}
+            {onStripe(off) ? "on the same stripe" : `${text(show(Math.abs(off), unit))} off`}
+          </chakra.li>
+        ))}
+      </chakra.ul>
+      {met.some(({ off }) => !onStripe(off)) && (
+        <chakra.p color="ink2" fontSize="14px">
+          Move by hand, choose a piece and match it: it goes along to the next stripe that meets.
+        </chakra.p>
+      )}
     </Box>
   );
 }

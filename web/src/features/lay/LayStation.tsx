@@ -1,7 +1,6 @@
 import { Box } from "@chakra-ui/react";
 import { useState } from "react";
 import { type Order, type Plan, useSearch } from "../../api/shop";
-import { Cloth } from "../../drawing/Cloth";
 import { type Frame, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { dartsOf, PieceOn } from "../../drawing/PieceOn";
@@ -9,17 +8,16 @@ import { show, text, type Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { Findings, Margin, ToBuy, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
-import { useSize } from "../../ui/size";
 import { Says } from "../../ui/words";
 import { ByHand } from "./ByHand";
-import { CutList, Left, Rivals } from "./Figures";
+import { CutList, Left, Matched, Rivals } from "./Figures";
+import { LongTable } from "./LongTable";
 
 /** The whole cloth lengthwise with every piece on it, what the lay is held against, and the search for a shorter one. */
 export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; planId: string }) {
   const search = useSearch(order.id, planId, "shorter");
   const { run } = search;
   const unit = plan.unit as Unit;
-  const [ref, size] = useSize();
   const [byHand, setByHand] = useState(false);
   const [at, setAt] = useState(0);
   const found = run?.lay;
@@ -37,17 +35,6 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
     );
   }
   const section = lay.sections[at] ?? lay.sections[0]!;
-  const { depth_mm: depth, extent_mm: length } = section;
-  const whole = Math.max((length * 1.02) / Math.max(100, size.width - 90), depth / Math.max(100, size.height - 90));
-  // A lay of many yards would be a thread: it is drawn deep enough to be read, and the table is walked along.
-  const px = Math.min(whole, depth / READ);
-  const width = Math.max(size.width, length / px + 90);
-  const view = {
-    x: length / 2 - (width * px) / 2 - 12 * px,
-    y: depth / 2 - (size.height * px) / 2 - 12 * px,
-    width: width * px,
-    height: size.height * px,
-  };
   const leave = (kept: boolean) => {
     setByHand(false);
     if (!kept) return;
@@ -79,63 +66,50 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
             />
           </Box>
         )}
-        <Box
-          ref={ref}
-          flex="1"
-          minHeight="0"
-          overflowX="auto"
-          overflowY="hidden"
-          display="flex"
-          flexDirection="column"
-          css={{ "& svg": { minWidth: `${width}px` } }}
-        >
-          {byHand ? (
-            <ByHand
-              order={order}
-              plan={plan}
-              planId={planId}
-              lay={lay}
-              section={lay.sections.indexOf(section)}
-              unit={unit}
-              view={view}
-              px={px}
-              done={leave}
-            />
-          ) : (
-            <Cloth section={section} colour={order.cloth.colour} unit={unit} view={view} px={px} label="The lay">
-              {(draw, line) => [
-                ...lay.offcuts
-                  .filter(here)
-                  .map((one, k) => <OffcutOn key={`o${k}`} offcut={one} draw={draw} line={line} px={px} unit={unit} />),
-                ...lay.placements.filter(here).map((placing, k) => {
-                  const piece = pieces.get(placing.piece);
-                  if (!piece) return null;
-                  const count =
-                    placing.copies === 2
-                      ? "2 at once"
-                      : piece.on_fold
-                        ? "1 on the fold"
-                        : placing.mirrored
-                          ? "right"
-                          : "1";
-                  return (
-                    <PieceOn
-                      darts={dartsOf(plan, piece)}
-                      key={k}
-                      piece={piece}
-                      placing={placing}
-                      draw={draw}
-                      line={line}
-                      px={px}
-                      state="done"
-                      label={`${pieceName(plan, piece)}, ${count}`}
-                    />
-                  );
-                }),
-              ]}
-            </Cloth>
-          )}
-        </Box>
+        {byHand ? (
+          <ByHand
+            order={order}
+            plan={plan}
+            planId={planId}
+            lay={lay}
+            section={lay.sections.indexOf(section)}
+            unit={unit}
+            done={leave}
+          />
+        ) : (
+          <LongTable section={section} colour={order.cloth.colour} unit={unit} repeat={lay.repeat_mm}>
+            {(draw, line, px) => [
+              ...lay.offcuts
+                .filter(here)
+                .map((one, k) => <OffcutOn key={`o${k}`} offcut={one} draw={draw} line={line} px={px} unit={unit} />),
+              ...lay.placements.filter(here).map((placing, k) => {
+                const piece = pieces.get(placing.piece);
+                if (!piece) return null;
+                const count =
+                  placing.copies === 2
+                    ? "2 at once"
+                    : piece.on_fold
+                      ? "1 on the fold"
+                      : placing.mirrored
+                        ? "right"
+                        : "1";
+                return (
+                  <PieceOn
+                    darts={dartsOf(plan, piece)}
+                    key={k}
+                    piece={piece}
+                    placing={placing}
+                    draw={draw}
+                    line={line}
+                    px={px}
+                    state={placing.under ? "later" : "done"}
+                    label={`${pieceName(plan, piece)}, ${count}${placing.under ? ", under" : ""}`}
+                  />
+                );
+              }),
+            ]}
+          </LongTable>
+        )}
         {!byHand && (
           <Box display="flex" gap="12" alignItems="center" flexWrap="wrap" marginTop="8">
             {search.working && run ? (
@@ -170,12 +144,16 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
         )}
       </Box>
       <Margin>
+        {lay.placements.filter(here).some((one) => one.under) && (
+          <Says tone="plain">Drawn faint: what lies under another layer, and is cut after that is folded back.</Says>
+        )}
         <p>
           {lay.sections.length > 1 && <b>{section.cut}. </b>}
           {section.say}
         </p>
         <ToBuy plan={plan} unit={unit} />
         <Rivals lay={lay} unit={unit} used={plan.yardage?.utilisation ?? 0} />
+        <Matched plan={plan} lay={lay} unit={unit} />
         <Left offcuts={lay.offcuts} order={order} unit={unit} />
         <CutList plan={plan} unit={unit} />
         <Findings plan={plan} />
@@ -185,9 +163,6 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
 }
 
 type Run = NonNullable<ReturnType<typeof useSearch>["run"]>;
-
-/** How many px deep the cloth is drawn at least. */
-const READ = 150;
 
 const TIMES = [
   { seconds: 10, name: "Look for a shorter lay" },

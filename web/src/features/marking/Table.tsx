@@ -57,6 +57,9 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
           <>
             {lay.placements.map((placing, k) => {
               if (placing.section !== mine.section) return null;
+              // Through other layers, over or under this one: it would be drawn across what is chalked now.
+              if (placing.under !== mine.under && !placing.layers.some((layer) => mine.layers.includes(layer)))
+                return null;
               const piece = pieces.get(placing.piece)!;
               const [first, last] = spans.get(k) ?? [Infinity, Infinity];
               const state = at < first ? "later" : at > last || at === plan.marks.length ? "done" : "now";
