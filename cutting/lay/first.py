@@ -31,9 +31,8 @@ def rivals(items: Sequence[Item], table: Folded, one_way: bool, outfits: Sequenc
 
     Where the items are those of several `outfits`, it is no longer than they are one after the other.
     """
-    one, block = one_pass(items, table), habit(items, table)
-    tried = [one, block, _fold_first(items, table), _end_to_end(outfits, table)]
-    valid = [lay for lay in tried if lay is not None]
+    one, block, *more = _tried(items, table)
+    valid = [lay for lay in (one, block, *more, _end_to_end(outfits, table)) if lay is not None]
     if not valid:
         return None
     best = min(valid, key=lambda lay: lay.length)
@@ -44,6 +43,11 @@ def rivals(items: Sequence[Item], table: Folded, one_way: bool, outfits: Sequenc
     return Lays(
         best, bound(items, table), block.length if block else None, one.length if one else None
     )  # fmt: skip
+
+
+def _tried(items: Sequence[Item], table: Folded) -> tuple[Lay | None, Lay | None, Lay | None]:
+    """One pass, the habit, fold pieces first."""
+    return one_pass(items, table), habit(items, table), _fold_first(items, table)
 
 
 def _fold_first(items: Sequence[Item], table: Folded) -> Lay | None:
@@ -58,7 +62,7 @@ def _end_to_end(outfits: Sequence[Sequence[Item]], table: Folded) -> Lay | None:
         return None
     reach, placements = 0.0, []
     for items in outfits:
-        tried = [lay for lay in (one_pass(items, table), habit(items, table), _fold_first(items, table)) if lay]
+        tried = [lay for lay in _tried(items, table) if lay is not None]
         if not tried:
             return None
         best = min(tried, key=lambda lay: lay.reach)

@@ -4,9 +4,8 @@ from collections.abc import Collection
 from dataclasses import replace
 
 from cutting.errors import refuse
-from cutting.lay.placement import Placement
 from cutting.lay.section import Section
-from cutting.lay.variants import Item, Variant
+from cutting.lay.variants import Item
 
 
 def pinned(section: Section, numbers: Collection[int]) -> Section:
@@ -22,16 +21,10 @@ def pinned(section: Section, numbers: Collection[int]) -> Section:
         placement = section.lays.lay.placements[number]
         at, variant = next(
             (at, variant) for at, item in enumerate(items) if item.piece.id == placement.piece
-            for variant in item.variants if variant.pin is None and _lies(variant, placement)
+            for variant in item.variants if variant.pin is None and variant.is_of(placement)
         )  # fmt: skip
-        fixed = replace(variant, pin=variant.corner(placement))
+        corner = variant.corner(placement)
+        fixed = replace(variant, pin=corner)
         items[at] = Item(items[at].piece, items[at].copies, (fixed,))
-        ends.append((fixed.pin or (0.0, 0.0))[0] * section.table.times + fixed.width * section.table.times)
+        ends.append((corner[0] + fixed.width) * section.table.times)
     return replace(section, items=tuple(items), lays=replace(section.lays, bound=max(ends)))
-
-
-def _lies(variant: Variant, placement: Placement) -> bool:
-    """Whether a piece was placed this way."""
-    return (variant.turned, variant.mirrored, variant.layers) == (
-        placement.turned, placement.mirrored, placement.layers,
-    )  # fmt: skip

@@ -126,6 +126,11 @@ class Variant:
         x, y = (b, a) if self.crosswise else (a, b)
         return Placement(piece, copies, self.layers, x, y, self.turned, self.mirrored)
 
+    def is_of(self, placement: Placement) -> bool:
+        """Whether a piece was placed this way."""
+        ways = placement.turned, placement.mirrored, placement.layers
+        return (self.turned, self.mirrored, self.layers) == ways
+
     def corner(self, placement: Placement) -> tuple[float, float]:
         """Along and across of its least corner where it was placed so, in mm."""
         a, b = (placement.y, placement.x) if self.crosswise else (placement.x, placement.y)

@@ -184,9 +184,7 @@ class Model:
             variant = self.ways[k][1]
             if variant.pin is not None and max(np.abs(np.subtract(variant.corner(placement), variant.pin))) > NEAR:
                 continue
-            if (variant.turned, variant.mirrored, variant.layers) == (
-                placement.turned, placement.mirrored, placement.layers,
-            ):  # fmt: skip
+            if variant.is_of(placement):
                 return k
         return None
 
