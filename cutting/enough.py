@@ -1,4 +1,4 @@
-"""Whether the cloth in hand is enough, and what would make it so: each way is drafted, laid and searched for real."""
+"""Whether the cloth in hand is enough, and what would make it so: each saving is drafted, laid and searched."""
 
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
@@ -17,12 +17,12 @@ from cutting.yardage import yardage
 
 Either = Ask | TopAsk
 SEEN = 5.0
-"""A way that saves less, in mm, is not worth its name."""
+"""What saves less, in mm, is not worth its name."""
 TRIM, LESS = inch(2), Fraction(9, 10)
 
 
 @dataclass(frozen=True)
-class Way:
+class Saving:
     """Something that could save cloth, and the job with it."""
 
     code: str
@@ -31,7 +31,7 @@ class Way:
 
 @dataclass(frozen=True)
 class Tried:
-    """A way as it came out, in mm with all that is bought besides the lay: what it needs, what that saves."""
+    """A saving as it came out, in mm with all that is bought besides the lay: what it needs, what that saves."""
 
     code: str
     needs: float
@@ -39,11 +39,11 @@ class Tried:
     enough: bool
 
 
-def ways(made: Plan) -> list[Way]:
-    """Every way that the garments of a plan have, each by itself."""
+def savings(made: Plan) -> list[Saving]:
+    """Every saving that the garments of a plan have, each by itself."""
     job = made.job
     found = [
-        Way(f"fold.{fold}", replace(job, cloth=replace(job.cloth, fold=fold)))
+        Saving(f"fold.{fold}", replace(job, cloth=replace(job.cloth, fold=fold)))
         for fold in (*FOLDS, "sections") if fold != made.laid.fold
     ]  # fmt: skip
     changes: dict[str, Callable[[Either, Garment], Either | None]] = {
@@ -53,12 +53,12 @@ def ways(made: Plan) -> list[Way]:
     for code, change in changes.items():
         asked = tuple(_changed(one, change, garments) for one in job.garments)
         if asked != job.garments:
-            found.append(Way(code, replace(job, garments=asked)))
+            found.append(Saving(code, replace(job, garments=asked)))
     return found
 
 
 def enough(job: Job, each: float, seed: int, wanted: Callable[[], bool] = lambda: True) -> Iterator[Tried]:
-    """First the job as it stands (code `now`), then each way, a search of `each` seconds for all of them.
+    """First the job as it stands (code `now`), then each saving, a search of `each` seconds for all of them.
 
     What cannot be drafted or laid, and what saves nothing, is left out. Raises CuttingError where the job itself cannot
     be drafted.
@@ -68,15 +68,15 @@ def enough(job: Job, each: float, seed: int, wanted: Callable[[], bool] = lambda
     in_hand = float(job.cloth.length) if job.cloth.length is not None else None
     if now is not None:
         yield Tried("now", now, 0.0, in_hand is not None and now <= in_hand)
-    for way in ways(made):
+    for saving in savings(made):
         if not wanted():
             return
         try:
-            needs = _needs(plan(way.job, by_width=False), each, seed)
+            needs = _needs(plan(saving.job, by_width=False), each, seed)
         except CuttingError:
             continue
         if needs is not None and (now is None or now - needs > SEEN):
-            yield Tried(way.code, needs, (now or needs) - needs, in_hand is not None and needs <= in_hand)
+            yield Tried(saving.code, needs, (now or needs) - needs, in_hand is not None and needs <= in_hand)
 
 
 def _needs(made: Plan, each: float, seed: int) -> float | None:

@@ -9,21 +9,24 @@ from dataclasses import dataclass, replace
 from cutting.body import doubts
 from cutting.checks import Check, check_fold, check_garment, check_joins, findings_of, worst_fit
 from cutting.cloth import USUAL_FOLDS, Folded
+from cutting.dividing import first_laid
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
 from cutting.garments import Garment, draft_joined, draft_lower, draft_top
 from cutting.job import GarmentAsk, Job, JumpsuitAsk, Outfit
-from cutting.lay import Laid, Lay, Placement
-from cutting.laying import Laying, WidthRow
+from cutting.lay import Bound, Laid, Lay, Placement
+from cutting.laying import Laying
 from cutting.ledger import Row, ledger
 from cutting.lengths import Fixed, Length, found
 from cutting.marking import Mark, place_marks
 from cutting.methods import said_of_cloth
 from cutting.methods.upper import TopAsk
 from cutting.pieces import Piece
+from cutting.widths import WidthRow
+from cutting.widths import by_width as widths_of
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.6.1"
+CORE = "0.7.0"
 
 
 @dataclass(frozen=True)
@@ -60,7 +63,7 @@ def plan(job: Job, by_width: bool = True) -> Plan:
     laying = Laying(job.cloth, outfits, job.cut_from)
     if not laying.pieces("open"):
         raise refuse(f"cut.nothing_{job.cut_from}", "garments")
-    laid = laying.first()
+    laid = first_laid(laying)
     rows = [row for garment in garments for row in ledger(garment)]
     checks = [check for garment in garments for check in check_garment(garment)]
     checks += check_joins(garments)
@@ -76,7 +79,7 @@ def plan(job: Job, by_width: bool = True) -> Plan:
         findings = [one for one in findings if one.weight != "note" or one.where.startswith("cloth")]
     return Plan(
         job, garments, laid, needed, place_marks(garments, laid, job.cut_from), tuple(rows), bought,
-        laying.by_width(job.unit, job.count) if by_width else (), tuple(checks),
+        widths_of(laying, job.unit, job.count) if by_width else (), tuple(checks),
         tuple(sorted(findings, key=lambda f: ("stop", "warn", "note").index(f.weight))),
     )  # fmt: skip
 
@@ -87,7 +90,7 @@ def _bought(job: Job, laid: Laid) -> Yardage | None:
 
 def widths(job: Job) -> tuple[WidthRow, ...]:
     """What the job's pieces need on cloth of each standard width, folded and open. Raises CuttingError as `plan`."""
-    return Laying(job.cloth, draft(job), job.cut_from).by_width(job.unit, job.count)
+    return widths_of(Laying(job.cloth, draft(job), job.cut_from), job.unit, job.count)
 
 
 def by_hand(made: Plan, placements: Sequence[tuple[int, Placement]]) -> Plan:
@@ -108,9 +111,9 @@ def by_hand(made: Plan, placements: Sequence[tuple[int, Placement]]) -> Plan:
 
 
 def with_lays(
-    made: Plan, lays: Sequence[Lay | None], bounds: Sequence[float] | None = None, refused: str = "lay.invalid"
+    made: Plan, lays: Sequence[Lay | None], bounds: Sequence[Bound] | None = None, refused: str = "lay.invalid"
 ) -> Plan:
-    """The same plan on other lays of its sections (None: as it lies), with better bounds in mm where some were proved.
+    """The same plan on other lays of its sections (None: as it lies), with better bounds where some were proved.
 
     Raises CuttingError with the code `refused` where one is not sound.
     """

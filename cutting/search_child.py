@@ -2,7 +2,7 @@
 
 It ends by itself: when the time is over, when a lay is proved the shortest, or when its standard input is closed.
 Where the first line has a `hand`, its placements are where the search sets out from, and those of its pins stay.
-Where the first line says `ways`, it tries what would make the cloth in hand enough instead, and tells each as a line.
+Where the first line says `savings`, it tries what would make the cloth in hand enough, and tells each as a line.
 Else each line holds tried, gone_ms and bound_mm; a better lay adds `lay`; the last line holds the whole `plan`.
 `python -m cutting.search_child warm` compiles what the search needs, and keeps it for the next time.
 """
@@ -22,7 +22,7 @@ from cutting.formats.plan_v1 import lay_to_wire, placements_of
 from cutting.lay import Laid, pinned
 from cutting.plan import Plan, by_hand, plan, with_lays
 from cutting.searching import Progress, search
-from cutting.words import way_words
+from cutting.words import saving_words
 
 MEMORY = 2 * 1024**3
 EVERY = 0.3
@@ -44,12 +44,12 @@ def _left_alone() -> bool:
     return bool(ready) and os.read(sys.stdin.fileno(), 1) == b""
 
 
-def try_ways(asked: dict[str, Any]) -> int:
-    """Each way to need less cloth, as it comes out; the last line says that it ended."""
+def try_savings(asked: dict[str, Any]) -> int:
+    """Each saving of cloth, as it comes out; the last line says that it ended."""
     job = read_job(asked["job"])
     for number, one in enumerate(enough(job, asked["seconds"], asked["seed"], wanted=lambda: not _left_alone()), 1):
-        told = {"code": one.code, "says": way_words(one.code), "needs_mm": one.needs, "saves_mm": one.saves}
-        _say(tried=number, way=told | {"enough": one.enough})
+        told = {"code": one.code, "says": saving_words(one.code), "needs_mm": one.needs, "saves_mm": one.saves}
+        _say(tried=number, saving=told | {"enough": one.enough})
     _say(ended=True)
     return 0
 
@@ -79,8 +79,8 @@ def main() -> int:
     """Run one search; 0 when it ended by itself."""
     resource.setrlimit(resource.RLIMIT_AS, (MEMORY, MEMORY))
     asked = json.loads(sys.stdin.buffer.readline())
-    if asked.get("ways"):
-        return try_ways(asked)
+    if asked.get("savings"):
+        return try_savings(asked)
     first = plan(read_job(asked["job"]), by_width=False)
     if not first.laid.lies:
         return 0

@@ -9,7 +9,8 @@ from dataclasses import dataclass
 from functools import partial
 from multiprocessing.connection import Connection, wait
 
-from cutting.lay import Item, Laid, Lay, Section
+from cutting.lay import Bound, Item, Laid, Lay, Section
+from cutting.lay.bound import best_of
 from cutting.lay.search import ENOUGH, improve, load
 from cutting.lay.search.bounds import proved
 from cutting.lay.search.model import Model
@@ -23,8 +24,8 @@ TELLS = 0.2
 
 @dataclass(frozen=True)
 class Progress:
-    """How far the search has come: tries, seconds, and for each section the shortest lay so far and the proven bound
-    in mm.
+    """How far the search has come: tries, seconds, and for each section the shortest lay so far and the proven
+    bound.
 
     `news` where a lay is a new one; `done` where none can be shorter.
     """
@@ -32,7 +33,7 @@ class Progress:
     tried: int
     gone: float
     lays: tuple[Lay, ...]
-    bounds: tuple[float, ...]
+    bounds: tuple[Bound, ...]
     news: bool = False
     done: bool = False
 
@@ -42,7 +43,7 @@ class Progress:
 
     @property
     def bound(self) -> float:
-        return sum(self.bounds)
+        return sum(one.length for one in self.bounds)
 
 
 def search(
@@ -85,7 +86,7 @@ class _Told:
 
     tried: int
     lay: Lay | None
-    bound: float
+    bound: Bound
     news: bool
     done: bool
 
@@ -96,20 +97,19 @@ def _section(
     assert section.lays is not None
     begun = time.monotonic()
     start, items = section.lays.lay, section.items
-    times = start.table.times
-    least = section.lays.bound / times
+    least = section.lays.bound
     load()
-    workers = _Workers(items, start, least, seed, processes)
+    workers = _Workers(items, start, least.reach, seed, processes)
     best: Lay | None = None
     try:
-        least = max(least, proved(Model.of(items, start.table)))
+        least = best_of([least, proved(Model.of(items, start.table))])
         while True:
             found = workers.news(TELLS)
             news = found is not None and found.reach < (best or start).reach - 1e-3
             best = found if news else best
-            done = (best or start).reach <= least + ENOUGH
+            done = (best or start).reach <= least.reach + ENOUGH
             over = done or time.monotonic() - begun > seconds or not workers.left or not wanted()
-            yield _Told(workers.tried, best, min(least, (best or start).reach) * times, news, done)
+            yield _Told(workers.tried, best, least.within((best or start).reach), news, done)
             if over:
                 return
     finally:

@@ -1,6 +1,6 @@
 """A plan in words for the shell: what to buy, how to fold it, the ledger, what is wrong."""
 
-from cutting.laying import with_small
+from cutting.dividing import with_small
 from cutting.lengths import show
 from cutting.plan import Plan
 from cutting.words import say_finding, say_fold, section_name, yardage_formula

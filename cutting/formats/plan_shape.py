@@ -158,6 +158,19 @@ class LayerOut(BaseModel):
     to_mm: float
 
 
+class BoundStepOut(BaseModel):
+    """A step of the proof that no lay of a section is shorter, along its table; `times` as often in cloth.
+
+    `whole`: the longest piece; `surface`: all pieces over the full width; `pinned`: the far end of one that stays;
+    `half` of the first and the last of some that block one another; `apart`: from the middle of a piece to the other's.
+    """
+
+    kind: Literal["whole", "surface", "pinned", "half", "apart"]
+    mm: float
+    piece: str = ""
+    other: str = ""
+
+
 class SectionOut(BaseModel):
     """Cloth folded one way: `extent_mm` by `depth_mm` on the table, of the cloth `from_mm` to `to_mm`.
 
@@ -177,6 +190,7 @@ class SectionOut(BaseModel):
     from_mm: float
     to_mm: float
     bound_mm: float
+    bound_steps: list[BoundStepOut]
     layers: list[LayerOut]
     folds_mm: list[float]
 

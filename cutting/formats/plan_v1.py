@@ -5,8 +5,10 @@ from itertools import accumulate
 from typing import Any
 
 from cutting.checks import Check
+from cutting.dividing import with_small
 from cutting.formats.plan_shape import (
     XY,
+    BoundStepOut,
     CheckOut,
     DartOut,
     EdgeOut,
@@ -31,13 +33,13 @@ from cutting.formats.plan_shape import (
 )
 from cutting.garments import Garment, Number
 from cutting.geometry import Cubic, Point
-from cutting.lay import Lays, Placement, Section, lies_under, offcuts
-from cutting.laying import WidthRow, with_small
+from cutting.lay import Bound, BoundStep, Laid, Lay, Lays, Placement, Section, lies_under, offcuts
 from cutting.ledger import Row
 from cutting.lengths import Length, Unit, show
 from cutting.marking import Mark
 from cutting.pieces import Panel, Piece
 from cutting.plan import Plan
+from cutting.widths import WidthRow
 from cutting.words import (
     check_labels,
     check_say,
@@ -125,9 +127,11 @@ def _piece(piece: Piece, garment: Garment) -> PieceOut:
     )  # fmt: skip
 
 
-def _mark(number: int, mark: Mark, unit: Unit) -> MarkOut:
+def _mark(number: int, mark: Mark, before: Mark | None, unit: Unit) -> MarkOut:
     words = mark_words(mark.step.panel, mark.step.code)
-    start, along = from_along(mark.step.from_code, mark.step.along)
+    same = before is not None and (before.garment, before.step.panel) == (mark.garment, mark.step.panel)
+    code = before.step.code if same and before is not None else ""
+    start, along = from_along(mark.step.from_code, mark.step.along, mark.tape.end.minus(mark.tape.start), code)
     shown = show(mark.tape.length.value, unit)
     cloth = None
     if mark.on_cloth is not None:
@@ -168,10 +172,18 @@ def _section(section: Section, lays: Lays, start: float, unit: Unit) -> SectionO
         fold=table.fold, name=fold_name(table.fold),
         say=say_fold(table, lay.depth, unit), depth_mm=_mm(lay.depth),
         extent_mm=_mm(table.depth if table.crosswise else lay.reach), from_mm=_mm(start), to_mm=_mm(start + lay.length),
-        bound_mm=_mm(lays.bound),
+        bound_mm=_mm(_told(lays.bound)),
+        bound_steps=[
+            BoundStepOut(kind=one.kind, mm=_mm(one.mm), piece=one.piece, other=one.other) for one in lays.bound.steps
+        ],
         layers=[LayerOut(number=one.number, from_mm=_mm(one.start), to_mm=_mm(one.end)) for one in table.layers],
         folds_mm=sorted({d.fold for d in table.doublings if d.fold is not None}),
     )  # fmt: skip
+
+
+def _told(bound: Bound) -> float:
+    """A bound's length, mm, as the steps that are told of it add up."""
+    return sum(_mm(step.mm) for step in bound.steps) * bound.times
 
 
 def lay_to_wire(made: Plan) -> LayOut | None:
@@ -191,9 +203,9 @@ def lay_to_wire(made: Plan) -> LayOut | None:
             )
             for section, p in laid.placements()
         ],
-        length_mm=_mm(laid.length), bound_mm=_mm(laid.bound), habit_mm=_or_none(laid.habit),
-        one_pass_mm=_or_none(laid.one_pass), open_mm=_or_none(laid.open_length), one_fold_mm=_or_none(laid.one_fold),
-        repeat_mm=_mm(float(made.job.cloth.repeat)),
+        length_mm=_mm(laid.length), bound_mm=_mm(sum(_told(bound) for bound in laid.bounds)),
+        habit_mm=_or_none(laid.habit), one_pass_mm=_or_none(laid.one_pass), open_mm=_or_none(laid.open_length),
+        one_fold_mm=_or_none(laid.one_fold), repeat_mm=_mm(float(made.job.cloth.repeat)),
         offcuts=[
             OffcutOut(
                 section=number, x_mm=one.x, y_mm=one.y, along_mm=one.along, across_mm=one.across, layers=one.layers
@@ -213,6 +225,18 @@ def placements_of(rows: Sequence[dict[str, Any]]) -> list[tuple[int, Placement]]
         )
         for p in rows
     ]
+
+
+def stored_lays(laid: Laid, lay: dict[str, Any]) -> tuple[list[Lay], list[Bound]]:
+    """What was stored of a lay for the same sections: where everything lies, and the bounds that were proved."""
+    placed = placements_of(lay["placements"])
+    lays, bounds = [], []
+    for number, (section, one) in enumerate(zip(laid.sections, lay["sections"], strict=True)):
+        times = section.table.times
+        reach = (one["to_mm"] - one["from_mm"]) / times
+        lays.append(Lay(section.table, tuple(p for there, p in placed if there == number), reach))
+        bounds.append(Bound(tuple(BoundStep(**step) for step in one["bound_steps"]), times))
+    return lays, bounds
 
 
 def _or_none(value: float | None) -> float | None:
@@ -249,7 +273,10 @@ def to_model(plan: Plan) -> PlanOut:
         ),
         panels=[_panel(panel, garment) for garment in plan.garments for panel in garment.panels.values()],
         pieces=[_piece(piece, by_id[piece.garment]) for piece in plan.laid.pieces],
-        marks=[_mark(number, mark, unit) for number, mark in enumerate(plan.marks, 1)],
+        marks=[
+            _mark(number, mark, before, unit)
+            for number, (before, mark) in enumerate(zip([None, *plan.marks], plan.marks, strict=False), 1)
+        ],
         ledger=[_row(row) for row in plan.rows],
         lay=lay_to_wire(plan),
         yardage=out, checks=[_check(check, unit) for check in plan.checks],

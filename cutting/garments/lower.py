@@ -16,7 +16,7 @@ from cutting.garments.waists import notions, waist_parts
 from cutting.geometry import Point, beyond, is_simple
 from cutting.methods import METHODS, Ask
 from cutting.methods.sums import Sums
-from cutting.pieces import Panel, Piece, Tape, finish, read_tape
+from cutting.pieces import Panel, Piece, Tape, finish, read_tapes
 from cutting.pieces.panel import with_notches
 
 
@@ -43,12 +43,8 @@ class Lower(Garment):
 
     def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:
         """The legs' calls, then the parts'."""
-        on_cloth = self.marking == "on-cloth"
         steps = [step for name in self.main for step in self.panels[name].steps]
-        legs = [
-            (step, read_tape(step, self.panels) if on_cloth else Tape(step.start, step.end, step.length))
-            for step in steps
-        ]
+        legs = read_tapes(steps, self.panels, self.marking == "on-cloth")
         return legs + [pair for part in self.parts for pair in part.tapes(on_fold)]
 
     def anchor(self, panel: str, first: Tape) -> tuple[str, Point]:

@@ -14,7 +14,7 @@ from cutting.garments.waists import Notion, interfacing
 from cutting.geometry import Point, distance, is_simple
 from cutting.lengths import inch
 from cutting.methods.upper import TOPS, DraftedTop, Sleeve, TopAsk, TopSums, draw_top
-from cutting.pieces import Panel, Piece, Tape, finish, read_tape
+from cutting.pieces import Panel, Piece, Tape, finish, read_tapes
 from cutting.pieces.panel import with_notches
 
 BACK_ZIP_OVER = inch(7)
@@ -40,12 +40,8 @@ class Top(Garment):
 
     def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:
         """The panels' calls, then the facings'."""
-        on_cloth = self.marking == "on-cloth"
         steps = [step for name in self.main for step in self.panels[name].steps]
-        tapes = [
-            (step, read_tape(step, self.panels) if on_cloth else Tape(step.start, step.end, step.length))
-            for step in steps
-        ]
+        tapes = read_tapes(steps, self.panels, self.marking == "on-cloth")
         return tapes + [
             pair for part in self.parts if part.panel.name not in self.main for pair in _tapes(part, on_fold)
         ]

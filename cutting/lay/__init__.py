@@ -4,6 +4,7 @@ The cloth's frame: x from the cut end along the selvedge, y from the fold (open 
 across the cloth: x along the fold from one selvedge, y from the fold.
 """
 
+from cutting.lay.bound import Bound, BoundStep, plain_bound
 from cutting.lay.checker import faults
 from cutting.lay.first import Lays, rivals
 from cutting.lay.laid import Laid
@@ -15,6 +16,8 @@ from cutting.lay.section import Section
 from cutting.lay.variants import Item, Known, items_for
 
 __all__ = [
+    "Bound",
+    "BoundStep",
     "Item",
     "Known",
     "Laid",
@@ -29,5 +32,6 @@ __all__ = [
     "offcuts",
     "one_pass",
     "pinned",
+    "plain_bound",
     "rivals",
 ]

@@ -8,11 +8,11 @@ from dataclasses import dataclass, replace
 
 from cutting.cloth import Folded
 from cutting.errors import refuse
+from cutting.lay.bound import Bound, plain_bound
 from cutting.lay.checker import faults
 from cutting.lay.habit import habit
 from cutting.lay.one_pass import fit, one_pass
 from cutting.lay.placement import Lay
-from cutting.lay.score import bound
 from cutting.lay.variants import Item
 
 
@@ -21,7 +21,7 @@ class Lays:
     """The lay to use, and beside it the figures that show what it is worth, in mm; None where there is none."""
 
     lay: Lay
-    bound: float
+    bound: Bound
     habit: float | None
     one_pass: float | None
 
@@ -40,9 +40,7 @@ def rivals(items: Sequence[Item], table: Folded, one_way: bool, outfits: Sequenc
     wrong = faults(best, pieces, one_way)
     if wrong:
         raise refuse("lay.invalid", "lay", faults=", ".join(fault.code for fault in wrong))
-    return Lays(
-        best, bound(items, table), block.length if block else None, one.length if one else None
-    )  # fmt: skip
+    return Lays(best, plain_bound(items, table), block.length if block else None, one.length if one else None)
 
 
 def _tried(items: Sequence[Item], table: Folded) -> tuple[Lay | None, Lay | None, Lay | None]:

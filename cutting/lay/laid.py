@@ -4,6 +4,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from functools import cached_property
 
+from cutting.lay.bound import Bound
 from cutting.lay.first import Lays
 from cutting.lay.placement import Lay, Placement
 from cutting.lay.section import Section
@@ -45,7 +46,7 @@ class Laid:
         return tuple(one.lay for one in self.all_lays)
 
     @property
-    def bounds(self) -> tuple[float, ...]:
+    def bounds(self) -> tuple[Bound, ...]:
         return tuple(one.bound for one in self.all_lays)
 
     @property
@@ -54,7 +55,7 @@ class Laid:
 
     @property
     def bound(self) -> float:
-        return sum(self.bounds)
+        return sum(one.length for one in self.bounds)
 
     @property
     def habit(self) -> float | None:
@@ -76,7 +77,7 @@ class Laid:
             for placement in lay.placements:
                 yield number, placement
 
-    def on(self, lays: Sequence[Lay | None], bounds: Sequence[float], refused: str = "lay.invalid") -> "Laid":
+    def on(self, lays: Sequence[Lay | None], bounds: Sequence[Bound], refused: str = "lay.invalid") -> "Laid":
         """The same on other lays of its sections; see `Section.on`."""
         sections = tuple(
             one.on(lay, bound, refused) for one, lay, bound in zip(self.sections, lays, bounds, strict=True)

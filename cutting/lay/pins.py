@@ -4,6 +4,7 @@ from collections.abc import Collection
 from dataclasses import replace
 
 from cutting.errors import refuse
+from cutting.lay.bound import Bound, BoundStep, best_of
 from cutting.lay.section import Section
 from cutting.lay.variants import Item
 
@@ -16,7 +17,7 @@ def pinned(section: Section, numbers: Collection[int]) -> Section:
     if section.lays is None or any(not 0 <= number < len(section.lays.lay.placements) for number in numbers):
         raise refuse("lay.pin", "lay")
     items = list(section.items)
-    ends = [section.lays.bound]
+    bounds = [section.lays.bound]
     for number in sorted(set(numbers)):
         placement = section.lays.lay.placements[number]
         at, variant = next(
@@ -26,5 +27,6 @@ def pinned(section: Section, numbers: Collection[int]) -> Section:
         corner = variant.corner(placement)
         fixed = replace(variant, pin=corner)
         items[at] = Item(items[at].piece, items[at].copies, (fixed,))
-        ends.append((corner[0] + fixed.width) * section.table.times)
-    return replace(section, items=tuple(items), lays=replace(section.lays, bound=max(ends)))
+        end = BoundStep("pinned", corner[0] + fixed.width, placement.piece)
+        bounds.append(Bound((end,), section.table.times))
+    return replace(section, items=tuple(items), lays=replace(section.lays, bound=best_of(bounds)))

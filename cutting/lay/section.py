@@ -5,6 +5,7 @@ from functools import cached_property
 
 from cutting.cloth import Folded
 from cutting.errors import refuse
+from cutting.lay.bound import Bound, best_of
 from cutting.lay.checker import faults
 from cutting.lay.first import Lays
 from cutting.lay.placement import Lay
@@ -34,14 +35,14 @@ class Section:
         """Square mm of cloth the pieces take, in all their layers."""
         return sum(item.surface for item in self.items)
 
-    def on(self, lay: Lay | None, bound: float = 0.0, refused: str = "lay.invalid") -> "Section":
-        """The same on another lay, or its own, with a better bound in mm where one was proved.
+    def on(self, lay: Lay | None, bound: Bound | None = None, refused: str = "lay.invalid") -> "Section":
+        """The same on another lay, or its own, with a better bound where one was proved.
 
         Raises CuttingError with the code `refused` where the lay is not sound.
         """
         if self.lays is None:
             return self
-        lays = replace(self.lays, bound=max(bound, self.lays.bound))
+        lays = replace(self.lays, bound=best_of([self.lays.bound, *([bound] if bound else [])]))
         if lay is not None and lay != lays.lay:
             wrong = faults(lay, self.pieces, self.one_way)
             if wrong:

@@ -2,6 +2,6 @@
 
 from cutting.pieces.panel import Notch, Panel, finish
 from cutting.pieces.piece import Piece
-from cutting.pieces.tape import Tape, read_tape
+from cutting.pieces.tape import Tape, read_tape, read_tapes
 
-__all__ = ["Notch", "Panel", "Piece", "Tape", "finish", "read_tape"]
+__all__ = ["Notch", "Panel", "Piece", "Tape", "finish", "read_tape", "read_tapes"]

@@ -1,8 +1,9 @@
 """A step as the tape reads it: between net lines on paper, between cut edges on cloth."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
-from cutting.drafting import Step
+from cutting.drafting import Edge, Step
 from cutting.drafting.step import EdgeRef
 from cutting.geometry import Point, crossings, distance, unit
 from cutting.lengths import Found, Length, found, named, total
@@ -19,6 +20,12 @@ class Tape:
     start: Point
     end: Point
     length: Length
+
+    def beside(self, aside: Point) -> "Tape":
+        """The same tape, moved over square to itself by what `aside` has in that direction."""
+        out = unit(self.end.minus(self.start))
+        square = aside.minus(Point(out.across * aside.dot(out), out.down * aside.dot(out)))
+        return Tape(self.start.plus(square), self.end.plus(square), self.length)
 
 
 @dataclass(frozen=True)
@@ -58,6 +65,41 @@ def _end(ref: EdgeRef | None, panels: dict[str, Panel], panel: str, net: Point, 
         hits = crossings(polyline, net, away, extend=True)
         shift = min((hit.at for hit in hits), key=abs, default=0.0)
     return _End(shift, (allowance if shift >= 0 else -allowance,))
+
+
+def read_tapes(steps: Sequence[Step], panels: dict[str, Panel], on_cloth: bool) -> list[tuple[Step, Tape]]:
+    """Every step with its tape, in the order of marking: between cut edges where it is marked on cloth.
+
+    A tape from the point just marked starts where that was chalked. On cloth a hem's turn is called after its edge,
+    since widths are measured on it, and the waist line is the top's cut edge.
+    """
+    told: list[tuple[Step, Tape]] = []
+    for step in steps:
+        tape = read_tape(step, panels) if on_cloth else Tape(step.start, step.end, step.length)
+        if on_cloth and step.along == "waist_line":
+            tape = tape.beside(Point(0, _top_edge(panels, step.panel) - step.start.down))
+        before = told[-1] if told and told[-1][0].panel == step.panel else None
+        if before is not None and before[0].code == step.from_code:
+            tape = tape.beside(before[1].end.minus(before[0].end))
+        told.append((step, tape))
+        if on_cloth and step.closes == "hem" and panels[step.panel].edges["hem"].turned:
+            told.append(_turn(step, tape, panels[step.panel].edges["hem"]))
+    return told
+
+
+def _top_edge(panels: dict[str, Panel], panel: str) -> float:
+    """The level of the waist line as it is chalked: the cut top; for a back, the front's cut top at its centre."""
+    if panel == "back" and "front" in panels:
+        return panels["front"].corner("waist", "crotch").down
+    return panels[panel].lengths["seam_down"].mm - panels[panel].edges["waist"].allowance.mm
+
+
+def _turn(step: Step, tape: Tape, hem: Edge) -> tuple[Step, Tape]:
+    """From a hem's cut edge to where it is folded."""
+    turn = Point(tape.end.across, step.end.down)
+    length = named(hem.allowance, "turn_up" if hem.turned == 2 else "allowance.hem")
+    called = Step(step.panel, step.stage, "hem_turn", tape.end, turn, length, "hem_edge", "up")
+    return called, Tape(tape.end, turn, length)
 
 
 def read_tape(step: Step, panels: dict[str, Panel]) -> Tape:

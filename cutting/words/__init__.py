@@ -2,7 +2,7 @@
 
 from cutting.words.checks import check_labels, check_say
 from cutting.words.effects import say_effect
-from cutting.words.enough import way_words
+from cutting.words.enough import saving_words
 from cutting.words.findings import say_finding
 from cutting.words.folds import fold_name, say_fold, section_name
 from cutting.words.formula import formula, number_text, with_numbers
@@ -13,6 +13,23 @@ from cutting.words.problems import say_problem
 from cutting.words.yardage import cost_formula, yardage_formula
 
 __all__ = [
-    "MEASURES", "check_labels", "check_say", "cost_formula", "fold_name", "formula", "from_along", "mark_words", "measure_name", "number_name", "number_text", "say_effect", "say_finding", "say_fold",
-    "say_problem", "section_name", "way_words", "with_numbers", "yardage_formula",
+    "MEASURES",
+    "check_labels",
+    "check_say",
+    "cost_formula",
+    "fold_name",
+    "formula",
+    "from_along",
+    "mark_words",
+    "measure_name",
+    "number_name",
+    "number_text",
+    "saving_words",
+    "say_effect",
+    "say_finding",
+    "say_fold",
+    "say_problem",
+    "section_name",
+    "with_numbers",
+    "yardage_formula",
 ]  # fmt: skip

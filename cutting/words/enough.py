@@ -2,7 +2,7 @@
 
 from cutting.words.folds import fold_name
 
-WAYS = {
+SAVINGS = {
     "now": "As it stands",
     "pieced_band": "Piece the band: join it behind instead of cutting it in one",
     "other_cloth": "Facings, bindings and pocket bags from other cloth",
@@ -18,9 +18,9 @@ FOLDING = {
 }
 
 
-def way_words(code: str) -> str:
-    """One way, as one does it."""
+def saving_words(code: str) -> str:
+    """One saving, as one does it."""
     kind, _, fold = code.partition(".")
     if kind == "fold":
         return FOLDING.get(fold, f"Fold it otherwise: {fold_name(fold)[0].lower()}{fold_name(fold)[1:]}")
-    return WAYS[code]
+    return SAVINGS[code]

@@ -29,7 +29,7 @@ FOUND = {
     "over_the_head": "so that the head passes", "over_the_tummy": "so that the side passes the belly", "shoulder_run": "what the shoulder runs out level", "to_the_bust": "down to the bust's level", "below_the_bust": "up to 1 in below the bust point, or 1/2 in below the armhole line", "short_of_bust": "to 1 1/2 in short of the bust point",
     "zip_lean": "what the zip's edge leans in", "cap_height": "height that makes the cap as long as the armhole and its ease", "cap_length": "cap, measured on the draft",
     "to_fill_the_armhole": "to fill the armhole", "round_the_edge": "round the edge", "widest_sleeve": "widest line of the sleeve, cut",
-    "lean": "lean of the seam", "tip_drop": "drop that makes the inner legs equal",
+    "lean": "lean of the seam", "half_armhole": "halfway from the shoulder tip down to the armhole line", "tip_drop": "level that makes the inner legs equal",
     "side_equal": "height that makes the side seams equal", "hem_widened": "extra hem that makes the inner legs equal",
     "curve_start": "where the curve leaves the centre line", "diagonal": "diagonal brought back into its range",
     "diagonal_moved": "diagonal brought back into its range", "side_curve": "hollow of the side curve",

@@ -2,32 +2,48 @@
 
 from dataclasses import dataclass
 
+from cutting.geometry import Point
 from cutting.words import top_marks
 
 PLACES = {
     "top": "the top line", "crotch_line": "the guide line", "hip_line": "the guide line", "knee_line": "the guide line",
-    "hem_line": "the guide line", "guide_line": "the guide line", "centre_on_crotch_line": "the corner of centre and crotch line",
+    "hem_line": "the guide line", "hem_edge": "the hem's edge", "guide_line": "the guide line", "centre_on_crotch_line": "the corner of centre and crotch line",
     "centre_at_waist": "the centre", "centre_in": "the centre", "centre_drop": "the centre's lowered point", "waist_line": "the waist line",
     "dart_near": "the dart's near leg", "dart_place": "the dart's middle", "crease": "the crease",
-    "front_crotch_point": "the front's crotch point", "crotch_tip": "the point just marked", "front_centre_line": "the front's centre",
-    "centre_slant": "the point just marked", "seat_raise": "the centre back's top", "centre_line": "the centre back",
+    "front_crotch_point": "the front's crotch point", "crotch_tip": "the back crotch point", "front_centre_line": "the front's centre",
+    "centre_slant": "the centre back's top", "seat_raise": "the centre back's top", "centre_line": "the centre back",
     "front_knee_inner": "the front's inner leg", "front_knee_side": "the front's side", "front_hem_inner": "the front's inner leg",
     "front_hem_side": "the front's side", "front_thigh_inner": "the front's inner leg", "strip_end": "the strip's end",
-    "centre_base": "the point just marked", "own_centre": "the centre back on the crotch line", "own_slant": "the point just marked",
-    "own_crotch_point": "the point just marked", "rise_line": "the guide line", "front_half": "the front's end of the rise line", "back_half": "the back's end of the rise line",
-    "front_out": "the point just marked", "back_out": "the point just marked", "corner": "the corner of centre and crotch line",
+    "centre_base": "the centre back on the crotch line", "own_centre": "the centre back on the crotch line", "own_slant": "the centre back's top",
+    "own_crotch_point": "the back crotch point", "rise_line": "the guide line", "front_half": "the front's end of the rise line", "back_half": "the back's end of the rise line",
+    "front_out": "the front's point, out", "back_out": "the back's point, out", "corner": "the corner of centre and crotch line",
     "fold_at_waist": "the fold, at the waist", "slanted_waist": "the centre's end of the waist", "crotch_point": "the crotch point",
     "hip_level": "the hip line", "strip_centre": "the centre's end of the strip's line", "strip_corner": "its top line",
-    "strip_guide": "its guide line", "bag_corner": "the bag's corner", "bag_level": "the opening's line", "bag_middle": "the point just marked", "opening": "the opening",
+    "strip_guide": "its guide line", "bag_corner": "the bag's corner", "bag_level": "the opening's line", "bag_middle": "the bag's lowest point", "opening": "the opening",
     **top_marks.PLACES,
     "side_top": "the side's top", "patch_corner": "the patch's corner", "waist_middle": "the middle of the waist", "fold": "the fold", "selvedge": "the selvedge", "cut_end": "the cut end of the cloth",
 }  # fmt: skip
+JUST = "the point just marked"
+MOVED_ON = {
+    "crotch_tip", "centre_slant", "centre_base", "own_slant", "own_crotch_point", "front_out", "back_out", "bag_middle",
+    "shoulder_out",
+}  # fmt: skip
+"""Marks that another tape goes on from: where it is called next they are the point just marked."""
+LEAST = 0.05
+"""A run of less, in mm, has no direction."""
+UPRIGHT = {
+    "down": ("straight down", "straight up"), "up": ("straight down", "straight up"), "side": ("straight down", "straight up"),
+    "guide_line": ("down along the guide line", "up along the guide line"),
+    "upright": ("square to the waist line, down", "square to the waist line, up"),
+}  # fmt: skip
+"""Lines that lie along the grain, as they are said where the tape runs down, and where it runs up."""
+BEYOND = ", out beyond it"
 LINES = {
     "fold": "along the fold",
     "guide_line": "down along the guide line", "hip_line": "along the hip line", "crotch_line": "along the crotch line",
     "waist_line": "along the waist line", "waist_seam": "along the waist seam", "centre_line": "along the centre line",
-    "diagonal": "at half a right angle, up and out", "dart": "square to the waist seam, down", "dart_axis": "down the dart's middle", "level": "level, out",
-    "knee_line": "along the knee line", "hem_line": "along the hem line", "thigh_line": "along the thigh line",
+    "diagonal": "at half a right angle, up and out", "dart": "square to the waist seam, down", "dart_axis": "down the dart's middle", "level": "level, out", "halfway": "halfway between hip line and waist, out",
+    "knee_line": "along the knee line", "hem_line": "along the hem's turn", "thigh_line": "along the thigh line",
     "side": "straight up", "down": "straight down", "up": "straight up", "upright": "square to the waist line", "grain": "along the grain",
     "waist_slant": "slanting up to the casing line", "square_to_slant": "square to the slanted waist, down",
     "parallel_to_slant": "parallel to the slanted waist, out", "swung": "swung down from the waist",
@@ -51,6 +67,7 @@ _FRONT: dict[str, tuple[str, str]] = {
     "hip_line": ("Hip line", "The fullest part of the seat lies on this line."),
     "knee_line": ("Knee line", "The leg is shaped to here and straight from here."),
     "hem_line": ("Hem, cut edge", "The hem's turn lies above this edge by the hem allowance."),
+    "hem_turn": ("Hem's turn", "The hem is folded here: its width is measured on this line."),
     "hip_width": ("Hip width", "A quarter of the hip. The ease lies in the back."),
     "centre_on_crotch_line": ("Centre front on the crotch line", "Join it to the hip width: this is the straight centre front."),
     "crotch_point": ("Crotch point", "The extension gives the front its room between the legs. The back gets more."),
@@ -85,7 +102,7 @@ _BACK: dict[str, tuple[str, str]] = {
     "strip_centre": ("Strip's line, at the centre back", "Join it to the corner on the crotch line: this is the straight centre back."),
     "centre_base": ("Centre back on the crotch line", "The centre back starts a little in: the seat is held closer."),
     "crotch_tip": ("Back crotch point, out", "The seat needs more room than the front: the point moves out."),
-    "tip_drop": ("Back crotch point, down", "The drop makes the back's inner leg as long as the front's."),
+    "tip_drop": ("Back crotch point, level", "This level makes the back's inner leg as long as the front's."),
     "centre_slant": ("Centre back, in", "The centre back leans in towards the waist over the seat."),
     "seat_raise": ("Centre back, up", "The raise is what the seat takes when one sits down."),
     "hip_width": ("Back hip width", "From the centre back towards the side; the ease of the hip lies here."),
@@ -204,6 +221,14 @@ def mark_words(panel: str, code: str) -> Words:
     return Words(name, reason)
 
 
-def from_along(from_code: str, along: str) -> tuple[str, str]:
-    """From where the tape starts and along what it lies, in words."""
-    return PLACES[from_code], LINES[along]
+def from_along(from_code: str, along: str, run: Point, before: str = "") -> tuple[str, str]:
+    """From where the tape starts and along what it lies, in words; `run` is how far it runs, across and down, and
+    `before` the mark called before it on its panel.
+
+    A sum may come out the other way: what is mostly marked down then lies above.
+    """
+    start = JUST if from_code == before and before in MOVED_ON else PLACES[from_code]
+    if along in UPRIGHT and abs(run.down) > LEAST:
+        return start, UPRIGHT[along][run.down < 0]
+    outside = start == "the guide line" and run.across < -LEAST
+    return start, LINES[along] + (BEYOND if outside else "")

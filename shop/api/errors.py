@@ -17,6 +17,7 @@ from shop.accounts.writing import StaleError
 from shop.bridge.problems import CoreRefusal
 from shop.clients.sheets import SheetClosedError
 from shop.orders.actions import OutfitError
+from shop.orders.shelf import ShelfError
 
 log = logging.getLogger("plavet")
 
@@ -94,6 +95,10 @@ def install(api: NinjaAPI) -> None:
 
     @api.exception_handler(OutfitError)
     def outfit(request: HttpRequest, error: OutfitError) -> HttpResponse:
+        return problem(request, 422, str(error))
+
+    @api.exception_handler(ShelfError)
+    def shelf(request: HttpRequest, error: ShelfError) -> HttpResponse:
         return problem(request, 422, str(error))
 
     @api.exception_handler(NotAllowedError)

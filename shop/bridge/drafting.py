@@ -8,8 +8,7 @@ from cutting.errors import CuttingError, refuse
 from cutting.formats import plan_to_wire, read_job
 from cutting.formats.garment_v1 import JUMPSUIT
 from cutting.formats.plan_shape import LayOut, PlacementOut, PlanOut, WidthOut
-from cutting.formats.plan_v1 import placements_of, widths_to_wire
-from cutting.lay import Laid, Lay
+from cutting.formats.plan_v1 import placements_of, stored_lays, widths_to_wire
 from cutting.methods.upper import TOPS
 from cutting.plan import CORE, by_hand, plan, widths, with_lays
 from cutting.yardage import yardage
@@ -91,14 +90,4 @@ def check_hand(job: dict[str, Any], hand: dict[str, Any]) -> None:
 def plan_with_lay(job: dict[str, Any], lay: dict[str, Any]) -> dict[str, Any]:
     """The plan of a job on a lay that was found for it, checked anew."""
     made = plan(read_job(job), by_width=False)
-    return plan_to_wire(with_lays(made, _stored(made.laid, lay), [one["bound_mm"] for one in lay["sections"]]))
-
-
-def _stored(laid: Laid, lay: dict[str, Any]) -> list[Lay]:
-    """What was stored of a lay, for the same sections."""
-    placed = placements_of(lay["placements"])
-    lengths = [one["to_mm"] - one["from_mm"] for one in lay["sections"]]
-    return [
-        Lay(section.table, tuple(p for there, p in placed if there == number), length / section.table.times)
-        for number, (section, length) in enumerate(zip(laid.sections, lengths, strict=True))
-    ]
+    return plan_to_wire(with_lays(made, *stored_lays(made.laid, lay)))

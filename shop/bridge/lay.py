@@ -23,9 +23,9 @@ def search_lay(job: dict[str, Any], seconds: float, seed: int, hand: dict[str, A
     return _run({"job": job, "seconds": seconds, "seed": seed, "hand": hand})
 
 
-def try_ways(job: dict[str, Any], seconds: float, seed: int) -> Lines:
-    """Try what would make the cloth in hand enough, a search of `seconds` for each way; see `_run`."""
-    return _run({"job": job, "seconds": seconds, "seed": seed, "ways": True})
+def try_savings(job: dict[str, Any], seconds: float, seed: int) -> Lines:
+    """Try what would make the cloth in hand enough, a search of `seconds` for each saving; see `_run`."""
+    return _run({"job": job, "seconds": seconds, "seed": seed, "savings": True})
 
 
 def _run(asked: dict[str, Any]) -> Lines:

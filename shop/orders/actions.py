@@ -14,8 +14,8 @@ from shop.bridge.designing import first_method, styles_of
 from shop.bridge.drafting import check_part, job_garment
 from shop.bridge.problems import CoreRefusal
 from shop.clients.models import Client, Sheet
-from shop.cloths.actions import SHELF, put_cloth
-from shop.cloths.models import Cloth, ShelfCloth
+from shop.cloths.actions import put_cloth
+from shop.cloths.models import Cloth
 from shop.orders.models import Garment, HouseRule, Order
 from shop.orders.queries import from_another_cloth
 
@@ -34,28 +34,6 @@ def put_order(
         sheet_id=own(Sheet, actor, sheet).id, cloth_id=own(Cloth, actor, cloth).id, title=title.strip(),
         promised_on=promised_on,
     )  # fmt: skip
-
-
-def reserve(*, actor: User, order: UUID, shelf: UUID | None) -> Order:
-    """Keep a cloth of the shelf for an order, whose cloth becomes like it; or, without one, keep none for it.
-
-    A bolt serves many orders, a length or an off-cut one. Raises OutfitError where another order has it, Http404 for
-    anybody else's.
-    """
-    allow(actor, "orders")
-    with transaction.atomic():
-        row = own(Order, actor, order)
-        held = own(ShelfCloth, actor, shelf) if shelf is not None else None
-        if held is not None and held.form != ShelfCloth.BOLT:
-            other = Order.of(actor.workshop).filter(shelf=held).exclude(pk=order).first()
-            if other is not None:
-                raise OutfitError(f"{held.name} is kept for {other.title}. Let it go there first, or take another.")
-        Order.of(actor.workshop).filter(pk=order).update(shelf=held)
-        if held is not None:
-            cloth = own(Cloth, actor, row.cloth_id)
-            like = {key: getattr(held, key) for key in SHELF}
-            put_cloth(actor=actor, id=cloth.id, version=cloth.version, fold=cloth.fold, **like)
-    return own(Order, actor, order)
 
 
 def put_house_rule(

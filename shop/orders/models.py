@@ -24,6 +24,22 @@ class Order(WorkshopRow):
     group = models.UUIDField(null=True, db_index=True)
 
 
+class Cut(WorkshopRow):
+    """So much was cut off a cloth of the shelf for an order, which `was` so long and has so much `left`."""
+
+    order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
+    shelf = models.ForeignKey(ShelfCloth, on_delete=models.CASCADE, related_name="+")
+    length_mm = models.FloatField()
+    was = models.CharField(max_length=40, blank=True)
+    left = models.CharField(max_length=40, blank=True)
+    undone = models.BooleanField(default=False)
+
+    class Meta:
+        constraints = [
+            models.UniqueConstraint(fields=["order"], condition=models.Q(undone=False), name="cut_once"),
+        ]
+
+
 class HouseRule(WorkshopRow):
     """Choices that the workshop has given a name, to be used again for any client.
 

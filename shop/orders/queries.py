@@ -8,7 +8,7 @@ from django.http import Http404
 
 from shop.accounts.models import User
 from shop.cloths.models import Cloth
-from shop.orders.models import Garment, HouseRule, Order
+from shop.orders.models import Cut, Garment, HouseRule, Order
 
 
 def bench(actor: User) -> QuerySet[Order]:
@@ -33,10 +33,21 @@ def garments(actor: User, order: UUID) -> QuerySet[Garment]:
     return Garment.of(actor.workshop).filter(order_id=order, removed=False).order_by("created_at", "id")
 
 
+def cut_for(actor: User, order: UUID) -> Cut | None:
+    """What was cut off a cloth of the shelf for an order."""
+    return Cut.of(actor.workshop).filter(order_id=order, undone=False).select_related("shelf").first()
+
+
+def waiting(actor: User) -> QuerySet[Order]:
+    """The orders that a cloth of the shelf is kept for and that are not cut from it yet, the first promised first."""
+    cut = Cut.of(actor.workshop).filter(undone=False).values("order_id")
+    return Order.of(actor.workshop).filter(shelf__isnull=False).exclude(pk__in=cut).order_by("promised_on")
+
+
 def kept_for(actor: User) -> dict[UUID, list[Order]]:
     """The orders each cloth of the shelf is kept for."""
     found: dict[UUID, list[Order]] = {}
-    for row in Order.of(actor.workshop).filter(shelf__isnull=False).order_by("promised_on"):
+    for row in waiting(actor):
         assert row.shelf_id is not None
         found.setdefault(row.shelf_id, []).append(row)
     return found

@@ -18,9 +18,11 @@ from shop.clients.queries import measures_of
 from shop.cloths.actions import FIELDS, job_part
 from shop.cloths.models import Cloth
 from shop.orders.group import members
-from shop.orders.models import Order
+from shop.orders.models import Cut, Order
 from shop.orders.queries import garments, other_cloth
+from shop.orders.shelf import ShelfError, cut
 from shop.plans.models import LayRun, PlanRun
+from shop.plans.queries import best_plan
 from shop.plans.tasks import improve_lay
 
 LONGEST = 600
@@ -135,7 +137,7 @@ def start_lay_run(
     kind: str = LayRun.SHORTER,
     hand: dict[str, Any] | None = None,
 ) -> LayRun:
-    """Queue a search for a shorter lay, for ways to need less cloth, or for the rest around pinned pieces; the same id
+    """Queue a search for a shorter lay, for savings of cloth, or for the rest around pinned pieces; the same id
     again is the same search. Raises CoreRefusal where pieces in `hand` could not be cut as they lie.
     """
     allow(actor, "lays")
@@ -180,3 +182,15 @@ def put_hand_lay(*, actor: User, id: UUID, plan_run: UUID, placements: list[dict
             plan=plan, lay=plan["lay"],
         ).save(force_insert=True)  # fmt: skip
     return run
+
+
+def cut_plan(*, actor: User, id: UUID, plan_run: UUID) -> Cut:
+    """Take what a plan's lay needs, not rounded up, off the cloth that is kept for its order. Raises ShelfError."""
+    allow(actor, "lays")
+    run = own(PlanRun, actor, plan_run)
+    needs = best_plan(actor, run)["yardage"]
+    if run.job.get("cut_from") == "other":
+        raise ShelfError("The cloth of the shelf is the order's main one; this is cut from its other.")
+    if needs is None:
+        raise ShelfError("Nothing is laid yet: choose another fold or a wider cloth first.")
+    return cut(actor=actor, id=id, order=run.order_id, length_mm=needs["length_mm"])

@@ -39,13 +39,13 @@ class LayRun(WorkshopRow):
 
     `bound_mm` is the length nothing can beat, as far as it is proved; `proved` where the lay is no longer than that.
 
-    One of the kind `ways` tries what would make the cloth in hand enough: what it `found` is a list of ways.
+    One of the kind `savings` tries what would make the cloth in hand enough: what it `found` is a list of savings.
     One of the kind `rest` sets out from where somebody laid the pieces (`hand`: placements, and which of them are
     pinned); it is shown to who asked for it, and is not the plan's lay before it is kept.
     One of the kind `hand` is no search: its plan lies as somebody moved the pieces.
     """
 
-    SHORTER, WAYS, REST, HAND = "shorter", "ways", "rest", "hand"
+    SHORTER, SAVINGS, REST, HAND = "shorter", "savings", "rest", "hand"
     QUEUED, RUNNING, DONE, STOPPED, FAILED = "queued", "running", "done", "stopped", "failed"
 
     plan_run = models.ForeignKey(PlanRun, on_delete=models.CASCADE, related_name="+")

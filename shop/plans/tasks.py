@@ -8,7 +8,7 @@ from django.utils import timezone
 from procrastinate.contrib.django import app
 
 from shop.bridge.drafting import plan_with_lay
-from shop.bridge.lay import search_lay, try_ways
+from shop.bridge.lay import search_lay, try_savings
 from shop.plans.models import LayRun
 
 
@@ -26,9 +26,9 @@ def improve_lay(*, lay_run: str) -> None:
     _tell(rows, run, state=LayRun.RUNNING)
     stopped = ended = False
     asked = run.plan_run.job, run.seconds, run.seed
-    if run.kind == LayRun.WAYS:
+    if run.kind == LayRun.SAVINGS:
         _tell(rows, run, found=[])
-    with closing(try_ways(*asked) if run.kind == LayRun.WAYS else search_lay(*asked, run.hand)) as lines:
+    with closing(try_savings(*asked) if run.kind == LayRun.SAVINGS else search_lay(*asked, run.hand)) as lines:
         for line in lines:
             if line is not None:
                 ended = ended or "plan" in line or "ended" in line
@@ -52,8 +52,8 @@ async def take_up_again(timestamp: int, silent: float = 30) -> None:
 def _news(run: LayRun, line: dict[str, Any]) -> dict[str, Any]:
     """What a line of the child changes: a search taken up again begins anew, but keeps the shorter lay it had."""
     changes: dict[str, Any] = {key: line[key] for key in ("tried", "gone_ms", "bound_mm") if key in line}
-    if line.get("way"):
-        changes["found"] = [*run.found, line["way"]]
+    if line.get("saving"):
+        changes["found"] = [*run.found, line["saving"]]
     if line.get("done"):
         changes["proved"] = True
     lay, plan = line.get("lay"), line.get("plan")

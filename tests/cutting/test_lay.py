@@ -35,7 +35,11 @@ def test_every_lay_is_valid_and_beats_the_habit(body, made, inches, fold, one_wa
     shapes = [Polygon(p.outline(next(x for x in pieces if x.id == p.piece).cut)) for p in lays.lay.placements]
     far = 3 if table.crosswise else 2
     assert table.times * max(shape.bounds[far] for shape in shapes) == pytest.approx(lays.lay.length, abs=0.02)
-    assert lays.bound - 0.01 <= lays.lay.length <= min(x for x in (lays.habit, lays.one_pass) if x is not None) + 0.01
+    assert (
+        lays.bound.length - 0.01
+        <= lays.lay.length
+        <= min(x for x in (lays.habit, lays.one_pass) if x is not None) + 0.01
+    )
 
 
 def test_on_one_way_cloth_a_fold_across_is_refused_in_words():

@@ -11,6 +11,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from cutting.cloth import Cloth
+from cutting.dividing import first_laid
 from cutting.errors import CuttingError
 from cutting.formats import plan_to_wire, read_job
 from cutting.lay import faults, pinned
@@ -38,14 +39,14 @@ def far_out(section):
 @given(bodies(), asks(), st.integers(45, 70), st.sampled_from(["open", "lengthwise-centre"]), st.randoms())
 def test_what_is_pinned_stays_and_the_rest_comes_in(body, made, inches, fold, chance):
     laying = Laying(Cloth(width=inch(inches).size, fold=fold), ((served(body, made),),))
-    (section,) = laying.first().sections
+    (section,) = first_laid(laying).sections
     if section.lays is None:
         return
     out = far_out(section)
     count = len(out.lays.lay.placements)
     pins = chance.sample(range(count), chance.randint(1, max(1, count // 2)))
     held = pinned(out, pins)
-    steps = list(islice(improve(held.items, held.lays.lay, held.lays.bound, chance.randint(1, 999)), 4))
+    steps = list(islice(improve(held.items, held.lays.lay, held.lays.bound.reach, chance.randint(1, 999)), 4))
     lays = [step.lay for step in steps if step.lay is not None]
     stay = [out.lays.lay.placements[k] for k in pins]
     for lay in lays:

@@ -2,7 +2,7 @@
 
 from dataclasses import replace
 from fractions import Fraction
-from itertools import islice, permutations
+from itertools import islice, permutations, product
 
 import numpy as np
 import pytest
@@ -13,13 +13,12 @@ from shapely.affinity import scale, translate
 from shapely.geometry import Polygon
 
 from cutting.cloth import FOLDS, Cloth, folded
-from cutting.enough import enough, ways
+from cutting.enough import enough, savings
 from cutting.errors import CuttingError
 from cutting.formats import read_job
 from cutting.geometry import Point
-from cutting.lay import Laid, Lay, Lays, Section, faults, items_for, rivals
+from cutting.lay import Laid, Lay, Lays, Section, faults, items_for, plain_bound, rivals
 from cutting.lay.habit import habit
-from cutting.lay.score import bound
 from cutting.lay.search import improve
 from cutting.lay.search.bounds import proved
 from cutting.lay.search.depths import FINE, SIGNS, pair_depths
@@ -50,7 +49,7 @@ def search(pieces, table, seed=1, one_way=False, tries=25):
     """The first lay, the proved bound, and all steps of so many tries."""
     items = items_for(pieces, table, one_way)
     first = rivals(items, table, one_way)
-    least = proved(Model.of(items, table))
+    least = proved(Model.of(items, table)).reach
     return first, least * table.times, list(islice(improve(items, first.lay, least, seed), tries))
 
 
@@ -71,7 +70,7 @@ def test_better_lays_of_believable_garments_are_valid_shorter_and_never_under_th
     first, least, steps = search(pieces, table, seed, one_way, tries=6)
     lengths = [first.lay.length, *(step.lay.length for step in steps if step.lay)]
     assert lengths == sorted(lengths, reverse=True)
-    assert min(lengths) >= max(least, first.bound) - 0.05
+    assert min(lengths) >= max(least, first.bound.reach) - 0.05
     assert all(faults(step.lay, pieces, one_way) == [] for step in steps if step.lay)
 
 
@@ -135,6 +134,22 @@ def test_blocks_that_cannot_pass_are_proved_to_lie_behind_one_another():
     assert search(pieces, opened(130))[1] <= 400.01
 
 
+def test_a_proof_says_its_steps():
+    """The same three: half of one end, from middle to middle, half of the other; or the surface where that says more."""
+    pieces = [block("a", 60, 200), block("b", 70, 200), block("c", 90, 200)]
+    bound = proved(Model.of(items_for(pieces, opened(100), one_way=False), opened(100)))
+    assert [step.kind for step in bound.steps] == ["half", "apart", "apart", "half"]
+    assert [step.mm for step in bound.steps] == pytest.approx([100, 200, 200, 100], abs=3)
+    (first, *between, last) = bound.steps
+    assert [first.piece, *(step.other for step in between)] == [*(step.piece for step in between), last.piece]
+    assert {first.piece, *(step.other for step in between)} == {"t.a", "t.b", "t.c"}
+    (step,) = plain_bound(items_for(pieces, opened(240), one_way=False), opened(240)).steps
+    assert (step.kind, step.piece, step.mm) == ("whole", "t.a", 200)
+    (step,) = plain_bound(items_for(pieces, opened(100), one_way=False), opened(100)).steps
+    assert (step.kind, step.mm) == ("surface", pytest.approx(440))
+    assert bound.within(500).reach == pytest.approx(500)
+
+
 @settings(max_examples=many(20))
 @given(bodies(), asks(), st.sampled_from(SIGNS))
 def test_depths_of_two_pieces_against_other_libraries(body, made, signs):
@@ -153,6 +168,26 @@ def test_depths_of_two_pieces_against_other_libraries(body, made, signs):
         assert (depths[row, column] > 0) == (Polygon(first).intersection(moved).area > 1e-6)
     far = distance_transform_edt(np.pad(depths > 0, 1))[1:-1, 1:-1]
     assert np.array_equal(depths, np.where(depths > 0, np.clip((far - 0.5) * FINE, 1, 255).astype(np.uint8), 0))
+
+
+def test_sieves_hold_every_depth_once_from_both_ends():
+    """Laid into one another again, the four sieves are the raster; what they are padded with is free."""
+    model = Model.of(planned(style="straight-trousers", cloth={"fold": "open"}).laid.sections[0].items, opened(1100))
+    flat, begins = model.depths
+    straight, turned = model.sieved(flat)
+    for a, b, turn in np.argwhere(begins >= 0):
+        columns, rows = model.cells[a] + model.cells[b] - 1
+        raster = flat[begins[a, b, turn] :][: rows * columns].reshape(rows, columns)
+        half = (rows + 1) // 2, (columns + 1) // 2
+        again = np.full((2 * half[0], 2 * half[1]), 255, dtype=np.uint8)
+        for k, (row, column) in enumerate(product((0, 1), repeat=2)):
+            begin = model.halves[a, b, turn] + k * half[0] * half[1]
+            sieve = straight[begin:][: half[0] * half[1]]
+            again[row::2, column::2] = sieve.reshape(half)
+            assert np.array_equal(turned[begin:][: len(sieve)], sieve[::-1])
+        assert np.array_equal(again[:rows, :columns], raster)
+        assert again[rows:].sum() == 0 == again[:, columns:].sum()
+    assert len(straight) == model.halves.max() + 4 * half[0] * half[1]
 
 
 @settings(max_examples=many(20))
@@ -222,8 +257,8 @@ def test_a_fold_by_hand():
 def test_bound_and_use_by_hand():
     table = opened(100)
     items = items_for([block("a", 50, 100), block("b", 50, 60)], table, False)
-    assert bound(items, table) == pytest.approx(100)
-    assert bound(items, opened(40)) == pytest.approx(200)
+    assert plain_bound(items, table).length == pytest.approx(100)
+    assert plain_bound(items, opened(40)).length == pytest.approx(200)
     laid = Laid((Section("all", table, tuple(items), False, Lays(Lay(table, (), 100), 0, None, None)),), None)
     assert laid.utilisation == pytest.approx(0.8)
 
@@ -271,7 +306,7 @@ def test_what_is_proved_to_be_shortest_ends_the_search():
 
 
 def test_what_would_make_the_cloth_enough_is_tried_for_real():
-    """Every way is laid again from its own drafts, here by first lays: it needs what such an order needs, and less."""
+    """Every saving is laid again from its own drafts, here by first lays: it needs what such an order needs, and less."""
     raw = job(
         cloth={"width": 60, "length": "54 in"}, style="straight-trousers", pockets=["back-patch", "in-seam"],
         closure="fly", hem=3,
@@ -286,7 +321,7 @@ def test_what_would_make_the_cloth_enough_is_tried_for_real():
         assert one.enough == (one.needs <= 54 * 25.4)
     # Half the hem: each leg is cut 1 1/2 in shorter, and nothing else of it changes.
     made = plan(read_job(raw), by_width=False)
-    halved = next(way for way in ways(made) if way.code == "hem").job
+    halved = next(saving for saving in savings(made) if saving.code == "hem").job
     before, after = (made.garments[0], plan(halved, by_width=False).garments[0])
     for name in before.main:
         lengths = [max(p.down for p in one.panels[name].cut) for one in (before, after)]
@@ -294,15 +329,15 @@ def test_what_would_make_the_cloth_enough_is_tried_for_real():
 
 
 @pytest.mark.parametrize("style", ["palazzo", "jumpsuit"])
-def test_ways_to_save_keep_what_they_do_not_change(style):
+def test_savings_keep_what_they_do_not_change(style):
     raw = job(cloth={"width": 60}) if style == "palazzo" else jumpsuit()
     made = plan(read_job(raw), by_width=False)
-    for way in ways(made):
-        if way.code.startswith("fold."):
-            assert way.job.garments == made.job.garments
+    for saving in savings(made):
+        if saving.code.startswith("fold."):
+            assert saving.job.garments == made.job.garments
         else:
-            assert way.job.cloth == made.job.cloth
-            assert way.job.garments != made.job.garments
+            assert saving.job.cloth == made.job.cloth
+            assert saving.job.garments != made.job.garments
 
 
 def jumpsuit():
@@ -336,7 +371,7 @@ def test_five_hundred_pieces_get_a_lay():
     items = items_for(pieces, opened(1500), False)
     first = rivals(items, opened(1500), False)
     assert len(first.lay.placements) == 500
-    assert first.bound <= first.lay.length <= first.habit
+    assert first.bound.length <= first.lay.length <= first.habit
     assert faults(first.lay, pieces, False) == []
 
 

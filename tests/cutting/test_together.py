@@ -7,11 +7,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from cutting.cloth import Cloth
+from cutting.dividing import SPREAD
 from cutting.errors import CuttingError
 from cutting.formats import plan_to_wire, read_job
 from cutting.job import GarmentAsk, Job, Outfit
 from cutting.lay import faults
-from cutting.laying import SPREAD
 from cutting.lengths import inch
 from cutting.plan import by_hand, plan
 from tests.conftest import many

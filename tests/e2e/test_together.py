@@ -140,7 +140,7 @@ def test_the_rest_is_laid_around_a_pin(inside: Page, worker):
     expect(page.get_by_role("status")).to_contain_text("8 in longer")
     first = page.get_by_role("button", name=names[1 - min(last, 1)], exact=True)
     first.focus()
-    page.keyboard.press("p")
+    page.keyboard.press("k")
     page.keyboard.press("ArrowRight")
     expect(page.get_by_role("status")).to_contain_text("It is pinned.")
     pinned = page.get_by_role("button", name=re.compile(", pinned$")).get_attribute("aria-label")

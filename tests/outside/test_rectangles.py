@@ -62,7 +62,7 @@ def laid(sizes, width, tries):
     table = folded(Cloth(width=Fraction(width)), "open")
     items = items_for(pieces, table, False)
     first = rivals(items, table, False)
-    least = max(first.bound, proved(Model.of(items, table)))
+    least = max(first.bound.reach, proved(Model.of(items, table)).reach)
     best = first.lay
     for step in islice(improve(items, first.lay, least, 1), tries):
         best = step.lay or best

@@ -3,6 +3,7 @@
 import pytest
 
 from cutting.cloth import FOLDS
+from cutting.lengths import read
 
 LENGTH = {
     "name": "A length of twill", "form": "length", "kind": "twill", "colour": "#204060", "width": "58 in", "length": "100 in",
@@ -44,7 +45,10 @@ def test_what_cannot_be_a_cloth_is_refused_at_its_field(owner, new_id, changes, 
 
 def test_an_order_takes_over_what_is_kept_for_it_and_its_plan_knows(owner, order, new_id):
     row = kept(owner, new_id)
+    sections = {"back": "open"}
+    owner("PUT", f"/cloths/{order['cloth']['id']}", order["cloth"] | {"sections": sections})
     told = owner("PUT", f"/orders/{order['id']}/shelf", {"shelf": row["id"]})[1]
+    assert told["cloth"]["sections"] == sections
     assert told["shelf"] == row["id"]
     for key in ("kind", "colour", "width", "length", "one_way", "shrink_percent", "price"):
         assert told["cloth"][key] == LENGTH[key]
@@ -68,6 +72,73 @@ def test_a_length_is_kept_for_one_order_a_bolt_for_many(owner, new_id):
         assert owner("PUT", f"/orders/{order}/shelf", {"shelf": bolt["id"]})[0] == 200
     shown = next(one for one in owner("GET", "/shelf")[1] if one["id"] == bolt["id"])
     assert len(shown["kept_for"]) == 2
+
+
+def test_what_is_cut_is_taken_off_the_shelf_once_and_put_back(owner, order, new_id):
+    """100 in less what the lay takes; said twice it is one cut; a length is free for others then."""
+    row, other = kept(owner, new_id, length="140 in"), owner("GET", "/orders")[1][1]["id"]
+    owner("PUT", f"/orders/{order['id']}/shelf", {"shelf": row["id"]})
+    answer = owner("POST", f"/orders/{order['id']}/plan")[1]
+    needs, cut = answer["plan"]["yardage"]["length_mm"], new_id()
+
+    def on_shelf():
+        return next((one for one in owner("GET", "/shelf")[1] if one["id"] == row["id"]), None)
+
+    for _ in range(2):
+        status, told = owner("PUT", f"/plans/{answer['id']}/cut", {"id": cut})
+        assert status == 200, told
+    assert (told["cut"]["id"], told["cut"]["length_mm"]) == (cut, pytest.approx(needs))
+    left = float(read(on_shelf()["length"], "in"))
+    assert left == pytest.approx(140 * 25.4 - needs, abs=25.4 / 32 + 0.01)
+    assert on_shelf()["kept_for"] == []
+    assert "cut already" in owner("PUT", f"/plans/{answer['id']}/cut", {"id": new_id()})[1]["title"]
+    assert "cut from" in owner("PUT", f"/orders/{order['id']}/shelf", {"shelf": None})[1]["title"]
+    assert owner("PUT", f"/orders/{other}/shelf", {"shelf": row["id"]})[0] == 200
+
+    undone = owner("POST", f"/cuts/{cut}/undo")[1]
+    assert undone["cut"] is None
+    assert on_shelf()["length"] == "140 in"
+    assert owner("PUT", f"/plans/{answer['id']}/cut", {"id": new_id()})[0] == 200, "it can be cut after all"
+
+
+@pytest.mark.parametrize(
+    ("form", "length", "says"), [("length", "40 in", "is 40 in long"), ("bolt", "", None), ("length", "exactly", None)]
+)
+def test_a_cloth_that_is_too_short_unknown_or_used_up(owner, order, new_id, form, length, says):
+    """Refused with both lengths; a bolt of unknown length stays so; what is used up leaves the shelf, and comes back."""
+    row = kept(owner, new_id, form=form, length="" if form == "bolt" else "140 in")
+    owner("PUT", f"/orders/{order['id']}/shelf", {"shelf": row["id"]})
+    answer = owner("POST", f"/orders/{order['id']}/plan")[1]
+    needs = answer["plan"]["yardage"]["length_mm"]
+    now = next(one for one in owner("GET", "/shelf")[1] if one["id"] == row["id"])
+    measured = {"exactly": f"{needs / 10 + 2:.2f} cm"}.get(length, length)
+    assert (
+        owner("PUT", f"/shelf/{row['id']}", LENGTH | {"form": form, "version": now["version"], "length": measured})[0]
+        == 200
+    )
+    cut = new_id()
+    status, told = owner("PUT", f"/plans/{answer['id']}/cut", {"id": cut})
+    if says:
+        assert status == 422
+        assert says in told["title"]
+        return
+    assert status == 200, told
+    there = {one["id"]: one for one in owner("GET", "/shelf")[1]}
+    assert (row["id"] in there) == (form == "bolt")
+    owner("POST", f"/cuts/{cut}/undo")
+    assert next(one for one in owner("GET", "/shelf")[1] if one["id"] == row["id"])["length"] == measured
+
+
+def test_a_cloth_measured_again_is_not_put_back_over_it(owner, order, new_id, stranger):
+    row = kept(owner, new_id, form="bolt", length="20 m")
+    owner("PUT", f"/orders/{order['id']}/shelf", {"shelf": row["id"]})
+    plan, cut = owner("POST", f"/orders/{order['id']}/plan")[1]["id"], new_id()
+    assert stranger("PUT", f"/plans/{plan}/cut", {"id": cut})[0] == 404
+    version = owner("PUT", f"/plans/{plan}/cut", {"id": cut}) and owner("GET", "/shelf")[1][0]["version"]
+    again = LENGTH | {"form": "bolt", "version": version, "length": "15 m"}
+    assert owner("PUT", f"/shelf/{row['id']}", again)[0] == 200
+    assert "measured again" in owner("POST", f"/cuts/{cut}/undo")[1]["title"]
+    assert stranger("POST", f"/cuts/{cut}/undo")[0] == 404
 
 
 @pytest.mark.parametrize("fold", FOLDS)

@@ -18,13 +18,15 @@ from cutting.lay.one_pass import one_pass
 from cutting.lay.placement import Lay
 from cutting.lay.search.compact import compact
 from cutting.lay.search.model import Ints, Model
-from cutting.lay.search.separate import separate
+from cutting.lay.search.separate import Board, Rasters, separate
 from cutting.lay.variants import Floats, Item, items_for
 from cutting.pieces import Piece
 
 SHRINK = log(0.002), log(0.05)
 """The share of the length that a try takes away lies between these, as often small as large."""
 PASSES, PATIENCE = 200, 50
+DIGS = 5
+"""A try that leaves an overlap goes on from there so many times, with a piece or two thrown elsewhere."""
 FREE = 1, 2
 """Quarters of a cell that pieces may overlap on the raster: it is made exact after. The second forgives a cell, which
 pieces that fill the width exactly need."""
@@ -90,9 +92,9 @@ def load() -> None:
 class _Search:
     def __init__(self, model: Model, chance: random.Random):
         self.model, self.chance = model, chance
-        flat, self.begins = model.depths
+        flat, _ = model.depths
         forgiving = [np.where(flat > quarters, flat, np.uint8(0)) for quarters in FREE]
-        self.rasters = [(depths, model.turned(depths)) for depths in forgiving]
+        self.rasters = [Rasters(depths, *model.sieved(depths)) for depths in forgiving]
 
     def tries(self, start: Lay, least: float, heard: Callable[[], Lay | None]) -> Iterator[Lay | None]:
         """Each lay it comes to; None where a try led to none."""
@@ -102,28 +104,34 @@ class _Search:
             told = heard()
             if told is not None and told.reach < reach - 1e-3:
                 best, reach = self._tight(told) or (best, reach)
-            begin = self._begin(best, reach)
+            begin, digs = self._begin(best, reach), DIGS
             share = exp(self.chance.uniform(*SHRINK))
             while True:
                 target = max(least, reach * (1 - share))
-                found = self._squeeze(begin, target)
-                better = found is not None and found[1] < reach - 1e-3
-                yield self.lay if better else None
-                if not better or found is None:
+                trial, apart = self._pulled_apart(begin, target)
+                found = self._exact(trial, self.model.corners(trial.ways, trial.along, trial.across)) if apart else None
+                if found is not None and found[1] < reach - 1e-3:
+                    yield self.lay
+                    best, reach = found
+                    begin, digs = best, DIGS
+                    continue
+                yield None
+                if apart or digs == 0:
                     break
-                begin, reach = found
-                best = begin
+                begin, digs = self._thrown(trial, target, self.chance.randint(1, 2)), digs - 1
 
-    def _squeeze(self, state: _State, target: float) -> tuple[_State, float] | None:
-        """The state on cloth of that reach, pulled apart and made exact; None where that was not possible."""
+    def _pulled_apart(self, state: _State, target: float) -> tuple[_State, bool]:
+        """The state with as little overlap as it comes to on cloth of that reach, and whether that is none."""
         model, trial = self.model, state.copy()
-        most = model.most_along(target)
-        apart = separate(
-            trial.ways, trial.along, trial.across, model.first_way, model.way_table, model.cells, self.begins,
-            *self.chance.choice(self.rasters), model.least_along, most, PASSES, PATIENCE,
-            self.chance.randrange(1 << 30), self._costs(most),
+        board = Board(
+            model.first_way, model.way_table, model.cells, model.depths[1], model.halves, model.least_along,
+            model.most_along(target),
         )  # fmt: skip
-        return self._exact(trial, model.corners(trial.ways, trial.along, trial.across)) if apart else None
+        apart = separate(
+            trial.ways, trial.along, trial.across, board, self.chance.choice(self.rasters), PASSES, PATIENCE,
+            self.chance.randrange(1 << 30),
+        )  # fmt: skip
+        return trial, apart
 
     def _tight(self, lay: Lay) -> tuple[_State, float] | None:
         """A lay that was found elsewhere, made exact; None where that makes it no shorter."""
@@ -141,14 +149,17 @@ class _Search:
 
     def _begin(self, best: _State, reach: float) -> _State:
         """Where a try sets out from: the best, the best with some pieces thrown about, or all of them thrown."""
-        model, n = self.model, len(best.ways)
+        n = len(best.ways)
         kind = self.chance.random()
-        state = best.copy()
         if kind < AS_IT_IS:
-            return state
-        count = n if kind > 1 - ALL_THROWN else self.chance.randint(1, max(1, min(n, 4)))
+            return best
+        return self._thrown(best, reach, n if kind > 1 - ALL_THROWN else self.chance.randint(1, max(1, min(n, 4))))
+
+    def _thrown(self, state: _State, reach: float, count: int) -> _State:
+        """The state with so many of its pieces anywhere on cloth of that reach, lying in any way."""
+        model, state = self.model, state.copy()
         most = model.most_along(reach)
-        for i in self.chance.sample(range(n), count):
+        for i in self.chance.sample(range(len(state.ways)), min(count, len(state.ways))):
             way = self.chance.randrange(int(model.first_way[i]), int(model.first_way[i + 1]))
             state.ways[i] = way
             least = int(model.least_along[way])
@@ -159,6 +170,3 @@ class _Search:
 
     def _read(self, lay: Lay) -> _State:
         return _State(*self.model.places(lay))
-
-    def _costs(self, most: Ints) -> np.ndarray:
-        return np.empty((self.model.deepest, int(most.max()) + 1), dtype=np.float32)

@@ -7,11 +7,14 @@ ways is therefore a lower bound, for any set of the pieces; the best set is kept
 the offset across, each as if the offset could change within it, on outlines a hair smaller than the pieces.
 """
 
+from itertools import pairwise
+
 import numpy as np
 from numba import njit
 from shapely import union_all
 from shapely.geometry import Polygon
 
+from cutting.lay.bound import Bound, BoundStep, best_of, plain_bound
 from cutting.lay.search.depths import SIGNS, flat, span, sum_of
 from cutting.lay.search.model import Model
 from cutting.lay.search.parts import convex_parts
@@ -23,17 +26,19 @@ SHRUNK, LEFT_OFF = 0.3, 0.25
 """Outlines are drawn in by the sum of both, in mm, and may then be simplified by the second: they stay within."""
 
 
-def proved(model: Model) -> float:
-    """A reach along the table, in mm, that no lay of these items can be under."""
+def proved(model: Model) -> Bound:
+    """A reach along the table that no lay of these items can be under."""
     order = sorted(range(len(model.items)), key=lambda k: (-model.items[k].area, k))[:MOST_PIECES]
     ways = [k for number in order for k in range(int(model.first_way[number]), int(model.first_way[number + 1]))]
     owner = np.array([order.index(model.ways[k][0]) for k in ways])
     longest = np.array([model.ways[k][1].width for k in ways])
     least = _distances(model, ways, owner)
-    paths = float(_cheapest(least, owner, longest, len(order)))
-    area = sum(item.surface for item in model.items) / model.table.surface
-    each = max(min(v.width for v in item.variants) for item in model.items)
-    return max(paths, area, each)
+    chain = [int(w) for w in _cheapest(least, owner, longest, len(order))]
+    names = [model.items[model.ways[way][0]].piece.id for way in ways]
+    steps = [BoundStep("apart", float(least[a, b]), names[a], names[b]) for a, b in pairwise(chain)]
+    first, last = (BoundStep("half", float(longest[end] / 2), names[end]) for end in (chain[0], chain[-1]))
+    blocked = Bound((first, *steps, last), model.table.times)
+    return best_of([plain_bound(model.items, model.table), blocked])
 
 
 def _distances(model: Model, ways: list[int], owner: np.ndarray) -> Floats:
@@ -141,14 +146,15 @@ def _first_free(low, high):
 
 @njit(cache=True)
 def _cheapest(least, owner, longest, count):
-    """The greatest, over all sets of items, of the cheapest order and ways of the set."""
+    """The ways of the set of items whose cheapest order is the longest, in that order."""
     ways = len(owner)
     cost = np.full((1 << count, ways), np.inf)
+    before = np.full((1 << count, ways), -1)
     for w in range(ways):
         cost[1 << owner[w], w] = longest[w] / 2
-    bound = 0.0
+    bound, best, end = 0.0, 1, 0
     for chosen in range(1, 1 << count):
-        cheapest = np.inf
+        cheapest, last = np.inf, -1
         for w in range(ways):
             own = 1 << owner[w]
             if chosen & own == 0:
@@ -158,7 +164,13 @@ def _cheapest(least, owner, longest, count):
                 for v in range(ways):
                     if rest & (1 << owner[v]) and cost[rest, v] + least[v, w] < cost[chosen, w]:
                         cost[chosen, w] = cost[rest, v] + least[v, w]
-            cheapest = min(cheapest, cost[chosen, w] + longest[w] / 2)
-        if cheapest < np.inf:
-            bound = max(bound, cheapest)
-    return bound
+                        before[chosen, w] = v
+            if cost[chosen, w] + longest[w] / 2 < cheapest:
+                cheapest, last = cost[chosen, w] + longest[w] / 2, w
+        if bound < cheapest < np.inf:
+            bound, best, end = cheapest, chosen, last
+    chain = [end]
+    while before[best, end] >= 0:
+        best, end = best & ~(1 << owner[end]), before[best, end]
+        chain.append(end)
+    return np.array(chain[::-1])

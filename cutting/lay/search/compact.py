@@ -95,6 +95,7 @@ def _walls(points, part_ends, owner_ends, centres, sizes, layers, near):
     out = np.empty((1024, 5))
     count = 0
     n = len(centres)
+    boxes = _boxes(points, part_ends)
     for i in range(n):
         for j in range(i + 1, n):
             if layers[i] & layers[j] == 0:
@@ -107,6 +108,11 @@ def _walls(points, part_ends, owner_ends, centres, sizes, layers, near):
             for a in range(owner_ends[i - 1] if i else 0, owner_ends[i]):
                 a0, a1 = (part_ends[a - 1] if a else 0), part_ends[a]
                 for b in range(owner_ends[j - 1] if j else 0, owner_ends[j]):
+                    if (
+                        boxes[b, 0] + dx - boxes[a, 2] > near or boxes[a, 0] - boxes[b, 2] - dx > near
+                        or boxes[b, 1] + dy - boxes[a, 3] > near or boxes[a, 1] - boxes[b, 3] - dy > near
+                    ):  # fmt: skip
+                        continue
                     b0, b1 = (part_ends[b - 1] if b else 0), part_ends[b]
                     nx, ny, need, apart = _wall(points, a0, a1, b0, b1, dx, dy)
                     if apart > near:
@@ -118,6 +124,22 @@ def _walls(points, part_ends, owner_ends, centres, sizes, layers, near):
                     out[count, 0], out[count, 1], out[count, 2], out[count, 3], out[count, 4] = i, j, nx, ny, need
                     count += 1
     return out[:count]
+
+
+@njit(cache=True)
+def _boxes(points, part_ends):
+    """The box of each part: least along and across, greatest along and across."""
+    out = np.empty((len(part_ends), 4))
+    begin = 0
+    for part, end in enumerate(part_ends):
+        out[part, 0] = out[part, 1] = np.inf
+        out[part, 2] = out[part, 3] = -np.inf
+        for k in range(begin, end):
+            for axis in range(2):
+                out[part, axis] = min(out[part, axis], points[k, axis])
+                out[part, 2 + axis] = max(out[part, 2 + axis], points[k, axis])
+        begin = end
+    return out
 
 
 @njit(cache=True)

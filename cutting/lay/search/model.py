@@ -125,10 +125,42 @@ class Model:
                         made.append(raster.ravel())
         return np.concatenate(made), begins
 
-    def turned(self, flat: Bytes) -> Bytes:
-        """The same rasters, each from its end to its beginning."""
-        begins = np.sort(self.depths[1][self.depths[1] >= 0])
-        return np.concatenate([one[::-1] for one in np.split(flat, begins[1:])])
+    @cached_property
+    def halves(self) -> Ints:
+        """Where the four sieves of each raster begin: [lower shape, higher shape, how turned]; see `sieved`."""
+        out = np.full_like(self.depths[1], -1)
+        at = 0
+        for a, b, turn in self._in_order:
+            out[a, b, turn] = at
+            at += 4 * int(np.prod(self._half(a, b)))
+        return out
+
+    def sieved(self, flat: Bytes) -> tuple[Bytes, Bytes]:
+        """Every second row and column of each raster: even rows and columns, odd columns, odd rows, both odd. The same
+        again with each sieve from its end to its beginning.
+        """
+        straight, turned = [], []
+        for a, b, turn in self._in_order:
+            begin = int(self.depths[1][a, b, turn])
+            rows, columns = (int(v) for v in (self.cells[a] + self.cells[b] - 1)[::-1])
+            half_rows, half_columns = self._half(a, b)
+            padded = np.zeros((2 * half_rows, 2 * half_columns), dtype=np.uint8)
+            padded[:rows, :columns] = flat[begin : begin + rows * columns].reshape(rows, columns)
+            for row in (0, 1):
+                for column in (0, 1):
+                    sieve = padded[row::2, column::2].ravel()
+                    straight.append(sieve)
+                    turned.append(sieve[::-1])
+        return np.concatenate(straight), np.concatenate(turned)
+
+    @property
+    def _in_order(self) -> list[tuple[int, int, int]]:
+        """Which rasters there are, in the order in which they lie."""
+        return [(int(a), int(b), int(turn)) for a, b, turn in np.argwhere(self.depths[1] >= 0)]
+
+    def _half(self, a: int, b: int) -> tuple[int, int]:
+        columns, rows = (int(v) for v in self.cells[a] + self.cells[b] - 1)
+        return (rows + 1) // 2, (columns + 1) // 2
 
     def _raster(self, a: Shape, b: Shape, signs: tuple[int, int]) -> Bytes:
         start = (1 - b.cells) * self.cell + (b.cells - a.cells) * self.cell / 2
@@ -214,8 +246,3 @@ class Model:
             placements.append(variant.placed(item.piece.id, item.copies, x, y))
             reach = max(reach, x + variant.width)
         return Lay(self.table, tuple(placements), reach)
-
-    @cached_property
-    def deepest(self) -> int:
-        """Places across that any way can have."""
-        return int((self.way_table[:, 5] - self.way_table[:, 4]).max()) + 1

@@ -3,16 +3,46 @@
 Each piece that overlaps goes where it costs least; every pair that stays in conflict counts for more from then on.
 """
 
+from typing import NamedTuple
+
 import numpy as np
 from numba import njit
 
+from cutting.lay.search.depths import Bytes
+from cutting.lay.search.model import Ints
+
 EASE, MOST = 0.95, 1e5
 """Pairs out of conflict count for less again; none counts for more than so much."""
+CLOSER = 8
+"""Around so many of the cheapest coarse places every place is weighed."""
+
+
+class Board(NamedTuple):
+    """What can lie where: see `Model` for the arrays; `fewest` and `most` along the cloth for each way."""
+
+    first_way: Ints
+    table: Ints
+    cells: Ints
+    begins: Ints
+    halves: Ints
+    fewest: Ints
+    most: Ints
+
+
+class Rasters(NamedTuple):
+    """How deep any two lie in one another: all of it, and its sieves from both ends; see `Model.sieved`."""
+
+    flat: Bytes
+    straight: Bytes
+    turned: Bytes
 
 
 @njit(cache=True)
-def _where(i, j, wi, wj, along, across, table, cells, begins):
-    """The raster of two placed pieces: its begin, its rows and columns, and the index as step * place of i + shift."""
+def _where(i, j, wi, wj, along, across, board):
+    """The raster of two placed pieces: which it is (lower shape, higher shape, how turned), its rows and columns, and
+    the index as step * place of i + shift.
+    """
+    table, cells = board.table, board.cells
     a, b = table[wi, 0], table[wj, 0]
     sa, sb = wi, wj
     first = a <= b
@@ -24,63 +54,104 @@ def _where(i, j, wi, wj, along, across, table, cells, begins):
     shift_u = cells[b, 0] - 1 - ((cells[b, 0] - cells[a, 0]) if su < 0 else 0)
     shift_v = cells[b, 1] - 1 - ((cells[b, 1] - cells[a, 1]) if sv < 0 else 0)
     if first:
-        return begins[a, b, turn], rows, columns, -su, shift_u + su * along[j], -sv, shift_v + sv * across[j]
-    return begins[a, b, turn], rows, columns, su, shift_u - su * along[j], sv, shift_v - sv * across[j]
+        return a, b, turn, rows, columns, -su, shift_u + su * along[j], -sv, shift_v + sv * across[j]
+    return a, b, turn, rows, columns, su, shift_u - su * along[j], sv, shift_v - sv * across[j]
 
 
 @njit(cache=True)
-def depth_between(i, j, ways, along, across, table, cells, begins, flat):
-    """How deep two placed pieces lie in one another, in quarters of a cell; 0 where no layer is shared."""
-    if table[ways[i], 3] & table[ways[j], 3] == 0:
+def depth_between(i, j, way, u, v, ways, along, across, board, flat):
+    """How deep piece i, lying that way there, is in piece j, in quarters of a cell; 0 where no layer is shared."""
+    if board.table[way, 3] & board.table[ways[j], 3] == 0:
         return 0
-    begin, rows, columns, du, cu, dv, cv = _where(i, j, ways[i], ways[j], along, across, table, cells, begins)
-    column, row = du * along[i] + cu, dv * across[i] + cv
+    a, b, turn, rows, columns, du, cu, dv, cv = _where(i, j, way, ways[j], along, across, board)
+    column, row = du * u + cu, dv * v + cv
     if column < 0 or column >= columns or row < 0 or row >= rows:
         return 0
-    return flat[begin + row * columns + column]
+    return flat[board.begins[a, b, turn] + row * columns + column]
 
 
 @njit(cache=True)
-def _best_place(i, ways, along, across, first_way, table, cells, begins, flat, turned, fewest, most, weights, cost):
-    """The cheapest way and place of piece i; among equals any. Returns way, along, across."""
-    n = len(ways)
+def _weigh(i, way, ways, along, across, board, rasters, weights, cost):
+    """What every second place of a way costs, into `cost`; returns how many rows and columns those are."""
+    table = board.table
+    low, near = table[way, 4], board.fewest[way]
+    tall, wide = (table[way, 5] - low) // 2 + 1, (board.most[way] - near) // 2 + 1
+    for row in range(tall):
+        cost[row, :wide] = 0.0
+    for j in range(len(ways)):
+        if j == i or table[way, 3] & table[ways[j], 3] == 0:
+            continue
+        a, b, turn, rows, columns, du, cu, dv, cv = _where(i, j, way, ways[j], along, across, board)
+        half_rows, half_columns = (rows + 1) // 2, (columns + 1) // 2
+        # Column and row at the first place; which of the four sieves they are in; there they go on by one.
+        u, v = du * near + cu, dv * low + cv
+        begin = board.halves[a, b, turn] + ((v & 1) * 2 + (u & 1)) * half_rows * half_columns
+        u, v = u >> 1, v >> 1
+        u_from = max(0, -u if du > 0 else u - half_columns + 1)
+        u_to = min(wide - 1, half_columns - 1 - u if du > 0 else u)
+        if u_from > u_to:
+            continue
+        weight = np.float32(weights[i, j])
+        row_from = max(0, -v if dv > 0 else v - half_rows + 1)
+        row_to = min(tall - 1, half_rows - 1 - v if dv > 0 else v)
+        for row in range(row_from, row_to + 1):
+            there = v + dv * row
+            if du > 0:
+                base = begin + there * half_columns + u
+                _add(cost[row, u_from : u_to + 1], rasters.straight[base + u_from : base + u_to + 1], weight)
+            else:
+                base = begin + (half_rows - 1 - there) * half_columns + half_columns - 1 - u
+                _add(cost[row, u_from : u_to + 1], rasters.turned[base + u_from : base + u_to + 1], weight)
+    return tall, wide
+
+
+@njit(cache=True)
+def _best_place(i, ways, along, across, board, rasters, weights, cost, near_at, near_cost):
+    """The cheapest way and place of piece i; among equals any. Returns way, along, across.
+
+    Every second place along and across is weighed, then each around the cheapest of those.
+    """
     best, best_way, best_u, best_v, equals = np.float32(np.inf), ways[i], along[i], across[i], 0
-    for way in range(first_way[i], first_way[i + 1]):
-        low, high, last = table[way, 4], table[way, 5], most[way]
-        rows_here = high - low + 1
-        for row in range(rows_here):
-            cost[row, fewest[way] : last + 1] = 0.0
-        for j in range(n):
-            if j == i or table[way, 3] & table[ways[j], 3] == 0:
-                continue
-            begin, rows, columns, du, cu, dv, cv = _where(i, j, way, ways[j], along, across, table, cells, begins)
-            u_from = max(fewest[way], -cu if du > 0 else cu - columns + 1)
-            u_to = min(last, columns - 1 - cu if du > 0 else cu)
-            if u_from > u_to:
-                continue
-            weight = np.float32(weights[i, j])
-            row_from = max(0, -(dv * low + cv) if dv > 0 else dv * low + cv - rows + 1)
-            row_to = min(rows_here - 1, rows - 1 - (dv * low + cv) if dv > 0 else dv * low + cv)
-            for row in range(row_from, row_to + 1):
-                there = dv * (low + row) + cv
-                if du > 0:
-                    base = begin + there * columns + cu
-                    _add(cost[row, u_from : u_to + 1], flat[base + u_from : base + u_to + 1], weight)
-                else:
-                    base = begin + (rows - 1 - there) * columns + columns - 1 - cu
-                    _add(cost[row, u_from : u_to + 1], turned[base + u_from : base + u_to + 1], weight)
-        for row in range(rows_here):
-            line = cost[row, fewest[way] : last + 1]
+    near_cost[:] = np.inf
+    last = 0
+    for way in range(board.first_way[i], board.first_way[i + 1]):
+        low, near = board.table[way, 4], board.fewest[way]
+        tall, wide = _weigh(i, way, ways, along, across, board, rasters, weights, cost)
+        for row in range(tall):
+            line = cost[row, :wide]
             value = _least(line)
-            if value > best:
+            if value > near_cost[last]:
                 continue
             if value < best:
                 best, equals = value, 0
-            for u in range(len(line)):
-                if line[u] == best:
-                    equals += 1
-                    if np.random.randint(0, equals) == 0:
-                        best_way, best_u, best_v = way, fewest[way] + u, low + row
+            first = -1
+            for u in range(wide):
+                if line[u] != value:
+                    continue
+                first = u if first < 0 else first
+                if value > best:
+                    break
+                equals += 1
+                if np.random.randint(0, equals) == 0:
+                    best_way, best_u, best_v = way, near + 2 * u, low + 2 * row
+            near_at[last, 0], near_at[last, 1], near_at[last, 2] = way, near + 2 * first, low + 2 * row
+            near_cost[last] = value
+            last = int(np.argmax(near_cost))
+    if best == 0:
+        return best_way, best_u, best_v
+    for k in range(CLOSER):
+        if near_cost[k] == np.inf:
+            continue
+        way, u0, v0 = near_at[k, 0], near_at[k, 1], near_at[k, 2]
+        for u in range(max(board.fewest[way], u0 - 1), min(board.most[way], u0 + 1) + 1):
+            for v in range(max(board.table[way, 4], v0 - 1), min(board.table[way, 5], v0 + 1) + 1):
+                value = np.float32(0)
+                for j in range(len(ways)):
+                    if j != i and value < best:
+                        depth = depth_between(i, j, way, u, v, ways, along, across, board, rasters.flat)
+                        value += np.float32(weights[i, j]) * np.float32(depth)
+                if value < best:
+                    best, best_way, best_u, best_v = value, way, u, v
     return best_way, best_u, best_v
 
 
@@ -107,24 +178,24 @@ def _least(line):
 
 
 @njit(cache=True)
-def separate(
-    ways, along, across, first_way, table, cells, begins, flat, turned, fewest, most, passes, patience, seed, cost
-):  # fmt: skip
-    """Move pieces until none overlaps, or for so many passes. `turned` holds the rasters of `flat` from their ends.
+def separate(ways, along, across, board, rasters, passes, patience, seed):
+    """Move pieces until none overlaps, or for so many passes.
 
     `ways`, `along`, `across` are changed in place and hold the best state found. Returns whether nothing
     overlaps.
     """
     np.random.seed(seed)
-    n = len(ways)
+    n, table, most = len(ways), board.table, board.most
     weights = np.ones((n, n))
     overlap = np.zeros((n, n))
+    cost = np.empty(((table[:, 5] - table[:, 4]).max() // 2 + 1, most.max() // 2 + 1), dtype=np.float32)
+    near_at, near_cost = np.zeros((CLOSER, 3), dtype=np.int64), np.zeros(CLOSER, dtype=np.float32)
     for i in range(n):
-        along[i] = max(min(along[i], most[ways[i]]), fewest[ways[i]])
+        along[i] = max(min(along[i], most[ways[i]]), board.fewest[ways[i]])
         across[i] = max(min(across[i], table[ways[i], 5]), table[ways[i], 4])
     for i in range(n):
         for j in range(i):
-            depth = depth_between(i, j, ways, along, across, table, cells, begins, flat)
+            depth = depth_between(i, j, ways[i], along[i], across[i], ways, along, across, board, rasters.flat)
             overlap[i, j] = overlap[j, i] = depth
     least, since = overlap.sum(), 0
     kept = (ways.copy(), along.copy(), across.copy())
@@ -134,15 +205,13 @@ def separate(
         for i in np.random.permutation(n):
             if overlap[i].sum() == 0:
                 continue
-            way, u, v = _best_place(
-                i, ways, along, across, first_way, table, cells, begins, flat, turned, fewest, most, weights, cost
-            )
+            way, u, v = _best_place(i, ways, along, across, board, rasters, weights, cost, near_at, near_cost)
             if way == ways[i] and u == along[i] and v == across[i]:
                 continue
             ways[i], along[i], across[i] = way, u, v
             for j in range(n):
                 if j != i:
-                    depth = depth_between(i, j, ways, along, across, table, cells, begins, flat)
+                    depth = depth_between(i, j, way, u, v, ways, along, across, board, rasters.flat)
                     overlap[i, j] = overlap[j, i] = depth
         total = overlap.sum()
         if total < least:

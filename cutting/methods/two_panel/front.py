@@ -227,7 +227,7 @@ def _mark_side(d: Draft, hip: Place, side_top: Place) -> None:
     middle = curve.at(0.5)
     start = Place(Point(hip.point.across, middle.down), "guide_line")
     if abs(middle.across - hip.point.across) > 1:
-        d.mark("S", start.to(middle, "side_curve"), "side_middle", "level", "guide", "side")
+        d.mark("S", start.to(middle, "side_curve"), "side_middle", "halfway", "guide", "side")
 
 
 def _mark_leg(d: Draft, leg: Leg, crease: Place, knee: Place | None, hem: Place) -> None:

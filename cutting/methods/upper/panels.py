@@ -73,7 +73,8 @@ def half(name: str, ask: TopAsk, sums: TopSums, d: Draft, side_length: float | N
     into = Point(side.down, -side.across)
     curve = armhole(tip, down, one.across.mm, underarm, into)
     middle = curve[0].end
-    at = Place(Point(0, middle.down), "centre_line_level")
+    halfway = found(middle.down, "half_armhole")
+    at = Place(d.mark("AL", o.down(halfway), "armhole_level", "centre_line").point, "centre_line_level")
     d.mark("A", at.out(one.across), "armhole_hollow", "level", closes="armhole")
 
     lower = lower_edge(side_end, bottom, arriving)

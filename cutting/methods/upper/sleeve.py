@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from cutting.body import Body
 from cutting.drafting import Draft, Place
 from cutting.errors import refuse
-from cutting.geometry import Line, Point, bisect
+from cutting.geometry import Cubic, Line, Point, bisect
 from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods.share import least, most
 from cutting.methods.upper.ask import TopAsk
@@ -76,6 +76,13 @@ def _lower(body: Body, ask: TopAsk, width: Length, height: float) -> tuple[Lengt
     return length, width - taken
 
 
+def _at_level(curve: Cubic, down: float) -> Point:
+    """Where the cap passes a level; it falls all the way from its top to the underarm."""
+    at = bisect(lambda t: curve.at(t).down - down, 0, 1)
+    assert at is not None
+    return curve.at(at)
+
+
 def sleeve(ask: TopAsk, sums: Sleeve, d: Draft) -> None:
     """Draw it about its middle line: the front's half to one side of it, the back's to the other."""
     half, height = sums.width / 2, sums.height
@@ -95,14 +102,13 @@ def sleeve(ask: TopAsk, sums: Sleeve, d: Draft) -> None:
     ).point
     fore, hind = cap(half.mm, height, True), cap(half.mm, height, False)
     d.stage = "cap"
-    for name, curve in (("front", fore), ("back", hind)):
-        for number, t in (("upper", 0.33), ("lower", 0.67)):
-            point = curve.at(t)
-            level = Place(Point(0, point.down), "middle_line")
-            edge_name = "cap" if name == "front" else "back_cap"
-            d.mark(
-                f"Q-{name}-{number}", level.to(point, "on_the_draft"), f"cap_{name}_{number}", "level", None, edge_name
-            )
+    for number, share in (("upper", 1), ("lower", 3)):
+        depth = found(height, "cap_height") * share / 4
+        level = d.mark(f"Q-{number}", o.down(depth), f"cap_{number}", "middle_line").point
+        for name, edge_name, curve in (("front", "cap", fore), ("back", "back_cap", hind)):
+            code = f"cap_{name}_{number}"
+            place = Place(level, "middle_line").to(_at_level(curve, level.down), "on_the_draft")
+            d.mark(f"Q-{name}-{number}", place, code, "level", None, edge_name)
     given = ask.allowances
     d.edge("back_cap", [hind.back], given.armhole)
     d.edge("cap", [fore], given.armhole)

@@ -28,12 +28,12 @@ class LayRunIn(Schema):
     plan: UUID
     seconds: int = Field(10, ge=1, le=actions.LONGEST)
     seed: int = Field(1, ge=1, le=1_000_000)
-    kind: Literal["shorter", "ways", "rest"] = "shorter"
+    kind: Literal["shorter", "savings", "rest"] = "shorter"
     hand: HeldIn | None = None
 
 
 class SavingOut(Schema):
-    """One way to need less cloth, tried: what it needs and saves, and whether the cloth in hand is enough for it."""
+    """One saving of cloth, tried: what it needs and saves, and whether the cloth in hand is enough for it."""
 
     code: str
     says: str
@@ -69,7 +69,7 @@ def _out(row: LayRun) -> LayRunOut:
         bound_mm=row.bound_mm,
         proved=row.proved,
         kind=row.kind,
-        found=[SavingOut(**way) for way in row.found],
+        found=[SavingOut(**one) for one in row.found],
         lay=None if row.lay is None else LayShape.model_validate(row.lay),
     )
 

@@ -14,7 +14,7 @@ from shop.cloths import actions as cloths
 from shop.cloths.models import Cloth
 from shop.orders import actions, queries
 from shop.orders.group import members
-from shop.orders.models import Garment, Order
+from shop.orders.models import Cut, Garment, Order
 from shop.plans.actions import outfit_id, plan_order, plan_together, widths_of
 from shop.plans.queries import best_plan
 
@@ -90,6 +90,16 @@ class TicketOut(Schema):
     styles: list[str]
 
 
+class CutOut(Schema):
+    """So much was cut off a cloth of the shelf, and what is left of it as text, where its length was known."""
+
+    id: UUID
+    name: str
+    length_mm: float
+    was: str
+    left: str
+
+
 class OrderOut(Schema):
     id: UUID
     version: int
@@ -100,6 +110,7 @@ class OrderOut(Schema):
     cloth: ClothOut
     other_cloth: ClothOut | None
     shelf: UUID | None
+    cut: CutOut | None
     garments: list[GarmentOut]
     group: int = Field(description="how many orders it is one of that share an outfit; 1 where it is alone")
 
@@ -130,6 +141,12 @@ def _cloth(row: Cloth) -> ClothOut:
     )  # fmt: skip
 
 
+def _cut(row: Cut | None) -> CutOut | None:
+    if row is None:
+        return None
+    return CutOut(id=row.id, name=row.shelf.name, length_mm=row.length_mm, was=row.was, left=row.left)
+
+
 def order_out(request: HttpRequest, row: Order) -> OrderOut:
     """An order whole, as its pages have it."""
     other = queries.other_cloth(person(request), row)
@@ -137,6 +154,7 @@ def order_out(request: HttpRequest, row: Order) -> OrderOut:
         id=row.id, version=row.version, title=row.title, promised_on=row.promised_on,
         client=client_out(request, row.client), sheet=sheet_out(request, row.sheet), cloth=_cloth(row.cloth),
         other_cloth=_cloth(other) if other else None, shelf=row.shelf_id,
+        cut=_cut(queries.cut_for(person(request), row.id)),
         garments=[_garment(garment) for garment in queries.garments(person(request), row.id)],
         group=members(person(request), row).count(),
     )  # fmt: skip

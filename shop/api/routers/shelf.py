@@ -12,8 +12,9 @@ from shop.cloths import actions, queries
 from shop.cloths.actions import SHELF
 from shop.cloths.models import ShelfCloth
 from shop.orders import queries as orders
-from shop.orders.actions import reserve
+from shop.orders import shelf as reserved
 from shop.orders.models import Order
+from shop.plans.actions import cut_plan
 
 router = Router(tags=["shelf"])
 Form = Literal["bolt", "length", "off-cut"]
@@ -65,5 +66,25 @@ def put(request: HttpRequest, id: UUID, body: ShelfIn) -> ShelfOut:
 @router.put("/orders/{id}/shelf", response=OrderOut)
 def keep(request: HttpRequest, id: UUID, body: ReserveIn) -> OrderOut:
     """Keep a cloth of the shelf for the order; its own cloth becomes like it."""
-    row = reserve(actor=person(request), order=id, shelf=body.shelf)
+    row = reserved.keep(actor=person(request), order=id, shelf=body.shelf)
     return order_out(request, orders.order(person(request), row.id))
+
+
+class CutIn(Schema):
+    """A plan that was cut as its lay stands; `id` is the cut's own."""
+
+    id: UUID
+
+
+@router.put("/plans/{id}/cut", response=OrderOut)
+def cut(request: HttpRequest, id: UUID, body: CutIn) -> OrderOut:
+    """The plan is cut: what its lay takes is taken off the cloth that is kept for its order."""
+    row = cut_plan(actor=person(request), id=body.id, plan_run=id)
+    return order_out(request, orders.order(person(request), row.order_id))
+
+
+@router.post("/cuts/{id}/undo", response=OrderOut)
+def undo(request: HttpRequest, id: UUID) -> OrderOut:
+    """It was not cut after all: the cloth is as long as before."""
+    row = reserved.put_back(actor=person(request), id=id)
+    return order_out(request, orders.order(person(request), row.order_id))

@@ -184,6 +184,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cuts/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Undo
+         * @description It was not cut after all: the cloth is as long as before.
+         */
+        post: operations["shop_api_routers_shelf_undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drafts/{method}": {
         parameters: {
             query?: never;
@@ -556,6 +576,26 @@ export interface paths {
          * @description Give another role, or let go.
          */
         put: operations["shop_api_routers_people_put_person"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{id}/cut": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Cut
+         * @description The plan is cut: what its lay takes is taken off the cloth that is kept for its order.
+         */
+        put: operations["shop_api_routers_shelf_cut"];
         post?: never;
         delete?: never;
         options?: never;
@@ -947,6 +987,32 @@ export interface components {
              */
             sheet: string;
         };
+        /**
+         * BoundStepOut
+         * @description A step of the proof that no lay of a section is shorter, along its table; `times` as often in cloth.
+         *
+         *     `whole`: the longest piece; `surface`: all pieces over the full width; `pinned`: the far end of one that stays;
+         *     `half` of the first and the last of some that block one another; `apart`: from the middle of a piece to the other's.
+         */
+        BoundStepOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "whole" | "surface" | "pinned" | "half" | "apart";
+            /** Mm */
+            mm: number;
+            /**
+             * Other
+             * @default
+             */
+            other: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece: string;
+        };
         /** CheckOut */
         CheckOut: {
             /** Code */
@@ -1230,6 +1296,36 @@ export interface components {
             version: number;
             /** Width */
             width: string;
+        };
+        /**
+         * CutIn
+         * @description A plan that was cut as its lay stands; `id` is the cut's own.
+         */
+        CutIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+        };
+        /**
+         * CutOut
+         * @description So much was cut off a cloth of the shelf, and what is left of it as text, where its length was known.
+         */
+        CutOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Left */
+            left: string;
+            /** Length Mm */
+            length_mm: number;
+            /** Name */
+            name: string;
+            /** Was */
+            was: string;
         };
         /** DartOut */
         DartOut: {
@@ -1620,7 +1716,7 @@ export interface components {
              * @default shorter
              * @enum {string}
              */
-            kind: "shorter" | "ways" | "rest";
+            kind: "shorter" | "savings" | "rest";
             /**
              * Plan
              * Format: uuid
@@ -1982,6 +2078,7 @@ export interface components {
         OrderOut: {
             client: components["schemas"]["ClientOut"];
             cloth: components["schemas"]["ClothOut"];
+            cut: components["schemas"]["CutOut"] | null;
             /** Garments */
             garments: components["schemas"]["GarmentOut"][];
             /**
@@ -2199,7 +2296,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.6.1
+             * @default 0.7.0
              */
             core: string;
             /** Findings */
@@ -2355,7 +2452,7 @@ export interface components {
         };
         /**
          * SavingOut
-         * @description One way to need less cloth, tried: what it needs and saves, and whether the cloth in hand is enough for it.
+         * @description One saving of cloth, tried: what it needs and saves, and whether the cloth in hand is enough for it.
          */
         SavingOut: {
             /** Code */
@@ -2381,6 +2478,8 @@ export interface components {
         SectionOut: {
             /** Bound Mm */
             bound_mm: number;
+            /** Bound Steps */
+            bound_steps: components["schemas"]["BoundStepOut"][];
             /** Cut */
             cut: string;
             /** Depth Mm */
@@ -3119,6 +3218,28 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_shelf_undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+        };
+    };
     shop_api_routers_design_draft_by: {
         parameters: {
             query?: {
@@ -3637,6 +3758,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PersonOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_shelf_cut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
                 };
             };
         };

@@ -29,6 +29,10 @@ export const plainCloth = (said: Partial<ShelfCloth>): ShelfCloth => ({
 export function useShelfWrites() {
   const memory = useQueryClient();
   const onSuccess = () => void memory.invalidateQueries({ queryKey: ["shelf"] });
+  const written = (order: Order) => {
+    memory.setQueryData(["order", order.id], order);
+    onSuccess();
+  };
   const put = useMutation({
     mutationFn: (row: ShelfCloth) => told(server.PUT("/api/shelf/{id}", { ...path(row.id), body: row })),
     onSuccess,
@@ -38,10 +42,20 @@ export function useShelfWrites() {
     mutationFn: ({ order, shelf }: { order: string; shelf: string | null }) =>
       told(server.PUT("/api/orders/{id}/shelf", { ...path(order), body: { shelf } })),
     onSuccess: (order: Order) => {
-      memory.setQueryData(["order", order.id], order);
       void memory.invalidateQueries({ queryKey: ["plan", order.id] });
-      onSuccess();
+      written(order);
     },
   });
-  return { put, keep };
+  /** A plan's lay is cut: what it takes is taken off the cloth that is kept for its order. */
+  const cut = useMutation({
+    mutationFn: ({ plan, id }: { plan: string; id: string }) =>
+      told(server.PUT("/api/plans/{id}/cut", { ...path(plan), body: { id } })),
+    onSuccess: written,
+  });
+  /** It was not cut after all. */
+  const putBack = useMutation({
+    mutationFn: (id: string) => told(server.POST("/api/cuts/{id}/undo", path(id))),
+    onSuccess: written,
+  });
+  return { put, keep, cut, putBack };
 }

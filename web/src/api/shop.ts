@@ -193,10 +193,10 @@ function useLayRun(id: string | null, order: string) {
 }
 
 /**
- * A search on the queue that this tab remembers over a reload: for a shorter lay of a plan, for ways to need less cloth,
+ * A search on the queue that this tab remembers over a reload: for a shorter lay of a plan, for savings of cloth,
  * or for the rest around pieces that are pinned where somebody laid them. Each looks from a seed of its own, so that another one looks elsewhere.
  */
-export function useSearch(order: string, plan: string, kind: "shorter" | "ways" | "rest") {
+export function useSearch(order: string, plan: string, kind: "shorter" | "savings" | "rest") {
   const place = `${kind}:${plan}`;
   const [id, setId] = useState(() => sessionStorage.getItem(place));
   const run = useLayRun(id, order).data;

@@ -134,7 +134,9 @@ export function Job() {
             <Station
               key={cut}
               station={station}
-              order={cut === "other" ? { ...order.data, cloth: order.data.other_cloth! } : order.data}
+              order={
+                cut === "other" ? { ...order.data, cloth: order.data.other_cloth!, shelf: null, cut: null } : order.data
+              }
               plan={made}
               planId={plan.data?.id ?? ""}
               error={plan.error}
@@ -180,7 +182,7 @@ function Keys({ close }: { close: () => void }) {
       </chakra.h2>
       <chakra.dl display="grid" gridTemplateColumns="max-content 1fr" columnGap="16">
         {KEYS.filter((row) => row.where !== "methods").map((row) => (
-          <Box key={row.does} display="contents">
+          <Box key={row.where + row.does} display="contents">
             <chakra.dt fontWeight={600}>{row.keys.map(keyName).join(", ")}</chakra.dt>
             <dd>{row.words}</dd>
           </Box>

@@ -15,16 +15,18 @@ type Props = {
   /** done: firm; now: being marked; later: only hinted at. */
   state: "done" | "now" | "later";
   label?: string;
+  /** Beneath another layer: its name keeps out of the way of what lies over it. */
+  under?: boolean;
   darts?: Plan["panels"][number]["darts"];
 };
 
 /** A piece on the cloth: cut line firm, net line thin and dashed, grain, notches, name. */
-export function PieceOn({ piece, placing, draw, line, px, state, label, darts = [] }: Props) {
+export function PieceOn({ piece, placing, draw, line, px, state, label, under = false, darts = [] }: Props) {
   const put = (points: readonly (readonly number[])[]) => points.map((point) => onCloth(placing, point));
   const cut = put(piece.cut);
   const [x, y, width, height] = boxOf(cut);
   const name = lettering(label ?? panelName(piece.panel), draw.upright ? [height, width] : [width, height], px);
-  const [tx, ty] = draw.at([x + width * 0.56, y + height / 2]);
+  const [tx, ty] = draw.at([x + width * (under ? 0.4 : 0.56), y + height * (under ? 0.72 : 0.5)]);
   const faint = { done: 1, now: 0.62, later: 0.3 }[state];
   return (
     <g stroke={line} fill="none" strokeOpacity={faint}>
@@ -59,9 +61,9 @@ export function PieceOn({ piece, placing, draw, line, px, state, label, darts = 
           x={tx}
           y={name.thin ? ty + 5 * px : ty - 12 * px}
           fontSize={name.size * px}
-          fontWeight="600"
+          fontWeight={under ? 400 : 600}
           fill={line}
-          fillOpacity={Math.max(faint, 0.8)}
+          fillOpacity={under ? 0.7 : Math.max(faint, 0.8)}
           stroke="none"
           textAnchor="middle"
           transform={name.stands ? `rotate(-90 ${tx} ${ty})` : undefined}

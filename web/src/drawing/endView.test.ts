@@ -6,6 +6,7 @@ const section = (fold: string, depth_mm: number, layers: [number, number][], fol
   part: "all",
   cut: "",
   bound_mm: 0,
+  bound_steps: [],
   fold,
   name: "",
   say: "",

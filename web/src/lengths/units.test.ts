@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import cases from "../../../tests/shared/lengths.json";
-import { read, show, spoken, text, type Unit, Unreadable } from "./units";
+import { read, show, spoken, text, type Unit, Unreadable, withUnit } from "./units";
 
 const value = (fraction: string) =>
   fraction
@@ -21,6 +21,18 @@ describe("lengths as typed", () => {
       expect(code).toBe(wanted.refused);
     }
   });
+});
+
+describe("lengths shown as typed", () => {
+  it.each([
+    ["60", "60 in"],
+    ["1 1/2", "1 1/2 in"],
+    ["58½", "58½ in"],
+    ["150 cm", "150 cm"],
+    ["5 m", "5 m"],
+    ['60"', '60"'],
+    ["", ""],
+  ])("%s", (typed, said) => expect(withUnit(typed, "in")).toBe(said));
 });
 
 describe("lengths as the tape shows them", () => {

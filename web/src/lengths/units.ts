@@ -51,6 +51,10 @@ function size(text: string): number {
   return Number(fraction[1] ?? 0) + over / under;
 }
 
+/** A length as typed, with the unit where that was left out. */
+export const withUnit = (typed: string, unit: Unit) =>
+  typed && !/[^\d\s.,/½¼¾⅛⅜⅝⅞⅓⅔-]/.test(typed) ? `${typed} ${unit}` : typed;
+
 /** The millimetres of a length as typed; bare numbers are in `unit`. Throws Unreadable. */
 export function read(typed: string, unit: Unit): number {
   let text = typed

@@ -14,7 +14,7 @@ function Listens({ handle }: { handle: (does: string, key: string) => void }) {
 afterEach(cleanup);
 
 it("gives each key one meaning: a place inside a job shares none with the job", () => {
-  for (const places of [["job", "mark"], ["methods"]]) {
+  for (const places of [["job", "mark"], ["job", "lay"], ["methods"]]) {
     const all = KEYS.filter((row) => places.includes(row.where)).flatMap((row) => row.keys);
     expect(all.length).toBeGreaterThan(3);
     expect(new Set(all).size).toBe(all.length);

@@ -1,7 +1,7 @@
 /** Every key of the product in one table; keys.test.ts finds doubles. */
 import { useEffect, useLayoutEffect, useRef } from "react";
 
-export type Where = "job" | "mark" | "methods";
+export type Where = "job" | "mark" | "lay" | "methods";
 export type KeyRow = { where: Where; keys: string[]; does: string; words: string };
 
 export const KEYS: KeyRow[] = [
@@ -18,6 +18,14 @@ export const KEYS: KeyRow[] = [
   { where: "mark", keys: ["+", "="], does: "closer", words: "closer" },
   { where: "mark", keys: ["-"], does: "further", words: "further away" },
   { where: "mark", keys: ["0"], does: "whole", words: "the whole panel" },
+  { where: "lay", keys: ["ArrowLeft"], does: "back", words: "the piece in hand back towards the cut end" },
+  { where: "lay", keys: ["ArrowRight"], does: "on", words: "on along the cloth; with Shift each goes further" },
+  { where: "lay", keys: ["ArrowUp"], does: "in", words: "towards the fold" },
+  { where: "lay", keys: ["ArrowDown"], does: "out", words: "away from the fold" },
+  { where: "lay", keys: ["r"], does: "turn", words: "turn it" },
+  { where: "lay", keys: ["f"], does: "flip", words: "flip it" },
+  { where: "lay", keys: ["k"], does: "pin", words: "pin it, or take the pin out" },
+  { where: "lay", keys: ["m"], does: "match", words: "to the next stripe that matches" },
   { where: "methods", keys: [" ", "ArrowRight"], does: "next", words: "next step" },
   { where: "methods", keys: ["Shift+ ", "ArrowLeft"], does: "previous", words: "step back" },
   { where: "methods", keys: ["Home"], does: "first", words: "first step" },
@@ -29,8 +37,17 @@ const KEY_NAMES: Record<string, string> = {
   "Shift+ ": "Shift Space",
   ArrowRight: "Right",
   ArrowLeft: "Left",
+  ArrowUp: "Up",
+  ArrowDown: "Down",
 };
 export const keyName = (key: string) => KEY_NAMES[key] ?? key.toUpperCase();
+
+/** What a key does at a place; nothing where it means nothing there. */
+export function doesAt(where: Where, event: { key: string; shiftKey: boolean }): string | undefined {
+  const key =
+    event.shiftKey && event.key === " " ? "Shift+ " : event.key.length === 1 ? event.key.toLowerCase() : event.key;
+  return KEYS.find((one) => one.where === where && one.keys.includes(key))?.does;
+}
 
 /** True where the focus has a use of its own for this key. */
 function busy(target: EventTarget | null, key: string): boolean {
@@ -50,12 +67,10 @@ export function useKeys(where: Where, handle: (does: string, key: string) => voi
       if (event.ctrlKey || event.altKey || event.metaKey) return;
       if (event.key === "Escape" && event.target instanceof HTMLElement) return event.target.blur();
       if (busy(event.target, event.key)) return;
-      const key =
-        event.shiftKey && event.key === " " ? "Shift+ " : event.key.length === 1 ? event.key.toLowerCase() : event.key;
-      const row = KEYS.find((one) => one.where === where && one.keys.includes(key));
-      if (!row) return;
+      const does = doesAt(where, event);
+      if (!does) return;
       event.preventDefault();
-      latest.current(row.does, key);
+      latest.current(does, event.key);
     };
     window.addEventListener("keydown", listen);
     return () => window.removeEventListener("keydown", listen);

@@ -38,7 +38,7 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
         alignContent="start"
       >
         <Box display="grid" gap="12" alignContent="start">
-          {order.cloth.id !== order.other_cloth?.id && <FromShelf order={order} />}
+          {order.cloth.id !== order.other_cloth?.id && <FromShelf order={order} unit={unit} />}
           <Label text="Kind">
             <chakra.select {...field} value={cloth.kind} onChange={(e) => void keep({ kind: e.target.value })}>
               {KINDS.map((kind) => (

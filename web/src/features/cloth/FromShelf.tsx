@@ -2,11 +2,12 @@ import { chakra } from "@chakra-ui/react";
 import { inWords } from "../../api/client";
 import { useShelf, useShelfWrites } from "../../api/shelf";
 import type { Order } from "../../api/shop";
+import { type Unit, withUnit } from "../../lengths/units";
 import { field, Label } from "../../ui/field";
 import { Says } from "../../ui/words";
 
 /** A cloth of the shelf kept for this order: its width, length and all else are taken over. */
-export function FromShelf({ order }: { order: Order }) {
+export function FromShelf({ order, unit }: { order: Order; unit: Unit }) {
   const rows = useShelf().data ?? [];
   const { keep } = useShelfWrites();
   if (rows.length === 0) return null;
@@ -22,7 +23,7 @@ export function FromShelf({ order }: { order: Order }) {
           <option value="">Nothing is kept for this order</option>
           {free.map((row) => (
             <option key={row.id} value={row.id}>
-              {row.name}: {row.width} wide{row.length && `, ${row.length} long`}
+              {row.name}: {withUnit(row.width, unit)} wide{row.length && `, ${withUnit(row.length, unit)} long`}
             </option>
           ))}
         </chakra.select>

@@ -10,7 +10,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const way = (code: string, saves_mm: number, enough: boolean) => ({
+const saving = (code: string, saves_mm: number, enough: boolean) => ({
   code,
   says: `Way ${code}`,
   saves_mm,
@@ -23,7 +23,7 @@ const page = (length: string, findings: unknown[]) => {
     id: "r",
     state: "done",
     tried: 3,
-    found: [way("now", 0, false), way("hem", 50, false), way("open", 120, true)],
+    found: [saving("now", 0, false), saving("hem", 50, false), saving("open", 120, true)],
   };
   const calls = standIn({ "PUT /lay-runs/.*": () => ({ body: run }), "GET /lay-runs/.*": () => ({ body: run }) });
   const held = { ...order, cloth: { ...order.cloth, length } };
@@ -41,7 +41,7 @@ it("says that the cloth is enough", () => {
   screen.getByText("Yes: 3 yd are enough.");
 });
 
-it("tries ways to save and lists them by what they save, each with what it needs", async () => {
+it("tries savings and lists them by what they save, each with what it needs", async () => {
   const calls = page("70 in", [short]);
   screen.getByText("The lay needs 79 in.");
   fireEvent.click(screen.getByRole("button", { name: "Try what would save cloth" }));
@@ -54,5 +54,5 @@ it("tries ways to save and lists them by what they save, each with what it needs
   ).toEqual(["Way now", "Way open", "Way hem"]);
   const rows = within(table).getAllByRole("row").slice(1);
   expect(rows.map((row) => row.lastChild!.textContent)).toEqual(["no", "yes", "no"]);
-  expect(calls[0]!.body).toMatchObject({ plan: "p", kind: "ways" });
+  expect(calls[0]!.body).toMatchObject({ plan: "p", kind: "savings" });
 });

@@ -8,14 +8,14 @@ import { Says } from "../../ui/words";
 const EACH = 2;
 type Props = { order: Order; plan: Plan; planId: string; unit: Unit };
 
-/** Whether the cloth in hand is enough, and what would make it so: each way drafted and laid for real. */
+/** Whether the cloth in hand is enough, and what would make it so: each saving drafted and laid for real. */
 export function InHand({ order, plan, planId, unit }: Props) {
-  const search = useSearch(order.id, planId, "ways");
+  const search = useSearch(order.id, planId, "savings");
   const { run: look, working } = search;
   const short = plan.findings.find((finding) => finding.code === "cloth.short");
   if (!order.cloth.length && !look) return null;
-  const tries = look?.found.filter((way) => way.code !== "now") ?? [];
-  const now = look?.found.find((way) => way.code === "now");
+  const tries = look?.found.filter((one) => one.code !== "now") ?? [];
+  const now = look?.found.find((one) => one.code === "now");
   const best = tries.toSorted((a, b) => b.saves_mm - a.saves_mm);
   return (
     <Box maxWidth="760px">
@@ -32,7 +32,7 @@ export function InHand({ order, plan, planId, unit }: Props) {
           </Press>
         )}
         <span role="status">
-          {working && look && (look.tried ? `${tries.length} ways found so far` : "Waiting for the worker")}
+          {working && look && (look.tried ? `${tries.length} savings found so far` : "Waiting for the worker")}
           {look && !working && (best.length ? "" : "Nothing that was tried saves cloth.")}
         </span>
       </Box>
@@ -53,17 +53,17 @@ export function InHand({ order, plan, planId, unit }: Props) {
             </chakra.tr>
           </thead>
           <tbody>
-            {[...(now ? [now] : []), ...best].map((way) => (
-              <chakra.tr key={way.code} borderBottom="1px solid {colors.hairline}">
+            {[...(now ? [now] : []), ...best].map((saving) => (
+              <chakra.tr key={saving.code} borderBottom="1px solid {colors.hairline}">
                 <chakra.th scope="row" fontWeight="400" css={{ "&&": { textAlign: "left" } }}>
-                  {way.says}
+                  {saving.says}
                 </chakra.th>
-                <td>{way.code === "now" ? "" : <Length mm={way.saves_mm} unit={unit} />}</td>
+                <td>{saving.code === "now" ? "" : <Length mm={saving.saves_mm} unit={unit} />}</td>
                 <td>
-                  <Length mm={way.needs_mm} unit={unit} />
+                  <Length mm={saving.needs_mm} unit={unit} />
                 </td>
-                <chakra.td color={way.enough ? "moss" : "ink2"} fontWeight={way.enough ? 600 : 400}>
-                  {way.enough ? "yes" : "no"}
+                <chakra.td color={saving.enough ? "moss" : "ink2"} fontWeight={saving.enough ? 600 : 400}>
+                  {saving.enough ? "yes" : "no"}
                 </chakra.td>
               </chakra.tr>
             ))}

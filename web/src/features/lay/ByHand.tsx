@@ -6,6 +6,7 @@ import { boxOf, onCloth, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { dartsOf, PieceOn } from "../../drawing/PieceOn";
 import { show, text, type Unit } from "../../lengths/units";
+import { doesAt } from "../../ui/keys";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { LongTable } from "./LongTable";
@@ -13,10 +14,10 @@ import { meetings, onStripe, toMatch } from "./stripes";
 import { cuttingOf, type Lay, moved, type Placing, reachOf, samePins, turned, type Turn } from "./moves";
 
 const STEP: Record<string, [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
+  back: [-1, 0],
+  on: [1, 0],
+  in: [0, -1],
+  out: [0, 1],
 };
 
 type Props = {
@@ -97,22 +98,22 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
   }
   const keys = (event: KeyboardEvent, index: number) => {
     if (working) return;
-    const key = event.key.toLowerCase();
-    if ((event.ctrlKey || event.metaKey) && key === "z") {
+    if (event.ctrlKey || event.metaKey) {
+      if (event.key.toLowerCase() !== "z") return;
       event.preventDefault();
       setAt(event.shiftKey ? Math.min(steps.length - 1, at + 1) : Math.max(0, at - 1));
       return;
     }
-    const way = STEP[event.key];
+    const does = doesAt("lay", event);
+    if (!does) return;
+    const way = STEP[does];
     if (way && pins.includes(index)) setSaid(PINNED);
     else if (way) {
       const size = event.shiftKey ? 25 : 5;
       take(moved(placings, index, [way[0] * size, way[1] * size], cutting), "It touches what is in its way.");
-    } else if (key === "r") turn(index, "turn");
-    else if (key === "f") turn(index, "flip");
-    else if (key === "p") pin(index);
-    else if (key === "m" && lay.repeat_mm > 0) match(index);
-    else return;
+    } else if (does === "turn" || does === "flip") turn(index, does);
+    else if (does === "pin") pin(index);
+    else if (lay.repeat_mm > 0) match(index);
     event.preventDefault();
     event.stopPropagation();
   };
@@ -232,7 +233,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
         </span>
       </Box>
       <chakra.p color="ink2" fontSize="15px">
-        Drag a piece, or go to it with Tab: arrows move it, with Shift further; R turns it, F flips it, P pins it
+        Drag a piece, or go to it with Tab: arrows move it, with Shift further; R turns it, F flips it, K pins it
         {lay.repeat_mm > 0 && ", M takes it to the next stripe that matches"}; Ctrl Z undoes. What is pinned stays where
         it is when the rest is laid.
       </chakra.p>

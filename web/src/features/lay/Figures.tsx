@@ -9,6 +9,7 @@ import { show, text, type Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { proofOf } from "./bound";
 import { meetings, onStripe } from "./stripes";
 
 type Lay = NonNullable<Plan["lay"]>;
@@ -21,8 +22,10 @@ const price = (more: number, unit: Unit) =>
     ? "one pass; folding anew costs nothing"
     : `one pass; folding anew ${more > 0 ? "costs" : "saves"} ${text(show(Math.abs(more), unit))}`;
 
-/** The lay's length, and the lengths it is held against. */
-export function Rivals({ lay, unit, used }: { lay: Lay; unit: Unit; used: number }) {
+type RivalsProps = { plan: Plan; lay: Lay; section: Lay["sections"][number]; unit: Unit; used: number };
+
+/** The lay's length, and the lengths it is held against; why none can be shorter, for the section that is shown. */
+export function Rivals({ plan, lay, section, unit, used }: RivalsProps) {
   const rows: Rival[] = [
     ["This lay", lay.length_mm, ""],
     ["Block by block", lay.habit_mm, "as it is mostly done"],
@@ -57,7 +60,48 @@ export function Rivals({ lay, unit, used }: { lay: Lay; unit: Unit; used: number
           ))}
         </tbody>
       </chakra.table>
+      <Why plan={plan} section={section} unit={unit} named={lay.sections.length > 1} />
       <chakra.p marginTop="8">{Math.round(used * 100)} % of the cloth is used.</chakra.p>
+    </Box>
+  );
+}
+
+type WhyProps = { plan: Plan; section: Lay["sections"][number]; unit: Unit; named: boolean };
+
+/** The steps that prove how short a section can be, one under the other; `named` where there are several. */
+function Why({ plan, section, unit, named }: WhyProps) {
+  const { steps, times } = proofOf(plan, section);
+  return (
+    <Box fontSize="14px" color="ink2" paddingLeft="12" borderLeft="2px solid {colors.hairline}">
+      {named && (
+        <p>
+          {section.cut}: not under <Length mm={section.bound_mm} unit={unit} />
+        </p>
+      )}
+      {steps.length === 1 ? (
+        <p>
+          {steps[0]!.name}
+          {times > 1 && `, x ${times}`}
+        </p>
+      ) : (
+        <>
+          <p>
+            Pieces that cannot pass each other, from middle to middle at least so far apart{times > 1 && `, x ${times}`}
+            :
+          </p>
+          <chakra.ul listStyleType="none">
+            {steps.map(({ name, mm }, k) => (
+              <chakra.li key={k} display="flex" justifyContent="space-between" gap="8">
+                <span>
+                  {k > 0 && "+ "}
+                  {name}
+                </span>
+                <Length mm={mm} unit={unit} />
+              </chakra.li>
+            ))}
+          </chakra.ul>
+        </>
+      )}
     </Box>
   );
 }

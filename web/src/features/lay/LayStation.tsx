@@ -11,6 +11,8 @@ import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { ByHand } from "./ByHand";
 import { CutList, Left, Matched, Rivals } from "./Figures";
+import { CutOff } from "./CutOff";
+import { LayTable } from "./LayTable";
 import { LongTable } from "./LongTable";
 
 /** The whole cloth lengthwise with every piece on it, what the lay is held against, and the search for a shorter one. */
@@ -19,6 +21,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
   const { run } = search;
   const unit = plan.unit as Unit;
   const [byHand, setByHand] = useState(false);
+  const [asTable, setAsTable] = useState(false);
   const [at, setAt] = useState(0);
   const found = run?.lay;
   const lay = found && plan.lay && found.length_mm < plan.lay.length_mm ? found : plan.lay;
@@ -76,6 +79,8 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
             unit={unit}
             done={leave}
           />
+        ) : asTable ? (
+          <LayTable plan={plan} lay={lay} section={section} unit={unit} />
         ) : (
           <LongTable section={section} colour={order.cloth.colour} unit={unit} repeat={lay.repeat_mm}>
             {(draw, line, px) => [
@@ -103,6 +108,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
                     line={line}
                     px={px}
                     state={placing.under ? "later" : "done"}
+                    under={placing.under}
                     label={`${pieceName(plan, piece)}, ${count}${placing.under ? ", under" : ""}`}
                   />
                 );
@@ -136,6 +142,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
                   </Press>
                 ))}
                 <Press onClick={() => setByHand(true)}>Move by hand</Press>
+                <Press onClick={() => setAsTable(!asTable)}>{asTable ? "As a drawing" : "As a table"}</Press>
                 <span role="status">{run && done(run)}</span>
               </>
             )}
@@ -152,8 +159,9 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
           {section.say}
         </p>
         <ToBuy plan={plan} unit={unit} />
-        <Rivals lay={lay} unit={unit} used={plan.yardage?.utilisation ?? 0} />
+        <Rivals plan={plan} lay={lay} section={section} unit={unit} used={plan.yardage?.utilisation ?? 0} />
         <Matched plan={plan} lay={lay} unit={unit} />
+        <CutOff key={order.cut?.id} order={order} plan={plan} planId={planId} unit={unit} />
         <Left offcuts={lay.offcuts} order={order} unit={unit} />
         <CutList plan={plan} unit={unit} />
         <Findings plan={plan} />

@@ -75,9 +75,9 @@ export function moved(
       if (can(half)) good = half;
       else bad = half;
     }
-    const back = AIR / Math.max(AIR, Math.hypot(...by));
-    share = Math.max(0, good - back);
-    if (share === 0 || !can(share)) return placings;
+    const far = Math.hypot(...by);
+    share = Math.max(0, good - AIR / Math.max(AIR, far));
+    if (share * far < AIR / 10 || !can(share)) return placings;
   }
   return placings.map((one, k) => (k === index ? at(share) : one));
 }

@@ -2,8 +2,9 @@ import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
 import { inWords } from "../../api/client";
-import { useMay } from "../../api/session";
+import { useMay, useMe } from "../../api/session";
 import { plainCloth, type Form, type ShelfCloth, useShelf, useShelfWrites } from "../../api/shelf";
+import { type Unit, withUnit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
@@ -55,6 +56,7 @@ export function Shelf() {
 }
 
 function Row({ row, edit }: { row: ShelfCloth; edit?: () => void }) {
+  const unit = (useMe().data?.unit ?? "in") as Unit;
   return (
     <chakra.li display="flex" gap="16" alignItems="center" borderBottom="1px solid {colors.hairline}" paddingBlock="8">
       <Box
@@ -67,8 +69,8 @@ function Row({ row, edit }: { row: ShelfCloth; edit?: () => void }) {
       <Box flex="1" minWidth="0">
         <b>{row.name}</b>
         <chakra.p color="ink2" fontSize="16px">
-          {FORMS.find((one) => one.value === row.form)?.label} of {row.kind}, {row.width} wide
-          {row.length && `, ${row.length} long`}
+          {FORMS.find((one) => one.value === row.form)?.label} of {row.kind}, {withUnit(row.width, unit)} wide
+          {row.length && `, ${withUnit(row.length, unit)} long`}
           {row.one_way && ", one way"}
           {row.price && `, at ${row.price}`}
         </chakra.p>
