@@ -12,7 +12,9 @@ from cutting.errors import refuse
 
 Unit = Literal["in", "cm"]
 
-MM: dict[str, Fraction] = {"in": Fraction(254, 10), "cm": Fraction(10), "mm": Fraction(1), "m": Fraction(1000)}
+MM: dict[str, Fraction] = {
+    "in": Fraction(254, 10), "yd": Fraction(9144, 10), "cm": Fraction(10), "mm": Fraction(1), "m": Fraction(1000),
+}  # fmt: skip
 MARKS: dict[str, Fraction] = {"in": MM["in"] / 16, "cm": Fraction(1)}
 """The distance between two marks of the tape, in mm: sixteenths of an inch, or millimetres."""
 
@@ -22,7 +24,7 @@ GLYPHS = {
 NAMES = {
     "in": "in", "inch": "in", "inches": "in", '"': "in", "''": "in",
     "cm": "cm", "centimetre": "cm", "centimetres": "cm", "centimeter": "cm", "centimeters": "cm",
-    "mm": "mm", "millimetre": "mm", "millimetres": "mm", "m": "m",
+    "mm": "mm", "millimetre": "mm", "millimetres": "mm", "m": "m", "yd": "yd", "yard": "yd", "yards": "yd",
 }  # fmt: skip
 
 _FEET = re.compile(r"^([0-9]{1,2}) ?(?:'(?!')|ft|feet|foot) ?(.*)$")

@@ -26,7 +26,7 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "length.unreadable": ("This cannot be read as a length", "Type it like 38 1/2, 38.5 or 97.8 cm."),
     "length.fraction": ("The fraction is not one a tape has", "Type it like 38 1/2: the upper number smaller than the lower."),
     "length.negative": ("A length cannot be below nothing", "Leave the minus out."),
-    "length.unit": ("The unit is not known", "Use in, cm or mm."),
+    "length.unit": ("The unit is not known", "Use in, yd, cm, mm or m."),
     "length.feet": ("There are 12 inches or more after the feet", "Carry them over, such as 4' 2\"."),
     "measure.missing": ("{name} is missing", "Measure it and write it on the sheet."),
     "measure.small": ("{shown} is too small for a {name}", "Measure again, or check the unit: {unit_hint}"),

@@ -124,6 +124,14 @@ def test_an_off_cut_goes_on_the_shelf_and_the_shelf_serves_an_order(inside: Page
     expect(page.get_by_text("off-cut").first).to_be_visible()
     expect(page.get_by_text("Kept for")).to_be_visible()
 
+    page.go_back()
+    page.get_by_role("button", name=re.compile("^It is cut: take")).click()
+    expect(page.get_by_text(re.compile("were cut off Grey wool, window board, .* are left"))).to_be_visible()
+    page.get_by_role("link", name="Shelf").click()
+    expect(page.get_by_text(re.compile("Length of cotton, 62 in wide, [1-9][0-9 /]* in long"))).to_be_visible()
+    expect(page.get_by_text("Length of cotton, 62 in wide, 110 in long")).to_have_count(0)
+    expect(page.get_by_text("Kept for")).to_have_count(0)
+
 
 def test_the_rest_is_laid_around_a_pin(inside: Page, worker):
     page = inside

@@ -1,7 +1,7 @@
 /** Reading lengths as typed and showing them as a tape does: the twin of cutting/lengths/units.py. */
 export type Unit = "in" | "cm";
 
-const MM: Record<string, number> = { in: 25.4, cm: 10, mm: 1, m: 1000 };
+const MM: Record<string, number> = { in: 25.4, yd: 914.4, cm: 10, mm: 1, m: 1000 };
 const GLYPHS: Record<string, string> = {
   "½": "1/2",
   "¼": "1/4",
@@ -28,6 +28,9 @@ const NAMES: Record<string, string> = {
   millimetre: "mm",
   millimetres: "mm",
   m: "m",
+  yd: "yd",
+  yard: "yd",
+  yards: "yd",
 };
 const FEET = /^([0-9]{1,2}) ?(?:'(?!')|ft|feet|foot) ?(.*)$/;
 const FRACTION = /^(?:([0-9]{1,9})(?:[ -]|$))?([0-9]{1,4})\/([0-9]{1,4})$/;

@@ -18,7 +18,7 @@ const SAY: Record<string, string> = {
   "length.unreadable": "This cannot be read as a length. Type it like 38 1/2, 38.5 or 97.8 cm.",
   "length.fraction": "The fraction is not one a tape has. Type it like 38 1/2.",
   "length.negative": "A length cannot be below nothing. Leave the minus out.",
-  "length.unit": "The unit is not known. Use in, cm or mm.",
+  "length.unit": "The unit is not known. Use in, yd, cm, mm or m.",
   "length.feet": "There are 12 inches or more after the feet. Carry them over.",
 };
 
