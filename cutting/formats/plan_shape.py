@@ -159,7 +159,8 @@ class LayerOut(BaseModel):
 
 
 class BoundStepOut(BaseModel):
-    """A step of the proof that no lay of a section is shorter, along its table; `times` as often in cloth.
+    """A step of the proof that no lay of a section is shorter, in mm along its table: `bound_mm` is their sum
+    as many times as the cloth lies along it.
 
     `whole`: the longest piece; `surface`: all pieces over the full width; `pinned`: the far end of one that stays;
     `half` of the first and the last of some that block one another; `apart`: from the middle of a piece to the other's.

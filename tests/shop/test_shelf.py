@@ -102,7 +102,7 @@ def test_what_is_cut_is_taken_off_the_shelf_once_and_put_back(owner, order, new_
 
 
 @pytest.mark.parametrize(
-    ("form", "length", "says"), [("length", "40 in", "is 40 in long"), ("bolt", "", None), ("length", "exactly", None)]
+    ("form", "length", "says"), [("length", "40", "is 40 in long"), ("bolt", "", None), ("length", "exactly", None)]
 )
 def test_a_cloth_that_is_too_short_unknown_or_used_up(owner, order, new_id, form, length, says):
     """Refused with both lengths; a bolt of unknown length stays so; what is used up leaves the shelf, and comes back."""

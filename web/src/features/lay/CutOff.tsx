@@ -40,7 +40,8 @@ export function CutOff({ order, plan, planId, unit }: Props) {
       ) : (
         <>
           <p>
-            {held!.name} is kept for this order{held!.length && `, ${withUnit(held!.length, unit)} long`}.
+            {held!.name} is kept for this order{held!.length && `, ${withUnit(held!.length, unit)} long`}. Cutting takes
+            the sum under Cloth to buy, not rounded up.
           </p>
           {may("lays") && (
             <Press disabled={cut.isPending} onClick={() => cut.mutate({ plan: planId, id })}>
