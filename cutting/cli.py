@@ -1,26 +1,43 @@
-"""./plavet plan: a job file in, a plan out; no server needed. Exit 0: a draft was made; 2: none; 1: our own fault."""
+"""./plavet plan: job files in, plans out; no server needed.
+
+Exit 0: every draft was made; 2: one was not; 1: our own fault.
+"""
 
 import argparse
 import json
 import sys
 from pathlib import Path
+from typing import Any
 
 from cutting.errors import CuttingError, refuse
 from cutting.export import plan_to_svg, plan_to_text
 from cutting.formats import plan_to_wire, problems_to_wire, read_job_text
 from cutting.plan import Plan, plan
-from cutting.searching import shortened
+from cutting.where import JOB
 
 FORMATS = ("json", "svg")
 
 
 def _arguments(words: list[str]) -> argparse.Namespace:
-    parser = argparse.ArgumentParser(prog="plavet plan", description="Draft, lay and check one job file.")
-    parser.add_argument("job", help="the job file, or - for standard input")
-    parser.add_argument("--json", action="store_true", help="the plan as JSON on standard output")
-    parser.add_argument("--out", metavar="DIR", help="write files there")
+    parser = argparse.ArgumentParser(prog="plavet plan", description="Draft, lay and check job files.")
+    parser.add_argument("jobs", nargs="+", metavar="job", help="a job file, or - for standard input")
+    parser.add_argument("--json", action="store_true", help="the plan as JSON; of several jobs one plan a line")
+    parser.add_argument("--out", metavar="DIR", help="write files there; of several jobs a folder each, by their names")
     parser.add_argument("--formats", default="json,svg", help="which files: json,svg")
     return parser.parse_args(words)
+
+
+def _made(job: str) -> Plan:
+    """The plan of a job file. Raises CuttingError, and OSError where it cannot be read."""
+    text = sys.stdin.buffer.read() if job == "-" else Path(job).read_bytes()
+    asked = read_job_text(text)
+    made = plan(asked)
+    if asked.seconds <= 0:
+        return made
+    # Only a search needs numba and scipy, which take seconds to load.
+    from cutting.searching import shortened
+
+    return shortened(made, asked.seconds, asked.seed)
 
 
 def _write(made: Plan, folder: Path, formats: list[str]) -> None:
@@ -30,39 +47,63 @@ def _write(made: Plan, folder: Path, formats: list[str]) -> None:
         (folder / f"plan.{name}").write_text(text, encoding="utf-8")
 
 
-def _json(wire: dict[str, object]) -> str:
-    return json.dumps(wire, indent=1, ensure_ascii=False, allow_nan=False) + "\n"
+def _json(wire: dict[str, Any], indent: int | None = 1) -> str:
+    return json.dumps(wire, indent=indent, ensure_ascii=False, allow_nan=False) + "\n"
+
+
+def _formats(asked: str) -> list[str]:
+    formats = [name for name in asked.split(",") if name]
+    unknown = [name for name in formats if name not in FORMATS]
+    if unknown:
+        raise refuse("job.later", JOB / "--formats", word=unknown[0], offered=FORMATS)
+    return formats
+
+
+def _folder(out: str, job: str, several: bool) -> Path:
+    return Path(out) / (Path(job).stem if job != "-" else "standard-input") if several else Path(out)
+
+
+def _refused(error: CuttingError, job: str, asked: argparse.Namespace) -> None:
+    """Every problem: as JSON, or a line each; of several jobs with the file's name."""
+    several = len(asked.jobs) > 1
+    wire = problems_to_wire(error)
+    if asked.json:
+        sys.stdout.write(_json(wire | ({"job": job} if several else {}), None if several else 1))
+        return
+    for one in wire["problems"]:
+        name = f"{job}: " if several else ""
+        print(f"{name}{one['where']}: {one['what']} ({one['mend']})", file=sys.stderr)
+
+
+def _one(job: str, formats: list[str], asked: argparse.Namespace) -> int:
+    """Plan one file and say it; 2 where no draft could be made."""
+    several = len(asked.jobs) > 1
+    try:
+        made = _made(job)
+    except CuttingError as error:
+        _refused(error, job, asked)
+        return 2
+    except OSError as error:
+        print(f"{job}: it cannot be read: {error.strerror} (Check the name and that you may read it.)", file=sys.stderr)
+        return 2
+    if asked.out:
+        _write(made, _folder(asked.out, job, several), formats)
+    if several and not asked.json:
+        print(f"{job}\n")
+    sys.stdout.write(_json(plan_to_wire(made), None if several else 1) if asked.json else plan_to_text(made))
+    sys.stdout.flush()
+    return 0
 
 
 def main(words: list[str]) -> int:
-    """Run the command; the exit code."""
+    """Run the command; the exit code: the worst of all files."""
     asked = _arguments(words)
     try:
-        formats = [name for name in asked.formats.split(",") if name]
-        unknown = [name for name in formats if name not in FORMATS]
-        if unknown:
-            raise refuse("job.later", "--formats", word=unknown[0], offered=", ".join(FORMATS))
-        text = sys.stdin.buffer.read() if asked.job == "-" else Path(asked.job).read_bytes()
-        job = read_job_text(text)
-        made = shortened(plan(job), job.seconds, job.seed)
+        formats = _formats(asked.formats)
     except CuttingError as error:
-        wire = problems_to_wire(error)
-        if asked.json:
-            sys.stdout.write(_json(wire))
-        else:
-            for one in wire["problems"]:
-                print(f"{one['where']}: {one['what']} ({one['mend']})", file=sys.stderr)
+        _refused(error, "", asked)
         return 2
-    except OSError as error:
-        print(
-            f"{asked.job}: it cannot be read: {error.strerror} (Check the name and that you may read it.)",
-            file=sys.stderr,
-        )
-        return 2
-    if asked.out:
-        _write(made, Path(asked.out), formats)
-    sys.stdout.write(_json(plan_to_wire(made)) if asked.json else plan_to_text(made))
-    return 0
+    return max(_one(job, formats, asked) for job in asked.jobs)
 
 
 if __name__ == "__main__":

@@ -3,13 +3,16 @@
 from dataclasses import dataclass, field
 from typing import Any
 
+from cutting.codes import ProblemCode
+from cutting.where import JOB, Where
+
 
 @dataclass(frozen=True)
 class Problem:
-    """One thing that is wrong. `where` is a path into the job, such as `measurements.hip`."""
+    """One thing that is wrong, and where in the job it is mended."""
 
-    code: str
-    where: str = ""
+    code: ProblemCode
+    where: Where = JOB
     params: dict[str, Any] = field(default_factory=dict)
 
 
@@ -21,6 +24,6 @@ class CuttingError(Exception):
         self.problems = problems
 
 
-def refuse(code: str, where: str = "", **params: Any) -> CuttingError:
+def refuse(code: ProblemCode, where: Where = JOB, **params: Any) -> CuttingError:
     """A CuttingError with a single problem."""
     return CuttingError(Problem(code, where, params))

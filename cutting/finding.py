@@ -3,6 +3,9 @@
 from dataclasses import dataclass, field
 from typing import Any, Literal
 
+from cutting.codes import CheckCode, FaultCode, FindingCode
+from cutting.where import Where
+
 Weight = Literal["stop", "warn", "note"]
 
 
@@ -10,7 +13,7 @@ Weight = Literal["stop", "warn", "note"]
 class Finding:
     """`code` names the sentence in `words`; `where` a place in the job or the plan."""
 
-    code: str
+    code: FindingCode | CheckCode | FaultCode
     weight: Weight
-    where: str
+    where: Where
     params: dict[str, Any] = field(default_factory=dict)

@@ -1,7 +1,7 @@
 """The calls in the order of the table, and where each lies on the cloth."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from cutting.cloth import Folded
@@ -17,7 +17,7 @@ from cutting.pieces import Tape
 class Mark:
     """One call at the table: the step, its tape in the draft frame, and on the cloth where there is a lay.
 
-    `placing` is the number of the placement it is chalked on, from 0.
+    `placing` is the number of the placement it is chalked on, from 0; `from_code` the place its tape starts from.
     """
 
     garment: str
@@ -25,6 +25,7 @@ class Mark:
     tape: Tape
     on_cloth: tuple[tuple[float, float], tuple[float, float]] | None
     placing: int | None = None
+    from_code: str = ""
 
 
 @dataclass(frozen=True)
@@ -57,7 +58,27 @@ def place_marks(
             if garment.cut_from(name) == cut_from:
                 section = there[0].section if there else 0
                 marks += [(section, mark) for mark in _calls(garment, tapes, there)]
-    return tuple(mark for _, mark in sorted(marks, key=lambda pair: pair[0]))
+    return _from_before([mark for _, mark in sorted(marks, key=lambda pair: pair[0])])
+
+
+MOVED_ON = {
+    "crotch_tip", "centre_slant", "centre_base", "own_slant", "own_crotch_point", "front_out", "back_out", "bag_middle",
+    "shoulder_out",
+}  # fmt: skip
+"""Marks that another tape goes on from: where it is called next they are the point just marked."""
+
+
+def _from_before(marks: list[Mark]) -> tuple[Mark, ...]:
+    """Each call with where its tape starts: a place by its code, or the point just marked."""
+    done: list[Mark] = []
+    before: Mark | None = None
+    for mark in marks:
+        code = mark.step.from_code
+        same = before is not None and (before.garment, before.step.panel) == (mark.garment, mark.step.panel)
+        just = same and before is not None and before.step.code == code and code in MOVED_ON
+        done.append(replace(mark, from_code="just_marked" if just else code))
+        before = mark
+    return tuple(done)
 
 
 Tapes = list[tuple[Step, Tape]]

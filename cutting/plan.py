@@ -9,6 +9,7 @@ from dataclasses import dataclass, replace
 from cutting.body import doubts
 from cutting.checks import Check, check_fold, check_garment, check_joins, findings_of, worst_fit
 from cutting.cloth import USUAL_FOLDS, Folded
+from cutting.codes import ProblemCode
 from cutting.dividing import first_laid
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
@@ -22,11 +23,12 @@ from cutting.marking import Mark, place_marks
 from cutting.methods import said_of_cloth
 from cutting.methods.upper import TopAsk
 from cutting.pieces import Piece
+from cutting.where import CLOTH, LAY, Where
 from cutting.widths import WidthRow
 from cutting.widths import by_width as widths_of
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.7.0"
+CORE = "0.8.0"
 
 
 @dataclass(frozen=True)
@@ -62,21 +64,21 @@ def plan(job: Job, by_width: bool = True) -> Plan:
     garments = tuple(garment for outfit in outfits for garment in outfit)
     laying = Laying(job.cloth, outfits, job.cut_from)
     if not laying.pieces("open"):
-        raise refuse(f"cut.nothing_{job.cut_from}", "garments")
+        raise refuse("cut.nothing_main" if job.cut_from == "main" else "cut.nothing_other", Where("job", ("garments",)))
     laid = first_laid(laying)
     rows = [row for garment in garments for row in ledger(garment)]
     checks = [check for garment in garments for check in check_garment(garment)]
     checks += check_joins(garments)
     needed = _needed(garments, laid.pieces)
     tables = [(list(section.pieces), section.table) for section in laid.sections]
-    checks += check_fold("cloth.fold", needed.depth.mm, tables)
+    checks += check_fold(CLOTH / "fold", needed.depth.mm, tables)
     bought = _bought(job, laid)
     findings = [doubt for outfit in job.outfits for doubt in _doubts(outfit)]
     findings += [finding for garment in garments for finding in garment.findings] + findings_of(checks)
     findings += _cloth_findings(job, garments, laid, bought)
     if job.others:
         # What is only worth a note stands in each client's own plan.
-        findings = [one for one in findings if one.weight != "note" or one.where.startswith("cloth")]
+        findings = [one for one in findings if one.weight != "note" or one.where.root == "cloth"]
     return Plan(
         job, garments, laid, needed, place_marks(garments, laid, job.cut_from), tuple(rows), bought,
         widths_of(laying, job.unit, job.count) if by_width else (), tuple(checks),
@@ -106,12 +108,12 @@ def by_hand(made: Plan, placements: Sequence[tuple[int, Placement]]) -> Plan:
         ends = [p.point(corner)[axis] for p in own for corner in cuts.get(p.piece, ())]
         lays.append(Lay(section.table, own, max(ends, default=0.0)))
     if len(lays) <= max((there for there, _ in placements), default=-1):
-        raise refuse("lay.by_hand", "lay", fault="lay.unknown_section", faults="lay.unknown_section")
+        raise refuse("lay.by_hand", LAY, fault="lay.unknown_section", faults=["lay.unknown_section"])
     return with_lays(made, lays, refused="lay.by_hand")
 
 
 def with_lays(
-    made: Plan, lays: Sequence[Lay | None], bounds: Sequence[Bound] | None = None, refused: str = "lay.invalid"
+    made: Plan, lays: Sequence[Lay | None], bounds: Sequence[Bound] | None = None, refused: ProblemCode = "lay.invalid"
 ) -> Plan:
     """The same plan on other lays of its sections (None: as it lies), with better bounds where some were proved.
 
@@ -131,7 +133,7 @@ def draft(job: Job) -> tuple[tuple[Garment, ...], ...]:
         garments: list[Garment] = []
         for asked in outfit.garments:
             try:
-                garments += _draft_one(outfit, asked)
+                garments += [_said(made, outfit, asked) for made in _draft_one(outfit, asked)]
             except CuttingError as refused:
                 placed = [_placed(problem, outfit, asked) for problem in refused.problems]
                 problems += [problem for problem in placed if problem not in problems]
@@ -143,13 +145,23 @@ def draft(job: Job) -> tuple[tuple[Garment, ...], ...]:
 
 def _placed(problem: Problem, outfit: Outfit, asked: GarmentAsk | JumpsuitAsk) -> Problem:
     """A problem with the place where it is mended."""
-    where = problem.where.replace("garment.", f"garments.{asked.id}.", 1)
-    return Problem(problem.code, f"others.{outfit.id}.{where}" if outfit.id else where, problem.params)
+    return replace(problem, where=problem.where.in_garment(asked.id, problem.where.half, outfit.id))
+
+
+def _said(garment: Garment, outfit: Outfit, asked: GarmentAsk | JumpsuitAsk) -> Garment:
+    """The garment, its findings placed where they belong: at a measurement, a choice, or in the plan."""
+    half = garment.id.rpartition(".")[2] if isinstance(asked, JumpsuitAsk) else ""
+    placed = (
+        replace(one, where=replace(one.where, garment=garment.id))
+        if one.where.root == "plan"
+        else replace(one, where=one.where.in_garment(asked.id, half, outfit.id))
+        for one in garment.findings
+    )
+    return replace(garment, findings=tuple(placed))
 
 
 def _doubts(outfit: Outfit) -> list[Finding]:
-    found_ = doubts(outfit.body.sizes)
-    return [replace(one, where=f"others.{outfit.id}.{one.where}") for one in found_] if outfit.id else found_
+    return [replace(one, where=one.where.in_garment("", "", outfit.id)) for one in doubts(outfit.body.sizes)]
 
 
 def _draft_one(outfit: Outfit, asked: GarmentAsk | JumpsuitAsk) -> tuple[Garment, ...]:
@@ -183,25 +195,25 @@ def _cloth_findings(
         quick, needed = (garment.numbers[key].net for key in ("fold.quick_rule", "fold.needed"))
         if quick.mm < needed.mm and job.cut_from == "main":
             params = {"quick": quick, "needed": needed}
-            found_.append(Finding("fold.quick_shallow", "note", f"{garment.id}.fold.quick_rule", params))
-    percent = f"{float(job.cloth.stretch_percent):g} %"
-    found_ += [Finding(code, "note", "cloth", {"percent": percent}) for code in said_of_cloth(job.cloth)]
+            found_.append(Finding("fold.quick_shallow", "note", garment.where / "fold" / "quick_rule", params))
+    percent = float(job.cloth.stretch_percent)
+    found_ += [Finding(code, "note", CLOTH, {"percent": percent}) for code in said_of_cloth(job.cloth)]
     in_hand = job.cloth.length
     if bought is not None and in_hand is not None and bought.length > float(in_hand):
         params = {"needed": found(bought.length, ""), "length": Fixed(in_hand)}
-        found_.append(Finding("cloth.short", "stop", "cloth.length", params))
+        found_.append(Finding("cloth.short", "stop", CLOTH / "length", params))
     return found_
 
 
 def _no_lay(job: Job, pieces: tuple[Piece, ...], table: Folded) -> Finding:
     """Why the pieces do not lie on the cloth as it is folded, and what would mend it."""
     if job.cloth.one_way and table.times > 1:
-        return Finding("lay.nap", "stop", "cloth.fold")
+        return Finding("lay.nap", "stop", CLOTH / "fold")
     piece, deep, room = worst_fit(list(pieces), table)
     if deep <= room:
-        return Finding("lay.fold_full", "stop", "cloth.fold")
-    params = {"piece": piece.panel.capitalize(), "width": found(deep, ""), "depth": found(room, "")}
+        return Finding("lay.fold_full", "stop", CLOTH / "fold")
+    params = {"panel": piece.panel, "width": found(deep, ""), "depth": found(room, "")}
     if table.fold not in USUAL_FOLDS:
-        return Finding("lay.shallow", "stop", "cloth.fold", params)
+        return Finding("lay.shallow", "stop", CLOTH / "fold", params)
     need = found(deep * (1 if table.fold == "open" else 2), "")
-    return Finding("lay.none", "stop", "cloth.width", params | {"need": need})
+    return Finding("lay.none", "stop", CLOTH / "width", params | {"need": need})

@@ -17,12 +17,12 @@ from dataclasses import replace
 from typing import Any
 
 from cutting.enough import enough
-from cutting.formats import plan_to_wire, read_job
-from cutting.formats.plan_v1 import lay_to_wire, placements_of
+from cutting.formats import keep, read_job
+from cutting.formats.keep import keep_lay
+from cutting.formats.lay_v1 import placements_of
 from cutting.lay import Laid, pinned
 from cutting.plan import Plan, by_hand, plan, with_lays
 from cutting.searching import Progress, search
-from cutting.words import saving_words
 
 MEMORY = 2 * 1024**3
 EVERY = 0.3
@@ -48,7 +48,7 @@ def try_savings(asked: dict[str, Any]) -> int:
     """Each saving of cloth, as it comes out; the last line says that it ended."""
     job = read_job(asked["job"])
     for number, one in enumerate(enough(job, asked["seconds"], asked["seed"], wanted=lambda: not _left_alone()), 1):
-        told = {"code": one.code, "says": saving_words(one.code), "needs_mm": one.needs, "saves_mm": one.saves}
+        told = {"code": one.code, "needs_mm": one.needs, "saves_mm": one.saves}
         _say(tried=number, saving=told | {"enough": one.enough})
     _say(ended=True)
     return 0
@@ -98,12 +98,11 @@ def main() -> int:
         if last.news or now - spoke > EVERY:
             line: dict[str, Any] = {"tried": last.tried, "gone_ms": round(last.gone * 1000), "bound_mm": last.bound}
             if last.news:
-                lay = lay_to_wire(found(last))
-                line["lay"] = lay.model_dump() if lay is not None else None
+                line["lay"] = keep_lay(found(last))
             _say(**line)
             spoke = now
     if last is not None:
-        made = plan_to_wire(found(last))
+        made = keep(found(last))
         _say(tried=last.tried, gone_ms=round(last.gone * 1000), bound_mm=last.bound, done=last.done, plan=made)
     return 0
 

@@ -5,6 +5,7 @@ from fractions import Fraction
 
 from cutting.errors import CuttingError, Problem
 from cutting.lengths import Measured
+from cutting.where import measure
 
 
 @dataclass(frozen=True)
@@ -27,4 +28,4 @@ class Body:
         """Raise one CuttingError that names every one of `keys` that is missing."""
         missing = [key for key in keys if key not in self.sizes]
         if missing:
-            raise CuttingError(*(Problem("measure.missing", f"measurements.{key}") for key in missing))
+            raise CuttingError(*(Problem("measure.missing", measure(key)) for key in missing))

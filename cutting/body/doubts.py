@@ -16,8 +16,10 @@ from typing import Any
 
 import numpy as np
 
-from cutting.finding import Finding
+from cutting.codes import FindingCode
+from cutting.finding import Finding, Weight
 from cutting.lengths import INCH_MM, Fixed, Unit
+from cutting.where import Where, measure
 
 Sizes = Mapping[str, Fraction]
 FIELDS = {
@@ -114,15 +116,15 @@ def doubts(sizes: Sizes, last: Sizes | None = None, sure: Collection[str] = ()) 
     told with the others, but no longer hides them. The keys of a doubt's params are lengths.
     """
     found = [*_of_model(sizes, sure), *_of_rules(sizes), *(_of_last(sizes, last) if last else [])]
-    first: dict[str, Finding] = {}
+    first: dict[Where, Finding] = {}
     for one in sorted(found, key=lambda finding: finding.weight != "warn"):
         first.setdefault(one.where, one)
     return list(first.values())
 
 
-def _doubt(code: str, weight: str, key: str, **params: float | Fraction) -> Finding:
+def _doubt(code: FindingCode, weight: Weight, key: str, **params: float | Fraction) -> Finding:
     lengths = {name: Fixed(Fraction(value)) for name, value in params.items()}
-    return Finding(f"doubt.{code}", "warn" if weight == "warn" else "note", f"measurements.{key}", lengths)
+    return Finding(code, weight, measure(key), lengths)
 
 
 def _of_model(sizes: Sizes, sure: Collection[str]) -> list[Finding]:
@@ -132,8 +134,8 @@ def _of_model(sizes: Sizes, sure: Collection[str]) -> list[Finding]:
         worst = max(all_, key=lambda fit: abs(fit.z))
         if abs(worst.z) <= HINT:
             break
-        weight = "warn" if abs(worst.z) > AGAIN else "note"
-        found.append(_doubt("model", weight, worst.key, is_=left.pop(worst.key), low=worst.low, high=worst.high))
+        weight: Weight = "warn" if abs(worst.z) > AGAIN else "note"
+        found.append(_doubt("doubt.model", weight, worst.key, is_=left.pop(worst.key), low=worst.low, high=worst.high))
         if worst.key not in sure:
             break
     return found
@@ -145,30 +147,30 @@ def _of_rules(sizes: Sizes) -> list[Finding]:
     hip, rise, outseam, inseam = has("hip"), has("body_rise"), has("outseam"), has("inseam")
     inch = INCH_MM
     if outseam and inseam and outseam <= inseam:
-        found.append(_doubt("inseam", "warn", "inseam", inseam=inseam, outseam=outseam))
+        found.append(_doubt("doubt.inseam", "warn", "inseam", inseam=inseam, outseam=outseam))
     elif outseam and inseam and rise and abs(outseam - inseam - rise) > 1.5 * inch:
-        found.append(_doubt("rises", "warn", "body_rise", rise=rise, other=outseam - inseam))
+        found.append(_doubt("doubt.rises", "warn", "body_rise", rise=rise, other=outseam - inseam))
     rise = rise or (outseam - inseam if outseam and inseam and outseam > inseam else None)
     if hip and rise:
         over = rise - hip / 4
         where = "body_rise" if "body_rise" in sizes else "outseam"
         if not -3 * inch <= over <= 4 * inch:
-            found.append(_doubt("rise", "warn", where, rise=rise, quarter=hip / 4))
+            found.append(_doubt("doubt.rise", "warn", where, rise=rise, quarter=hip / 4))
         elif abs(over) > 1.5 * inch:
-            found.append(_doubt("rise", "note", where, rise=rise, quarter=hip / 4))
+            found.append(_doubt("doubt.rise", "note", where, rise=rise, quarter=hip / 4))
     waist, thigh = has("waist"), has("thigh")
     if waist and hip and waist > hip:
-        found.append(_doubt("waist", "note", "waist", waist=waist, hip=hip))
+        found.append(_doubt("doubt.waist", "note", "waist", waist=waist, hip=hip))
     if thigh and hip:
         fork = (thigh + 2 * inch) / 2 - hip / 4  # with the usual ease at the thigh
         if not hip / 24 <= fork <= hip / 8:
-            found.append(_doubt("fork", "note", "thigh", fork=fork, low=hip / 24, high=hip / 8))
+            found.append(_doubt("doubt.fork", "note", "thigh", fork=fork, low=hip / 24, high=hip / 8))
     levels = [
         key for key in ("waist_to_hip", "body_rise", "waist_to_knee", "outseam", "waist_to_floor", "height") if has(key)
     ]
     for upper, lower in zip(levels, levels[1:], strict=False):
         if sizes[upper] >= sizes[lower]:
-            found.append(_doubt("order", "warn", upper, upper=sizes[upper], lower=sizes[lower]))
+            found.append(_doubt("doubt.order", "warn", upper, upper=sizes[upper], lower=sizes[lower]))
     return found
 
 
@@ -181,7 +183,7 @@ def _of_last(sizes: Sizes, last: Sizes) -> list[Finding]:
     for key in sizes.keys() & last.keys():
         change = abs(sizes[key] - last[key])
         if change > (3 if key in GIRTHS else Fraction(3, 2)) * INCH_MM:
-            found.append(_doubt("last", "warn", key, is_=sizes[key], was=last[key]))
+            found.append(_doubt("doubt.last", "warn", key, is_=sizes[key], was=last[key]))
     return found
 
 

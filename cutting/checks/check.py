@@ -3,15 +3,17 @@
 from dataclasses import dataclass, field
 from typing import Any
 
+from cutting.codes import CheckCode
 from cutting.finding import Finding, Weight
+from cutting.where import Where
 
 
 @dataclass(frozen=True)
 class Check:
     """`left` is what is wanted, `right` what was measured, in mm; their words are `words.checks[code]`."""
 
-    code: str
-    where: str
+    code: CheckCode
+    where: Where
     left: float
     right: float
     tolerance: float

@@ -3,6 +3,7 @@
 from cutting.checks.check import Check
 from cutting.cloth import Folded
 from cutting.pieces import Piece
+from cutting.where import Where
 
 
 def worst_fit(pieces: list[Piece], table: Folded) -> tuple[Piece, float, float]:
@@ -19,7 +20,7 @@ def worst_fit(pieces: list[Piece], table: Folded) -> tuple[Piece, float, float]:
     return max(map(held, pieces), key=lambda one: one[1] - one[2])
 
 
-def check_fold(where: str, needed: float, tables: list[tuple[list[Piece], Folded]]) -> list[Check]:
+def check_fold(where: Where, needed: float, tables: list[tuple[list[Piece], Folded]]) -> list[Check]:
     """`needed` is the number shown, in mm; the widest piece is measured again on its cut outline. Each section's pieces
     are held against its own fold; what is shown is that with least to spare.
     """

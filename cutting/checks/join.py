@@ -7,6 +7,7 @@ from cutting.checks.shared import GIRTH
 from cutting.garments import Garment, Lower, Top
 from cutting.methods.upper.sums import NAPE
 from cutting.pieces import Panel
+from cutting.where import Where
 
 MEETS = 2.0
 SIT, LENGTH_LEAST = 25.4, 12.7
@@ -23,14 +24,14 @@ def check_joins(garments: tuple[Garment, ...]) -> list[Check]:
 
 
 def _joined(top: Top, lower: Lower) -> list[Check]:
-    where = top.id.rpartition(".")[0]
+    where = Where("plan", garment=top.id.rpartition(".")[0])
     gathers = 2 * (lower.sums.front_gathers + lower.sums.back_gathers).mm
     above, below = top.waist_flat - top.gathered, lower.waist_sewn - gathers
     checks = [Check("join.waist", where, above, below, GIRTH, abs(above - below) <= GIRTH)]
     for name in ("front", "back"):
         one, other = _dart(top.panels[name]), _dart(lower.panels[name]) if name in lower.panels else None
         if one is not None and other is not None:
-            checks.append(Check("join.dart", f"{where}.{name}", one, other, MEETS, abs(one - other) <= MEETS))
+            checks.append(Check("join.dart", where / name, one, other, MEETS, abs(one - other) <= MEETS))
     if top.ask.closure == "back-zip":
         edges = [top.panels["back"].edges["centre"], lower.panels[lower.main[-1]].edges[_behind(lower)]]
         one, other = (edge.allowance.mm for edge in edges)
@@ -51,7 +52,7 @@ def _dart(panel: Panel) -> float | None:
     return min((away.dot(away) ** 0.5 for away in ends), default=None)
 
 
-def _torso(where: str, top: Top, lower: Lower) -> list[Check]:
+def _torso(where: Where, top: Top, lower: Lower) -> list[Check]:
     """Behind, from the nape to the crotch line, on the outlines; and round the crotch, where that was measured."""
     body = top.body
     behind = lower.panels[lower.main[-1]]

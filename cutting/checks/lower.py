@@ -6,6 +6,7 @@ from cutting.checks.shared import GIRTH, SEAM, STRETCHED, bands, grown, level, o
 from cutting.garments import Lower
 from cutting.geometry import Path, Point, crossings
 from cutting.pieces import Panel
+from cutting.where import Where
 
 HEM = 2.0
 
@@ -14,7 +15,7 @@ def check_lower(garment: Lower) -> list[Check]:
     """Every check of one lower garment, in the order of the body."""
     if "leg" in garment.panels:
         return check_leg(garment)
-    where, body, sums = garment.id, garment.body, garment.sums
+    where, body, sums = garment.where, garment.body, garment.sums
     front, back = (garment.panels[name] for name in ("front", "back"))
     flat = garment.waist_sewn
     gathers = 2 * (sums.front_gathers + sums.back_gathers).mm
@@ -44,7 +45,7 @@ def check_lower(garment: Lower) -> list[Check]:
     return checks
 
 
-def _turned(where: str, panel: Panel) -> Check:
+def _turned(where: Where, panel: Panel) -> Check:
     """The hem's lower edge is as wide as the leg it is folded up on, measured on the cut outline."""
     edge = panel.edges["hem"]
     down, deep = edge.path.start.down, edge.allowance.mm / edge.turned
@@ -55,9 +56,7 @@ def _turned(where: str, panel: Panel) -> Check:
         return max(hits) - min(hits) if hits else 0.0
 
     leg, hem = width(down - deep + 0.5), width(down + deep - 0.5)
-    return Check(
-        "hem.turn", f"{where}.{panel.name}", leg, hem, HEM, abs(leg - hem) <= HEM, params={"panel": panel.name}
-    )
+    return Check("hem.turn", where / panel.name, leg, hem, HEM, abs(leg - hem) <= HEM, params={"panel": panel.name})
 
 
 def _hip_sewn(panel: Panel, garment: Lower) -> float:
@@ -77,7 +76,7 @@ def _crotch_line(panel: Panel) -> float:
     return tip.across - side
 
 
-def _extensions(where: str, front: Panel, back: Panel) -> Check:
+def _extensions(where: Where, front: Panel, back: Panel) -> Check:
     one, other = (panel.points["X"].across - panel.points["C1"].across for panel in (front, back))
     return Check("extension.order", where, one, other, 0.0, other >= one - 0.01)
 
@@ -94,4 +93,4 @@ def _leg(garment: Lower, front: Panel, back: Panel, crotch_round: float) -> Chec
     measured = width(front) + width(back)
     hem = garment.sums.hem_round.mm if garment.sums.hem_round is not None else 0.0
     most = max(crotch_round, hem)
-    return Check("leg.width", garment.id, most, measured, 6.0, measured <= most + 6.0)
+    return Check("leg.width", garment.where, most, measured, 6.0, measured <= most + 6.0)

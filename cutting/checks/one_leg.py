@@ -10,7 +10,7 @@ HIP_LEAST = 25.4
 
 def check_leg(garment: Lower) -> list[Check]:
     """Every check of it, measured on the outline."""
-    where, body, sums, leg = garment.id, garment.body, garment.sums, garment.panels["leg"]
+    where, body, sums, leg = garment.where, garment.body, garment.sums, garment.panels["leg"]
     flat = garment.waist_sewn
     wanted, waist = sums.waist_round.mm, flat - 2 * (sums.front_gathers + sums.back_gathers).mm
     hip = 2 * _hip(leg, garment)

@@ -5,6 +5,7 @@ from cutting.finding import Weight
 from cutting.garments import Garment, Lower
 from cutting.geometry import Line, Point, crossings
 from cutting.pieces import Panel
+from cutting.where import Where
 
 GIRTH, SEAM, BAND = 1.0, 0.5, 1.0
 STRETCHED = 6.0
@@ -15,7 +16,7 @@ BAND_SEAM = 12.7
 
 def bands(garment: Lower, flat: float, waist: float) -> list[Check]:
     """What is sewn to the legs' tops is as long as they are; each band folds to the depth asked for."""
-    panels, where, ask = garment.panels, garment.id, garment.ask
+    panels, where, ask = garment.panels, garment.where, garment.ask
     checks: list[Check] = []
     for name, leg in (("front-band", "front"), ("back-band", "back"), ("yoke", "back")):
         if name in panels and "lower" in panels[name].edges:
@@ -23,7 +24,7 @@ def bands(garment: Lower, flat: float, waist: float) -> list[Check]:
             under = panels["yoke"] if (name, "yoke" in panels) == ("back-band", True) else panels[leg]
             one = under.waist_closed
             other = panels[name].edges["lower"].path.length
-            checks.append(Check("seam.strip", f"{where}.{name}", one, other, SEAM, abs(one - other) <= SEAM))
+            checks.append(Check("seam.strip", where / name, one, other, SEAM, abs(one - other) <= SEAM))
     strips = [part for part in garment.parts if part.panel.name.endswith("band") and "cut_depth" in part.panel.lengths]
     if not strips:
         return checks
@@ -48,7 +49,7 @@ def opening(garment: Lower, flat: float, waist: float) -> list[Check]:
     round_ = waist if garment.ask.waist_finish in ("straight-band", "joined") else flat
     round_ *= 1 + float(garment.ask.stretch) / 100
     hip = garment.body.hip.mm
-    return [Check("waist.opening", garment.id, hip, round_, GIRTH, round_ >= hip - GIRTH)]
+    return [Check("waist.opening", garment.where, hip, round_, GIRTH, round_ >= hip - GIRTH)]
 
 
 def level(polyline: list[Point], down: float) -> list[tuple[float, float]]:
@@ -59,14 +60,14 @@ def level(polyline: list[Point], down: float) -> list[tuple[float, float]]:
     ]
 
 
-def thigh(where: str, thigh: float, round_: float) -> Check:
+def thigh(where: Where, thigh: float, round_: float) -> Check:
     ease = round_ - thigh
     weight: Weight = "stop" if ease < 0 else "warn"
     good = ease >= THIGH_LEAST
     return Check("thigh.ease", where, thigh, round_, THIGH_LEAST, good, weight)
 
 
-def grown(where: str, garment: Lower) -> Check:
+def grown(where: Where, garment: Lower) -> Check:
     """Every edge's cut line lies its allowance outside the sewing line; the edge that is furthest off."""
     given = garment.ask.allowances
     asked = {
@@ -82,12 +83,12 @@ def grown(where: str, garment: Lower) -> Check:
     return furthest_off(where, garment, wanted)
 
 
-def furthest_off(where: str, garment: Garment, wanted: dict[tuple[str, str], float]) -> Check:
+def furthest_off(where: Where, garment: Garment, wanted: dict[tuple[str, str], float]) -> Check:
     """The check of all allowances, shown at the edge that is furthest off; `wanted` in mm by panel and edge."""
-    rows: list[tuple[float, float, str]] = []
+    rows: list[tuple[float, float, Where]] = []
     for (name, key), asked in wanted.items():
         panel = garment.panels[name]
-        rows += [(asked, outside(panel, key, share), f"{where}.{name}.{key}") for share in _shares(panel, key)]
+        rows += [(asked, outside(panel, key, share), where / name / key) for share in _shares(panel, key)]
     asked, got, at = max(rows, key=lambda row: abs(row[0] - row[1]))
     return Check("allowance.held", at, asked, got, SEAM, abs(asked - got) <= SEAM)
 

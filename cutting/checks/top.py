@@ -4,12 +4,14 @@ from math import acos, degrees, radians, tan
 
 from cutting.checks.check import Check
 from cutting.checks.shared import GIRTH, SEAM, furthest_off, level
+from cutting.codes import CheckCode
 from cutting.garments import Top
 from cutting.geometry import Line
 from cutting.geometry import Point as At
 from cutting.methods.upper import TOPS, TopAsk
 from cutting.methods.upper.sums import HEAD
 from cutting.pieces import Panel
+from cutting.where import Where
 
 STRAIGHT, SQUARE = 180.0, 90.0
 ANGLE = 3.0
@@ -21,7 +23,7 @@ HANDS = 50.8
 
 def check_top(garment: Top) -> list[Check]:
     """Every check of one top, in the order of the body."""
-    where, ask, sums, body = garment.id, garment.ask, garment.sums, garment.body
+    where, ask, sums, body = garment.where, garment.ask, garment.sums, garment.body
     front, back = garment.panels["front"], garment.panels["back"]
     bust = 2 * sum(_bust_sewn(panel, ask) for panel in (front, back))
     wanted = sums.girth.mm + ask.bust_ease.mm
@@ -59,7 +61,7 @@ def _bust_sewn(panel: Panel, ask: TopAsk) -> float:
 
 def _lower_edge(garment: Top) -> list[Check]:
     """The fitted waist goes round the body and over the bust; a longer top goes over the hip."""
-    where, ask, sums = garment.id, garment.ask, garment.sums
+    where, ask, sums = garment.where, garment.ask, garment.sums
     panels = [garment.panels[name] for name in ("front", "back")]
     if TOPS[ask.style].fitted:
         edge = "waist" if "waist" in panels[0].edges else "hem"
@@ -90,14 +92,16 @@ def _neck(garment: Top) -> Check:
     head = garment.body.head.mm if garment.body.has("head") else HEAD
     opens = garment.ask.closure != "none"
     room = round_ * (1 + float(garment.ask.stretch) / 100)
-    return Check("neck.head", garment.id, head, round_, GIRTH, opens or room >= head - GIRTH, params={"opens": opens})
+    return Check(
+        "neck.head", garment.where, head, round_, GIRTH, opens or room >= head - GIRTH, params={"opens": opens}
+    )
 
 
 def _angle(one: At, other: At) -> float:
     return degrees(acos(max(-1.0, min(1.0, one.dot(other)))))
 
 
-def _turned(code: str, where: str, front: Panel, back: Panel, edge: str) -> Check:
+def _turned(code: CheckCode, where: Where, front: Panel, back: Panel, edge: str) -> Check:
     """Both panels' angles between an edge and the shoulder make a straight line when the shoulder is sewn; degrees."""
     whole = 0.0
     for panel in (front, back):
@@ -111,20 +115,20 @@ def _turned(code: str, where: str, front: Panel, back: Panel, edge: str) -> Chec
     return _bend(code, where, abs(whole - STRAIGHT))
 
 
-def _square(where: str, panel: Panel) -> Check:
+def _square(where: Where, panel: Panel) -> Check:
     """The neck leaves the centre squarely, so that the two halves make no point."""
     leaves = panel.edges["neck"].path.segments[0].direction(0.0)
     angle = _angle(leaves, At(0, 1))
-    return _bend("square.neck", f"{where}.{panel.name}", abs(angle - SQUARE))
+    return _bend("square.neck", where / panel.name, abs(angle - SQUARE))
 
 
-def _bend(code: str, where: str, off: float) -> Check:
+def _bend(code: CheckCode, where: Where, off: float) -> Check:
     """A corner by so many degrees, told as a tape can: how far it leads off within an inch."""
     return Check(code, where, 0.0, INCH * tan(radians(off)), INCH * tan(radians(ANGLE)), off <= ANGLE)
 
 
 def _sleeve(garment: Top, front: Panel, back: Panel, arm: float) -> list[Check]:
-    where, sleeve = f"{garment.id}.sleeve", garment.panels["sleeve"]
+    where, sleeve = garment.where / "sleeve", garment.panels["sleeve"]
     armhole = sum(panel.edges["armhole"].path.length for panel in (front, back))
     cap = sleeve.edges["cap"].path.length + sleeve.edges["back_cap"].path.length
     wanted = armhole + garment.ask.cap_ease.mm
@@ -146,7 +150,7 @@ def _facings(garment: Top) -> list[Check]:
             continue
         panel = garment.panels[part.panel.name]
         one, other = (p.edges[edge].path.length for p in (garment.panels[name], panel))
-        where = f"{garment.id}.{part.panel.name}"
+        where = garment.where / part.panel.name
         checks.append(Check("seam.facing", where, one, other, SEAM, abs(one - other) <= SEAM))
     return checks
 
@@ -165,4 +169,4 @@ def _grown(garment: Top) -> Check:
             if key in ("waist", "hem") and name != "sleeve" and not ask.joined:
                 asked = edge.allowance.mm if ask.hem_shape == "curved" else ask.hem.mm
             wanted[name, key] = asked
-    return furthest_off(garment.id, garment, wanted)
+    return furthest_off(garment.where, garment, wanted)

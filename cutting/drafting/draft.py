@@ -3,11 +3,13 @@
 from dataclasses import dataclass, field
 from typing import Any
 
+from cutting.codes import FindingCode
 from cutting.drafting.place import Place
 from cutting.drafting.step import EdgeRef, Step
 from cutting.finding import Finding, Weight
 from cutting.geometry import Path, Point, Segment
 from cutting.lengths import Length, mm
+from cutting.where import part
 
 
 @dataclass(frozen=True)
@@ -82,8 +84,8 @@ class Draft:
         """The next edge of the outline; edges follow one another: waist, crotch, inner leg, hem, side."""
         self.edges[name] = Edge(name, Path(tuple(segments)), allowance, turned)
 
-    def when(self, code: str, condition: bool, weight: Weight = "note", **params: Any) -> bool:
+    def when(self, code: FindingCode, condition: bool, weight: Weight = "note", **params: Any) -> bool:
         """Record a finding of that code where the condition holds."""
         if condition:
-            self.findings.append(Finding(code, weight, self.panel, params))
+            self.findings.append(Finding(code, weight, part(self.panel), params))
         return condition

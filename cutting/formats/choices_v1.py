@@ -7,6 +7,7 @@ from fractions import Fraction
 from typing import Any
 
 from cutting.body import nearest
+from cutting.codes import ProblemCode
 from cutting.errors import CuttingError, Problem
 from cutting.formats.values_v1 import exact_mm, known, placed
 from cutting.lengths import Fixed, Unit
@@ -14,21 +15,21 @@ from cutting.methods import Allowances, Ask
 from cutting.methods.choices import LOWER, Choice
 from cutting.methods.upper import TopAllowances, TopAsk
 from cutting.methods.upper.choices import TOP
+from cutting.where import Where
 
 
 def read_choices(
-    raw: dict[str, Any], unit: Unit, where: str, problems: list[Problem], top: bool = False
+    raw: dict[str, Any], unit: Unit, where: Where, problems: list[Problem], top: bool = False
 ) -> dict[str, Any]:
     """The choices that were made for one lower garment, or one top, read; what is wrong is added to `problems`."""
     table = TOP if top else LOWER
     read_: dict[str, Any] = {}
     for key, value in raw.items():
-        at = f"{where}.{key}"
+        at = where / key
         choice = table.get(key)
         if choice is None:
             close = nearest(key, list(table))
-            hint = f"Did you mean '{close}'?" if close else "Leave it out."
-            problems.append(Problem("job.unknown", at, {"key": key[:60], "hint": hint}))
+            problems.append(Problem("job.unknown", at, {"key": key[:60], "close": close}))
         elif value is None:
             continue
         elif choice.kind == "allowances":
@@ -46,7 +47,7 @@ def read_choices(
             if number is not None:
                 read_[key] = number
         elif choice.kind == "rule":
-            problems.append(Problem("job.rule", at, {"word": str(value)[:60], "offered": ", ".join(choice.offered)}))
+            problems.append(Problem("job.rule", at, {"word": str(value)[:60], "offered": choice.offered}))
         else:
             size = _choice_length(value, choice, unit, at, problems)
             if size is not None:
@@ -55,54 +56,54 @@ def read_choices(
     return {key: value for key, value in read_.items() if key in read_by}
 
 
-def _number(value: Any, choice: Choice, where: str, problems: list[Problem]) -> Fraction | None:
+def _number(value: Any, choice: Choice, where: Where, problems: list[Problem]) -> Fraction | None:
     """A pure number, such as how many times a panel is multiplied."""
     text = str(value).strip().replace(",", ".")
     if isinstance(value, bool) or not re.fullmatch(r"[0-9]{1,3}(\.[0-9]{1,4})?", text):
-        problems.append(Problem("job.kind", where, {"wanted": "a number, such as 2.5"}))
+        problems.append(Problem("job.kind", where, {"wanted": "number"}))
         return None
     number = Fraction(text)
     if not choice.least <= number <= choice.most:
-        params = {"shown": text, "least": f"{choice.least:g}", "most": f"{choice.most:g}"}
+        params = {"shown": text, "least": choice.least, "most": choice.most}
         problems.append(Problem("choice.small" if number < choice.least else "choice.large", where, params))
         return None
     return number
 
 
-def _choice_length(value: Any, choice: Choice, unit: Unit, where: str, problems: list[Problem]) -> Fixed | None:
+def _choice_length(value: Any, choice: Choice, unit: Unit, where: Where, problems: list[Problem]) -> Fixed | None:
     if isinstance(value, bool) or not isinstance(value, int | Decimal | str):
-        problems.append(Problem("job.kind", where, {"wanted": "a length"}))
+        problems.append(Problem("job.kind", where, {"wanted": "length"}))
         return None
     try:
         size = exact_mm(value, unit)
     except CuttingError as error:
         if isinstance(value, str) and choice.offered and not value[:1].isdigit():
-            problems.append(Problem("job.rule", where, {"word": value[:60], "offered": ", ".join(choice.offered)}))
+            problems.append(Problem("job.rule", where, {"word": value[:60], "offered": choice.offered}))
         else:
             problems.extend(placed(error, where))
         return None
     if not choice.least - 0.001 <= size <= choice.most + 0.001:
         least, most = (Fixed(Fraction(end)) for end in (choice.least, choice.most))
-        code = "choice.small" if size < choice.least else "choice.large"
+        code: ProblemCode = "choice.small" if size < choice.least else "choice.large"
         problems.append(Problem(code, where, {"shown": Fixed(size), "least": least, "most": most}))
         return None
     return Fixed(size)
 
 
 def _allowances(
-    value: Any, choice: Choice, unit: Unit, where: str, problems: list[Problem], top: bool
+    value: Any, choice: Choice, unit: Unit, where: Where, problems: list[Problem], top: bool
 ) -> Allowances | TopAllowances:
     if not isinstance(value, dict):
-        problems.append(Problem("job.kind", where, {"wanted": "a set of lengths, such as side and centre"}))
+        problems.append(Problem("job.kind", where, {"wanted": "lengths"}))
         return TopAllowances() if top else Allowances()
     given: dict[str, Fixed] = {}
     for key, size in value.items():
         if key not in choice.offered:
             close = nearest(key, list(choice.offered))
-            hint = f"Did you mean '{close}'?" if close else f"Choose one of: {', '.join(choice.offered)}."
-            problems.append(Problem("job.unknown", f"{where}.{key}", {"key": key[:60], "hint": hint}))
+            params = {"key": key[:60], "close": close, "offered": choice.offered}
+            problems.append(Problem("job.unknown", where / key, params))
             continue
-        length = _choice_length(size, choice, unit, f"{where}.{key}", problems)
+        length = _choice_length(size, choice, unit, where / key, problems)
         if length is not None:
             given[key] = length
     return TopAllowances(**given) if top else Allowances(**given)

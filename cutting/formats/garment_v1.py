@@ -11,6 +11,7 @@ from cutting.job import GarmentAsk, JumpsuitAsk
 from cutting.lengths import Unit
 from cutting.methods import METHODS, STYLES, Ask, resolve
 from cutting.methods.upper import QUARTER_BUST, TOPS, TopAsk, resolve_top
+from cutting.where import Where
 
 JUMPSUIT = "jumpsuit"
 Cloths = tuple[Cloth | None, Cloth | None]
@@ -33,34 +34,34 @@ class GarmentIn(Strict):
 
 
 def read_garment(
-    raw: GarmentIn, unit: Unit, where: str, cloths: Cloths, problems: list[Problem]
+    raw: GarmentIn, unit: Unit, where: Where, cloths: Cloths, problems: list[Problem]
 ) -> GarmentAsk | JumpsuitAsk | None:
     """What is asked of one garment; None where it cannot be read, with the reasons added to `problems`."""
     if raw.style == JUMPSUIT:
         return _jumpsuit(raw, unit, where, cloths, problems)
     for key in ("top", "lower"):
         if getattr(raw, key) is not None:
-            problems.append(Problem("job.half", f"{where}.{key}", {"style": raw.style}))
-    if not known(raw.style, (*STYLES, *TOPS, JUMPSUIT), (), f"{where}.style", problems):
-        read_choices(raw.choices, unit, f"{where}.choices", problems)
+            problems.append(Problem("job.half", where / key, {"style": raw.style}))
+    if not known(raw.style, (*STYLES, *TOPS, JUMPSUIT), (), where / "style", problems):
+        read_choices(raw.choices, unit, where / "choices", problems)
         return None
     half = HalfIn(style=raw.style, method=raw.method, choices=raw.choices)
     read = _half(half, unit, where, cloths, problems, joined=False)
     return GarmentAsk(raw.id, raw.style, read[0], read[1]) if read else None
 
 
-def _jumpsuit(raw: GarmentIn, unit: Unit, where: str, cloths: Cloths, problems: list[Problem]) -> JumpsuitAsk | None:
+def _jumpsuit(raw: GarmentIn, unit: Unit, where: Where, cloths: Cloths, problems: list[Problem]) -> JumpsuitAsk | None:
     if raw.choices:
-        problems.append(Problem("job.jumpsuit_choices", f"{where}.choices", {}))
+        problems.append(Problem("job.jumpsuit_choices", where / "choices", {}))
     if raw.method:
-        problems.append(Problem("job.jumpsuit_choices", f"{where}.method", {}))
+        problems.append(Problem("job.jumpsuit_choices", where / "method", {}))
     halves: list[tuple[str, Ask | TopAsk] | None] = []
     for key, styles in (("top", TOPS), ("lower", STYLES)):
         half: HalfIn | None = getattr(raw, key)
-        at = f"{where}.{key}"
+        at = replace(where, half=key)
         if half is None:
             problems.append(Problem("job.missing", at, {"key": key}))
-        elif known(half.style, tuple(styles), (), f"{at}.style", problems):
+        elif known(half.style, tuple(styles), (), at / "style", problems):
             halves.append(_half(half, unit, at, cloths, problems, joined=True))
     if len(halves) != 2 or halves[0] is None or halves[1] is None:
         return None
@@ -71,13 +72,13 @@ def _jumpsuit(raw: GarmentIn, unit: Unit, where: str, cloths: Cloths, problems: 
 
 
 def _half(
-    raw: HalfIn, unit: Unit, where: str, cloths: Cloths, problems: list[Problem], joined: bool
+    raw: HalfIn, unit: Unit, where: Where, cloths: Cloths, problems: list[Problem], joined: bool
 ) -> tuple[str, Ask | TopAsk] | None:
     """The method and what is asked, of a lower garment or a top."""
     top = raw.style in TOPS
     method = raw.method or (QUARTER_BUST if top else "quarter-hip")
-    sound = known(method, (QUARTER_BUST,) if top else tuple(METHODS), (), f"{where}.method", problems)
-    chosen = read_choices(raw.choices, unit, f"{where}.choices", problems, top)
+    sound = known(method, (QUARTER_BUST,) if top else tuple(METHODS), (), where / "method", problems)
+    chosen = read_choices(raw.choices, unit, where / "choices", problems, top)
     if not sound:
         return None
     cloth = cloths["all" in chosen.get("other_cloth", ())]
@@ -86,5 +87,7 @@ def _half(
             return method, resolve_top(raw.style, chosen, cloth, joined)
         return method, resolve(method, raw.style, chosen, cloth, joined)
     except CuttingError as error:
-        problems += [replace(one, where=one.where.replace("garment", where, 1)) for one in error.problems]
+        problems += [
+            replace(one, where=one.where.in_garment(where.garment, where.half, where.outfit)) for one in error.problems
+        ]
         return None

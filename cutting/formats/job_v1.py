@@ -11,11 +11,13 @@ from pydantic import Field, ValidationError
 
 from cutting.body import Body, nearest
 from cutting.cloth import FOLDS, PARTS, THICKNESSES, Cloth
+from cutting.codes import ProblemCode
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.formats.garment_v1 import Cloths, GarmentIn, read_garment
 from cutting.formats.values_v1 import Size, Strict, exact_mm, known, percent, placed, read_measure
 from cutting.job import GarmentAsk, Job, JumpsuitAsk, Outfit
 from cutting.lengths import Fixed, Unit
+from cutting.where import CLOTH, JOB, LAY, OTHER_CLOTH, Where, measure
 from cutting.yardage import UNITS
 
 MOST_BYTES, MOST_DEPTH, MOST_GARMENTS, MOST_OTHERS = 1_000_000, 12, 20, 59
@@ -106,9 +108,9 @@ def read_job_text(text: str | bytes) -> Job:
     except RecursionError:
         raise refuse("job.deep") from None
     except UnicodeDecodeError:
-        raise refuse("job.json", reason="it is not UTF-8 text") from None
+        raise refuse("job.utf8") from None
     except json.JSONDecodeError as error:
-        raise refuse("job.json", reason=f"{error.msg}, line {error.lineno}, column {error.colno}") from None
+        raise refuse("job.json", line=error.lineno, column=error.colno) from None
     return read_job(raw)
 
 
@@ -135,10 +137,10 @@ def _exact(value: Any) -> Any:
 def read_job(raw: Any) -> Job:
     """A job from plain data. Raises CuttingError with every problem in it."""
     if not isinstance(raw, dict) or raw.get("format") != "plavet-job":
-        raise refuse("job.format", "format")
+        raise refuse("job.format", JOB / "format")
     version = raw.get("version")
     if isinstance(version, int) and version > 1:
-        raise refuse("job.newer", "version", version=version)
+        raise refuse("job.newer", JOB / "version", version=version)
     if _depth(raw) > MOST_DEPTH:
         raise refuse("job.deep")
     try:
@@ -147,15 +149,15 @@ def read_job(raw: Any) -> Job:
         raise CuttingError(*_shape_problems(error, raw)) from None
     problems: list[Problem] = []
     body = _body(job.measurements, job.unit, "", problems)
-    cloth = _cloth(job.cloth, job.unit, "cloth", problems)
-    other = _cloth(job.other_cloth, job.unit, "other_cloth", problems) if job.other_cloth else None
+    cloth = _cloth(job.cloth, job.unit, CLOTH, problems)
+    other = _cloth(job.other_cloth, job.unit, OTHER_CLOTH, problems) if job.other_cloth else None
     if job.cut_from == "other" and job.other_cloth is None:
-        problems.append(Problem("job.missing", "other_cloth", {"key": "other_cloth"}))
+        problems.append(Problem("job.missing", OTHER_CLOTH, {"key": "other_cloth"}))
     garments = _garments(job.garments, job.unit, "", (cloth, other), problems)
     others = _others(job, (cloth, other), problems)
     lay = job.lay or LayIn(seconds=0)
     if not 0 <= lay.seconds <= 600:
-        problems.append(Problem("lay.seconds", "lay.seconds"))
+        problems.append(Problem("lay.seconds", LAY / "seconds"))
     cut = other if job.cut_from == "other" else cloth
     if problems or cut is None:
         raise CuttingError(*problems)
@@ -163,7 +165,7 @@ def read_job(raw: Any) -> Job:
 
 
 def _shape_problems(error: ValidationError, raw: dict[str, Any]) -> list[Problem]:
-    problems: dict[str, Problem] = {}
+    problems: dict[Where, Problem] = {}
     known: dict[str, type[Strict]] = {
         "": JobIn, "client": ClientIn, "cloth": ClothIn, "lay": LayIn, "garments": GarmentIn,
     }  # fmt: skip
@@ -173,18 +175,25 @@ def _shape_problems(error: ValidationError, raw: dict[str, Any]) -> list[Problem
         path = [part for part in path if part not in kinds and not part.startswith(("function", "lax", "json-or"))]
         if path[:1] == ["garments"] and len(path) > 1 and path[1].isdigit():
             path[1] = _garment_name(raw, int(path[1]))
-        where = ".".join(path)
+        where = measure(path[1]) if path[0] == "measurements" and len(path) > 1 else Where("job", tuple(path))
         if one["type"] == "extra_forbidden":
             model = known.get(path[0] if len(path) > 1 else "", JobIn)
-            close = nearest(path[-1], list(model.model_fields))
-            hint = f"Did you mean '{close}'?" if close else "Leave it out."
-            problems[where] = Problem("job.unknown", where, {"key": path[-1], "hint": hint})
+            params = {"key": path[-1], "close": nearest(path[-1], list(model.model_fields))}
+            problems[where] = Problem("job.unknown", where, params)
         elif one["type"] == "missing":
             problems[where] = Problem("job.missing", where, {"key": path[-1]})
         else:
-            wanted = {"measurements": "a number, or text such as 38 1/2"}.get(path[0], one["msg"].lower())
-            problems[where] = Problem("job.kind", where, {"wanted": wanted.removeprefix("input should be ")})
+            wanted = "measure" if path[0] == "measurements" else KINDS.get(one["type"], "other")
+            problems[where] = Problem("job.kind", where, {"wanted": wanted})
     return list(problems.values())
+
+
+KINDS = {
+    "string_type": "text", "string_too_long": "text", "bool_type": "yes_no", "list_type": "list", "dict_type": "set",
+    "model_type": "set", "literal_error": "one_of", "int_type": "number", "decimal_type": "number",
+    "is_instance_of": "number", "model_attributes_type": "set",
+}  # fmt: skip
+"""What is wanted, by what pydantic finds wrong."""
 
 
 def _garment_name(raw: dict[str, Any], index: int) -> str:
@@ -196,40 +205,41 @@ def _garment_name(raw: dict[str, Any], index: int) -> str:
 
 def _others(job: JobIn, cloths: Cloths, problems: list[Problem]) -> tuple[Outfit, ...]:
     if len(job.others) > MOST_OTHERS:
-        raise refuse("job.many_others", "others", count=len(job.others), most=MOST_OTHERS)
+        raise refuse("job.many_others", JOB / "others", count=len(job.others), most=MOST_OTHERS)
     seen: set[str] = set()
     read: list[Outfit] = []
     for one in job.others:
-        at = f"others.{one.id[:40]}."
+        name = one.id[:40]
         if not re.fullmatch(r"[a-z0-9-]{1,40}", one.id) or one.id in seen:
-            problems.append(Problem("job.id", at.rstrip("."), {"word": one.id[:40]}))
+            problems.append(Problem("job.id", JOB / "others" / name, {"word": name}))
         seen.add(one.id)
-        body = _body(one.measurements, job.unit, at, problems)
-        read.append(Outfit(one.id, body, _garments(one.garments, job.unit, at, cloths, problems)))
+        body = _body(one.measurements, job.unit, name, problems)
+        read.append(Outfit(one.id, body, _garments(one.garments, job.unit, name, cloths, problems)))
     return tuple(read)
 
 
-def _body(measurements: dict[str, Size], unit: Unit, at: str, problems: list[Problem]) -> Body:
+def _body(measurements: dict[str, Size], unit: Unit, outfit: str, problems: list[Problem]) -> Body:
     sizes: dict[str, Fraction] = {}
     for key, value in measurements.items():
         try:
-            sizes[key] = read_measure(key, value, unit, f"{at}measurements.{key}")
+            sizes[key] = read_measure(key, value, unit, Where("measurements", (key,), outfit=outfit))
         except CuttingError as error:
             problems.extend(error.problems)
     return Body(sizes)
 
 
 def _garments(
-    garments: list[GarmentIn], unit: Unit, at: str, cloths: Cloths, problems: list[Problem]
+    garments: list[GarmentIn], unit: Unit, outfit: str, cloths: Cloths, problems: list[Problem]
 ) -> tuple[GarmentAsk | JumpsuitAsk, ...]:
+    whole = Where("garments", outfit=outfit)
     if not garments:
-        problems.append(Problem("job.missing", f"{at}garments", {"key": "a garment"}))
+        problems.append(Problem("job.missing", whole, {"key": "garments"}))
     if len(garments) > MOST_GARMENTS:
-        raise refuse("job.many", f"{at}garments", count=len(garments))
+        raise refuse("job.many", whole, count=len(garments))
     asked: list[GarmentAsk | JumpsuitAsk] = []
     seen: set[str] = set()
     for garment in garments:
-        where = f"{at}garments.{garment.id[:40]}"
+        where = Where("garments", (), garment.id[:40], "", outfit)
         if not re.fullmatch(r"[a-z0-9-]{1,40}", garment.id) or garment.id in seen:
             problems.append(Problem("job.id", where, {"word": garment.id[:40]}))
         seen.add(garment.id)
@@ -239,39 +249,39 @@ def _garments(
     return tuple(asked)
 
 
-def _cloth(raw: ClothIn, unit: Unit, where: str, problems: list[Problem]) -> Cloth | None:
+def _cloth(raw: ClothIn, unit: Unit, where: Where, problems: list[Problem]) -> Cloth | None:
     before = len(problems)
 
-    def length(key: str, least: float, most: float, code: str) -> Fraction | None:
+    def length(key: str, least: float, most: float, code: ProblemCode) -> Fraction | None:
         value = getattr(raw, key)
         if value is None or (value == "" and key != "width"):
             return None
         try:
             size = exact_mm(value, unit)
         except CuttingError as error:
-            problems.extend(placed(error, f"{where}.{key}"))
+            problems.extend(placed(error, where / key))
             return None
         if not least <= size <= most:
-            problems.append(Problem(code, f"{where}.{key}", {"shown": Fixed(size)}))
+            problems.append(Problem(code, where / key, {"shown": Fixed(size)}))
             return None
         return size
 
     width = length("width", 150, 3300, "cloth.width")
     in_hand = length("length", 50, 200_000, "cloth.length")
     small = {key: length(key, 0, 1000, "cloth.small") for key in ("selvedge", "trim", "spare", "repeat")}
-    known(raw.fold, ("auto", *FOLDS, "sections"), (), f"{where}.fold", problems)
+    known(raw.fold, ("auto", *FOLDS, "sections"), (), where / "fold", problems)
     for part, fold in raw.sections.items():
-        known(part, PARTS, (), f"{where}.sections", problems)
-        known(fold, ("auto", *FOLDS), (), f"{where}.sections.{part}"[:80], problems)
-    shrink = percent(raw.shrink_percent, 20, f"{where}.shrink_percent", problems)
-    stretch = percent(raw.stretch_percent, 200, f"{where}.stretch_percent", problems)
-    known(raw.thickness, THICKNESSES, (), f"{where}.thickness", problems)
+        known(part, PARTS, (), where / "sections", problems)
+        known(fold, ("auto", *FOLDS), (), where / "sections" / part[:40], problems)
+    shrink = percent(raw.shrink_percent, 20, where / "shrink_percent", problems)
+    stretch = percent(raw.stretch_percent, 200, where / "stretch_percent", problems)
+    known(raw.thickness, THICKNESSES, (), where / "thickness", problems)
     if raw.unit_of_sale and raw.unit_of_sale not in UNITS:
-        known(raw.unit_of_sale, tuple(UNITS), (), f"{where}.unit_of_sale", problems)
-    price = _price(raw.price, f"{where}.price", problems)
+        known(raw.unit_of_sale, tuple(UNITS), (), where / "unit_of_sale", problems)
+    price = _price(raw.price, where / "price", problems)
     repeat = small["repeat"]
     if repeat is not None and in_hand is not None and repeat > in_hand:
-        problems.append(Problem("cloth.repeat", f"{where}.repeat", {"shown": Fixed(repeat), "length": Fixed(in_hand)}))
+        problems.append(Problem("cloth.repeat", where / "repeat", {"shown": Fixed(repeat), "length": Fixed(in_hand)}))
     if len(problems) > before or width is None:
         return None
     return Cloth(
@@ -283,7 +293,7 @@ def _cloth(raw: ClothIn, unit: Unit, where: str, problems: list[Problem]) -> Clo
     )  # fmt: skip
 
 
-def _price(raw: int | Decimal | str | None, where: str, problems: list[Problem]) -> Fraction | None:
+def _price(raw: int | Decimal | str | None, where: Where, problems: list[Problem]) -> Fraction | None:
     """Money for a yard or a metre: figures, a point or a comma before hundredths."""
     if raw is None or str(raw).strip() == "":
         return None

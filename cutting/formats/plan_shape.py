@@ -4,8 +4,10 @@ from typing import Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
+from cutting.drawing import Role
 from cutting.lengths import Unit
 from cutting.plan import CORE
+from cutting.where import Station
 
 XY = tuple[float, float]
 
@@ -60,7 +62,16 @@ class NotchOut(BaseModel):
     cut: XY
 
 
+class StrokeOut(BaseModel):
+    """A stroke of a drawing: what it is, and its SVG path data in mm of the draft frame."""
+
+    role: Role
+    d: str
+
+
 class PieceOut(BaseModel):
+    """A piece to cut. `strokes` is its whole drawing; `layers` how many it is cut through at once."""
+
     id: str
     garment: str
     panel: str
@@ -75,6 +86,7 @@ class PieceOut(BaseModel):
     interfacing: bool
     lines: dict[str, list[XY]] = {}
     sewn_to: str = ""
+    strokes: list[StrokeOut] = []
 
 
 class MarkOut(Wire):
@@ -126,6 +138,8 @@ class CheckOut(BaseModel):
     tolerance_mm: float
     ok: bool
     says: str
+    garment: str = ""
+    path: list[str] = []
 
 
 class FindingOut(BaseModel):
@@ -134,6 +148,9 @@ class FindingOut(BaseModel):
     where: str
     words: str
     params: dict[str, Any]
+    station: Station = ""
+    garment: str = ""
+    outfit: str = ""
 
 
 class PlacementOut(BaseModel):
@@ -184,6 +201,7 @@ class SectionOut(BaseModel):
     part: str
     cut: str
     fold: str
+    crosswise: bool = False
     name: str
     say: str
     depth_mm: float
@@ -245,6 +263,27 @@ class NotionOut(BaseModel):
     count: int
     length_mm: float | None
     width_mm: float | None = None
+    code: str = ""
+    panel: str = ""
+
+
+class SeamEdgeOut(BaseModel):
+    """A place that is sewn: an edge of a panel with its length and allowance, or a line in it, or the panel itself."""
+
+    panel: str
+    edge: str
+    side: Literal[0, 1]
+    length_mm: float | None
+    allowance_mm: float | None
+
+
+class SeamOut(BaseModel):
+    """Edges of side 0 that are sewn to those of side 1, so many times in the garment."""
+
+    garment: str
+    code: str
+    count: int
+    edges: list[SeamEdgeOut]
 
 
 class NeededOut(BaseModel):
@@ -277,4 +316,5 @@ class PlanOut(BaseModel):
     checks: list[CheckOut]
     findings: list[FindingOut]
     notions: list[NotionOut]
+    seams: list[SeamOut] = []
     sewing: list[dict[str, Any]] = []

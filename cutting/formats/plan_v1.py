@@ -1,304 +1,160 @@
-"""The plan file, version 1: a plan with all its words, ready for JSON."""
+"""The plan file, version 1: a kept plan in words, for a language and a unit."""
 
-from collections.abc import Sequence
-from itertools import accumulate
+from fractions import Fraction
 from typing import Any
 
-from cutting.checks import Check
-from cutting.dividing import with_small
+from cutting.finding import Finding
+from cutting.formats.keep import Kept, keep
 from cutting.formats.plan_shape import (
-    XY,
-    BoundStepOut,
     CheckOut,
-    DartOut,
-    EdgeOut,
     FindingOut,
-    LayerOut,
     LayOut,
     LedgerOut,
     MarkOut,
     NeededOut,
-    NotchOut,
     NotionOut,
     NumberOut,
-    OffcutOut,
     PanelOut,
     PieceOut,
-    PlacementOut,
     PlanOut,
+    SeamOut,
     SectionOut,
     SideOut,
     WidthOut,
     YardageOut,
 )
-from cutting.garments import Garment, Number
-from cutting.geometry import Cubic, Point
-from cutting.lay import Bound, BoundStep, Laid, Lay, Lays, Placement, Section, lies_under, offcuts
-from cutting.ledger import Row
+from cutting.formats.trees import from_tree, read_params
+from cutting.geometry import Point
 from cutting.lengths import Length, Unit, show
-from cutting.marking import Mark
-from cutting.pieces import Panel, Piece
 from cutting.plan import Plan
-from cutting.widths import WidthRow
-from cutting.words import (
-    check_labels,
-    check_say,
-    cost_formula,
-    fold_name,
-    formula,
-    from_along,
-    mark_words,
-    number_name,
-    say_finding,
-    say_fold,
-    section_name,
-    with_numbers,
-    yardage_formula,
-)
+from cutting.where import Where
+from cutting.words import ENGLISH, Language, with_numbers
+from cutting.yardage import Yardage
+
+SIZES = ("depth", "upper", "single")
 
 
-def _lines(panel: Panel) -> dict[str, list[XY]]:
-    """What is drawn inside a panel."""
-    return {name: [_xy(p) for p in path.flat(0.1)] for name, path in panel.lines.items()}
+def to_model(plan: Plan) -> PlanOut:
+    """A plan in English, in its job's unit."""
+    return read_kept(keep(plan), ENGLISH, plan.job.unit)
 
 
-def _xy(point: Point) -> XY:
-    return round(point.across, 4), round(point.down, 4)
+def plan_to_wire(plan: Plan) -> dict[str, Any]:
+    """The same as plain data."""
+    return to_model(plan).model_dump()
 
 
-def _closed(points: list[Point] | tuple[Point, ...]) -> list[XY]:
-    ring = [_xy(p) for p in points]
-    return [*ring, ring[0]]
+def read_kept(kept: Kept, words: Language, unit: Unit) -> PlanOut:
+    """A kept plan in words; lengths are shown in `unit`."""
+    panels = {(panel["garment"], panel["name"]): panel for panel in kept["panels"]}
+    return PlanOut(
+        core=kept["core"], unit=unit, fold=kept["fold"],
+        numbers={key: _number(key, number, kept, words, unit) for key, number in kept["numbers"].items()},
+        fold_needed=_needed(kept["needed"], words, unit),
+        panels=[PanelOut(**panel) for panel in kept["panels"]],
+        pieces=[_piece(piece, panels, words) for piece in kept["pieces"]],
+        marks=[_mark(number, mark, words, unit) for number, mark in enumerate(kept["marks"], 1)],
+        ledger=[LedgerOut(**row) for row in kept["ledger"]],
+        lay=read_lay(kept["lay"], words, unit) if kept["lay"] is not None else None,
+        yardage=_yardage(kept["yardage"], words, unit) if kept["yardage"] is not None else None,
+        checks=[_check(check, words, unit) for check in kept["checks"]],
+        findings=[_finding(finding, words, unit) for finding in kept["findings"]],
+        notions=[
+            NotionOut(**notion, name=words.notion_name(notion["code"], notion["panel"])) for notion in kept["notions"]
+        ],
+        seams=[SeamOut(**seam) for seam in kept["seams"]],
+    )  # fmt: skip
+
+
+def read_lay(lay: dict[str, Any], words: Language, unit: Unit) -> LayOut:
+    """A kept lay in words."""
+    return LayOut(**lay | {"sections": [_section(section, words, unit) for section in lay["sections"]]})
 
 
 def _mm(value: float) -> float:
     return round(value, 6)
 
 
-def _number(key: str, number: Number, on_cloth: bool, unit: Unit) -> NumberOut:
-    spoken = number.cut if on_cloth else number.net
+def _needed(needed: dict[str, Any], words: Language, unit: Unit) -> NeededOut:
+    depth = from_tree(needed["depth"])
+    return NeededOut(
+        garment=needed["garment"], panel=needed["panel"], mm=_mm(depth.mm), formula=words.formula(depth, unit)
+    )
+
+
+def _number(key: str, number: dict[str, Any], kept: Kept, words: Language, unit: Unit) -> NumberOut:
+    net = from_tree(number["net"])
+    cut = from_tree(number["cut"]) if "cut" in number else net
+    garment = next(name for name in kept["on_cloth"] if key.startswith(f"{name}."))
+    spoken = cut if kept["on_cloth"][garment] else net
     return NumberOut(
-        net_mm=_mm(number.net.mm), cut_mm=_mm(number.cut.mm), formula=formula(number.net, unit),
-        cut_formula=formula(number.cut, unit), with_=with_numbers(spoken, unit), shown=show(spoken.value, unit).text,
-        name=number_name(key),
+        net_mm=_mm(net.mm), cut_mm=_mm(cut.mm), formula=words.formula(net, unit), cut_formula=words.formula(cut, unit),
+        with_=with_numbers(spoken, unit), shown=show(spoken.value, unit).text,
+        name=words.number_name(key.removeprefix(f"{garment}.")),
     )  # fmt: skip
 
 
-def _panel(panel: Panel, garment: Garment) -> PanelOut:
-    segments: list[dict[str, Any]] = []
-    for edge in panel.edges.values():
-        for part in edge.path.segments:
-            points = [part.start, part.one, part.two, part.end] if isinstance(part, Cubic) else [part.start, part.end]
-            kind = "cubic" if isinstance(part, Cubic) else "line"
-            segments.append({"edge": edge.name, "kind": kind, "points": [_xy(p) for p in points]})
-    return PanelOut(
-        garment=panel.garment, name=panel.name, points={name: _xy(p) for name, p in panel.points.items()},
-        net=_closed(panel.net), cut=_closed(panel.cut), segments=segments, lines=_lines(panel),
-        edges=[
-            EdgeOut(
-                name=e.name, length_mm=_mm(e.path.length), allowance_mm=_mm(e.allowance.mm),
-                sewn_to=garment.sewn_to(panel.name, e.name),
-            )
-            for e in panel.edges.values()
-        ],
-        darts=[
-            DartOut(
-                near=_xy(d.near), far=_xy(d.far), tip=_xy(d.tip), intake_mm=_mm(d.intake.mm),
-                length_mm=_mm(d.length.mm),
-            )
-            for d in panel.darts
-        ],
-    )  # fmt: skip
+def _piece(piece: dict[str, Any], panels: dict[tuple[str, str], dict[str, Any]], words: Language) -> PieceOut:
+    panel = panels[piece["garment"], piece["panel"]]
+    outlines = {"cut": panel["cut"], "net": panel["net"]}
+    return PieceOut(**outlines | piece | {"sewn_to": words.sewn_to(tuple(piece["sewn_to"]))})
 
 
-def _piece(piece: Piece, garment: Garment) -> PieceOut:
-    low, high = min(p.down for p in piece.net), max(p.down for p in piece.net)
-    left, right = min(p.across for p in piece.net), max(p.across for p in piece.net)
-    crease, part = garment.numbers.get("front.crease"), garment.part(piece.panel)
-    across = crease.net.mm if crease and part is None else (left + right) / 2
-    inset = (high - low) * 0.12
-    return PieceOut(
-        id=piece.id, garment=piece.garment, panel=piece.panel, count=piece.count, pair=piece.pair,
-        on_fold=piece.folds is not None, layers=2 if piece.pair or piece.folds is not None or piece.count > 1 else 1,
-        grain=((round(across, 4), round(low + inset, 4)), (round(across, 4), round(high - inset, 4))),
-        notches=[NotchOut(edge=n.edge, code=n.code, net=_xy(n.net), cut=_xy(n.cut)) for n in piece.notches],
-        cut=_closed(piece.cut), net=_closed(piece.net), interfacing=piece.interfacing,
-        lines=_lines(garment.panels[piece.panel]), sewn_to=part.sewn_to if part else "",
-    )  # fmt: skip
-
-
-def _mark(number: int, mark: Mark, before: Mark | None, unit: Unit) -> MarkOut:
-    words = mark_words(mark.step.panel, mark.step.code)
-    same = before is not None and (before.garment, before.step.panel) == (mark.garment, mark.step.panel)
-    code = before.step.code if same and before is not None else ""
-    start, along = from_along(mark.step.from_code, mark.step.along, mark.tape.end.minus(mark.tape.start), code)
-    shown = show(mark.tape.length.value, unit)
-    cloth = None
-    if mark.on_cloth is not None:
-        (ax, ay), (bx, by) = mark.on_cloth
-        cloth = ((round(ax, 4), round(ay, 4)), (round(bx, 4), round(by, 4)))
+def _mark(number: int, mark: dict[str, Any], words: Language, unit: Unit) -> MarkOut:
+    named = words.mark_words(mark["panel"], mark["code"])
+    start, along = words.from_along(mark["from"], mark["along"], Point(*mark["run"]))
+    length = from_tree(mark["length"])
+    shown = show(length.value, unit)
+    same = ("garment", "stage", "panel", "code", "local_mm", "cloth_mm", "placing", "waits")
     return MarkOut(
-        n=number, garment=mark.garment, stage=mark.step.stage, panel=mark.step.panel, code=mark.step.code,
-        name=words.name, say=f"{words.name}: {shown.text} from {start}, {along}", from_=start, along=along,
-        formula=formula(mark.tape.length, unit), with_=with_numbers(mark.tape.length, unit), shown=shown.text,
-        exact=shown.exact, reads_mm=_mm(mark.tape.length.mm), reason=words.reason,
-        local_mm=(_xy(mark.tape.start), _xy(mark.tape.end)), cloth_mm=cloth, placing=mark.placing,
-        waits=mark.step.waits,
+        n=number, name=named.name, reason=named.reason, say=words.mark_say(named.name, shown.text, start, along),
+        from_=start, along=along, formula=words.formula(length, unit), with_=with_numbers(length, unit),
+        shown=shown.text, exact=shown.exact, reads_mm=_mm(length.mm), **{key: mark[key] for key in same},
     )  # fmt: skip
 
 
-def _row(row: Row) -> LedgerOut:
-    return LedgerOut(
-        garment=row.garment, level=row.level, kind=row.kind, body_mm=None if row.body is None else _mm(row.body),
-        ease_mm=_mm(row.ease), darts_mm=_mm(row.darts), gathers_mm=_mm(row.gathers), seams_mm=_mm(row.seams),
-        cut_mm=_mm(row.cut), sewn_mm=_mm(row.sewn), closes=row.closes,
-    )  # fmt: skip
-
-
-def _check(check: Check, unit: Unit) -> CheckOut:
-    left, right = check_labels(check.code)
-    words = {"left": show(check.left, unit).text, "right": show(check.right, unit).text}
+def _check(check: dict[str, Any], words: Language, unit: Unit) -> CheckOut:
+    left, right = words.check_labels(check["code"])
+    where = _where(check["where"])
+    sizes = {side: show(check[side], unit).text for side in ("left", "right")}
     return CheckOut(
-        code=check.code, where=check.where, left=SideOut(label=left, mm=_mm(check.left)),
-        right=SideOut(label=right, mm=_mm(check.right)), tolerance_mm=check.tolerance, ok=check.ok,
-        says=check_say(check.code, check.ok).format(**words),
+        code=check["code"], where=str(where), garment=where.garment, path=list(where.path),
+        left=SideOut(label=left, mm=_mm(check["left"])), right=SideOut(label=right, mm=_mm(check["right"])),
+        tolerance_mm=check["tolerance_mm"], ok=check["ok"],
+        says=words.check_say(check["code"], check["ok"]).format(**sizes),
     )  # fmt: skip
 
 
-def _section(section: Section, lays: Lays, start: float, unit: Unit) -> SectionOut:
-    table, lay = section.table, lays.lay
+def _where(kept: dict[str, Any]) -> Where:
+    return Where(**kept | {"path": tuple(kept.get("path", ()))})
+
+
+def _finding(kept: dict[str, Any], words: Language, unit: Unit) -> FindingOut:
+    where, params = _where(kept["where"]), read_params(kept["params"])
+    return FindingOut(
+        code=kept["code"], weight=kept["weight"], where=str(where),
+        station=where.station, garment=where.plan_garment, outfit=where.outfit,
+        words=words.say_finding(Finding(kept["code"], kept["weight"], where, params), unit),
+        params={key: _mm(value.mm) if isinstance(value, Length) else value for key, value in params.items()},
+    )  # fmt: skip
+
+
+def _section(section: dict[str, Any], words: Language, unit: Unit) -> SectionOut:
+    own = {key: value for key, value in section.items() if key not in ("small", "upper_mm", "single_mm")}
     return SectionOut(
-        part=section.name, cut=section_name(section.name, with_small(section)),
-        fold=table.fold, name=fold_name(table.fold),
-        say=say_fold(table, lay.depth, unit), depth_mm=_mm(lay.depth),
-        extent_mm=_mm(table.depth if table.crosswise else lay.reach), from_mm=_mm(start), to_mm=_mm(start + lay.length),
-        bound_mm=_mm(_told(lays.bound)),
-        bound_steps=[
-            BoundStepOut(kind=one.kind, mm=_mm(one.mm), piece=one.piece, other=one.other) for one in lays.bound.steps
-        ],
-        layers=[LayerOut(number=one.number, from_mm=_mm(one.start), to_mm=_mm(one.end)) for one in table.layers],
-        folds_mm=sorted({d.fold for d in table.doublings if d.fold is not None}),
+        **own, cut=words.section_name(section["part"], section["small"]), name=words.fold_name(section["fold"]),
+        say=words.say_fold(section["fold"], {size: section[f"{size}_mm"] for size in SIZES}, unit),
     )  # fmt: skip
 
 
-def _told(bound: Bound) -> float:
-    """A bound's length, mm, as the steps that are told of it add up."""
-    return sum(_mm(step.mm) for step in bound.steps) * bound.times
-
-
-def lay_to_wire(made: Plan) -> LayOut | None:
-    """A plan's lay with the figures it is held against, and what is left over."""
-    laid, unit = made.laid, made.job.unit
-    if not laid.lies:
-        return None
-    starts = [0.0, *accumulate(lay.length for lay in laid.lays)]
-    cuts = {piece.id: piece.cut for piece in laid.pieces}
-    each = list(zip(laid.sections, laid.all_lays, starts, strict=False))
-    return LayOut(
-        sections=[_section(section, lays, start, unit) for section, lays, start in each],
-        placements=[
-            PlacementOut(
-                piece=p.piece, copies=p.copies, layers=list(p.layers), section=section, x_mm=_mm(p.x), y_mm=_mm(p.y),
-                turned=p.turned, mirrored=p.mirrored, under=lies_under(p, cuts[p.piece], laid.sections[section].table),
-            )
-            for section, p in laid.placements()
-        ],
-        length_mm=_mm(laid.length), bound_mm=_mm(sum(_told(bound) for bound in laid.bounds)),
-        habit_mm=_or_none(laid.habit), one_pass_mm=_or_none(laid.one_pass), open_mm=_or_none(laid.open_length),
-        one_fold_mm=_or_none(laid.one_fold), repeat_mm=_mm(float(made.job.cloth.repeat)),
-        offcuts=[
-            OffcutOut(
-                section=number, x_mm=one.x, y_mm=one.y, along_mm=one.along, across_mm=one.across, layers=one.layers
-            )
-            for number, (section, lays, _) in enumerate(each)
-            for one in offcuts(lays.lay, section.pieces)
-        ],
+def _yardage(kept: dict[str, Any], words: Language, unit: Unit) -> YardageOut:
+    bought = Yardage(
+        lay=kept["lay"], shrink=kept["shrink"], trim=kept["trim"], spare=kept["spare"], match=kept["match"],
+        sold_in=kept["sold_in"], price=None if kept["price"] is None else Fraction(kept["price"]),
+        priced_in=Fraction(kept["priced_in"]),
     )  # fmt: skip
-
-
-def placements_of(rows: Sequence[dict[str, Any]]) -> list[tuple[int, Placement]]:
-    """Placements from the wire, each with the number of its section."""
-    return [
-        (
-            p["section"],
-            Placement(p["piece"], p["copies"], tuple(p["layers"]), p["x_mm"], p["y_mm"], p["turned"], p["mirrored"]),
-        )
-        for p in rows
-    ]
-
-
-def stored_lays(laid: Laid, lay: dict[str, Any]) -> tuple[list[Lay], list[Bound]]:
-    """What was stored of a lay for the same sections: where everything lies, and the bounds that were proved."""
-    placed = placements_of(lay["placements"])
-    lays, bounds = [], []
-    for number, (section, one) in enumerate(zip(laid.sections, lay["sections"], strict=True)):
-        times = section.table.times
-        reach = (one["to_mm"] - one["from_mm"]) / times
-        lays.append(Lay(section.table, tuple(p for there, p in placed if there == number), reach))
-        bounds.append(Bound(tuple(BoundStep(**step) for step in one["bound_steps"]), times))
-    return lays, bounds
-
-
-def _or_none(value: float | None) -> float | None:
-    return None if value is None else _mm(value)
-
-
-def widths_to_wire(rows: tuple[WidthRow, ...]) -> list[WidthOut]:
-    """The table of widths as the wire has it."""
-    return [WidthOut(width_mm=r.width, fold=r.fold, length_mm=r.length, buy_mm=r.buy) for r in rows]
-
-
-def to_model(plan: Plan) -> PlanOut:
-    """The whole plan as the wire has it."""
-    unit = plan.job.unit
-    numbers: dict[str, NumberOut] = {}
-    for garment in plan.garments:
-        on_cloth = garment.marking == "on-cloth"
-        for key, number in garment.numbers.items():
-            numbers[f"{garment.id}.{key}"] = _number(key, number, on_cloth, unit)
-    by_id = {garment.id: garment for garment in plan.garments}
-    bought = plan.yardage
-    out = None
-    if bought is not None:
-        out = YardageOut(
-            length_mm=_mm(bought.length), buy_mm=_mm(bought.buy), formula=yardage_formula(bought, unit),
-            cost=None if bought.cost is None else str(bought.cost), cost_formula=cost_formula(bought, unit),
-            utilisation=round(plan.laid.utilisation, 4), by_width=widths_to_wire(plan.by_width),
-        )  # fmt: skip
-    return PlanOut(
-        unit=unit, fold=plan.laid.fold, numbers=numbers,
-        fold_needed=NeededOut(
-            garment=plan.needed.piece.garment, panel=plan.needed.piece.panel, mm=_mm(plan.needed.depth.mm),
-            formula=formula(plan.needed.depth, unit),
-        ),
-        panels=[_panel(panel, garment) for garment in plan.garments for panel in garment.panels.values()],
-        pieces=[_piece(piece, by_id[piece.garment]) for piece in plan.laid.pieces],
-        marks=[
-            _mark(number, mark, before, unit)
-            for number, (before, mark) in enumerate(zip([None, *plan.marks], plan.marks, strict=False), 1)
-        ],
-        ledger=[_row(row) for row in plan.rows],
-        lay=lay_to_wire(plan),
-        yardage=out, checks=[_check(check, unit) for check in plan.checks],
-        findings=[
-            FindingOut(
-                code=f.code, weight=f.weight, where=f.where, words=say_finding(f, unit),
-                params={key: _mm(v.mm) if isinstance(v, Length) else v for key, v in f.params.items()},
-            )
-            for f in plan.findings
-        ],
-        notions=[
-            NotionOut(
-                garment=garment.id, name=notion.name, count=notion.count,
-                length_mm=None if notion.length is None else _mm(notion.length.mm),
-                width_mm=None if notion.width is None else _mm(notion.width.mm),
-            )
-            for garment in plan.garments
-            for notion in garment.notions
-        ],
+    return YardageOut(
+        length_mm=kept["length_mm"], buy_mm=_mm(bought.buy), formula=words.yardage_formula(bought, unit),
+        cost=None if bought.cost is None else str(bought.cost), cost_formula=words.cost_formula(bought, unit),
+        utilisation=kept["utilisation"], by_width=[WidthOut(**row) for row in kept["by_width"]],
     )  # fmt: skip
-
-
-def plan_to_wire(plan: Plan) -> dict[str, Any]:
-    """The plan as plain data."""
-    return to_model(plan).model_dump()

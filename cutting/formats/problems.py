@@ -6,7 +6,8 @@ from pydantic import BaseModel, ConfigDict
 
 from cutting.errors import CuttingError
 from cutting.lengths import Unit
-from cutting.words import say_problem
+from cutting.where import Station
+from cutting.words import ENGLISH, Language
 
 
 class ProblemOut(BaseModel):
@@ -16,6 +17,7 @@ class ProblemOut(BaseModel):
     code: str
     what: str
     mend: str
+    station: Station = ""
 
 
 class ProblemsOut(BaseModel):
@@ -28,10 +30,18 @@ class ProblemsOut(BaseModel):
     problems: list[ProblemOut]
 
 
-def problems_to_wire(error: CuttingError, unit: Unit = "in") -> dict[str, Any]:
+def problems_to_wire(error: CuttingError, unit: Unit = "in", words: Language = ENGLISH) -> dict[str, Any]:
     """All problems of an error, in words."""
     found = []
     for problem in error.problems:
-        what, mend = say_problem(problem, unit)
-        found.append(ProblemOut(where=problem.where or "job", code=problem.code, what=what, mend=mend))
+        what, mend = words.say_problem(problem, unit)
+        found.append(
+            ProblemOut(
+                where=str(problem.where) or "job",
+                code=problem.code,
+                what=what,
+                mend=mend,
+                station=problem.where.station,
+            )
+        )
     return ProblemsOut(problems=found).model_dump()

@@ -8,8 +8,10 @@ from fractions import Fraction
 from pydantic import BaseModel, ConfigDict
 
 from cutting.body import CATALOGUE, nearest
+from cutting.codes import ProblemCode
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.lengths import Fixed, Unit, read
+from cutting.where import Where
 
 Size = int | Decimal | str
 
@@ -25,18 +27,17 @@ def exact_mm(value: Size, unit: Unit) -> Fraction:
     return read(value if isinstance(value, str) else f"{value:f}" if isinstance(value, Decimal) else str(value), unit)
 
 
-def placed(error: CuttingError, where: str) -> list[Problem]:
+def placed(error: CuttingError, where: Where) -> list[Problem]:
     """A refusal's problems, said of the place in the file."""
     return [replace(problem, where=where) for problem in error.problems]
 
 
-def read_measure(key: str, value: Size, unit: Unit, where: str) -> Fraction:
+def read_measure(key: str, value: Size, unit: Unit, where: Where) -> Fraction:
     """One measurement in mm. Raises CuttingError where it is unknown, unreadable or no living person's."""
     point = CATALOGUE.get(key)
     if point is None:
         close = nearest(key, list(CATALOGUE))
-        hint = f"Did you mean '{close}'?" if close else "Leave it out."
-        raise refuse("job.unknown", where, key=key, hint=hint)
+        raise refuse("job.unknown", where, key=key, close=close)
     try:
         size = exact_mm(value, unit)
     except CuttingError as error:
@@ -44,26 +45,23 @@ def read_measure(key: str, value: Size, unit: Unit, where: str) -> Fraction:
     if not point.least <= size <= point.most:
         swapped = "cm" if unit == "in" else "in"
         other = size / Fraction(254, 100) if unit == "in" else size * Fraction(254, 100)
-        hint = (
-            f"did you mean {swapped}?"
-            if point.least <= other <= point.most
-            else f"bare numbers here are {'inches' if unit == 'in' else 'centimetres'}."
+        meant = swapped if point.least <= other <= point.most else ""
+        raise refuse(
+            "measure.small" if size < point.least else "measure.large", where, shown=Fixed(size), swapped=meant
         )
-        code = "measure.small" if size < point.least else "measure.large"
-        raise refuse(code, where, shown=Fixed(size), unit_hint=hint)
     return size
 
 
-def known(word: str, offered: tuple[str, ...], later: tuple[str, ...], where: str, problems: list[Problem]) -> bool:
+def known(word: str, offered: tuple[str, ...], later: tuple[str, ...], where: Where, problems: list[Problem]) -> bool:
     """Whether a word is offered; where not, that is added to `problems`."""
     if word in offered:
         return True
-    code = "job.later" if word in later else "job.rule"
-    problems.append(Problem(code, where, {"word": str(word)[:60], "offered": ", ".join(offered)}))
+    code: ProblemCode = "job.later" if word in later else "job.rule"
+    problems.append(Problem(code, where, {"word": str(word)[:60], "offered": offered}))
     return False
 
 
-def percent(value: int | Decimal | str | None, most: int, where: str, problems: list[Problem]) -> Fraction:
+def percent(value: int | Decimal | str | None, most: int, where: Where, problems: list[Problem]) -> Fraction:
     """A share of a hundred, with or without its sign; 0 where it is left out or wrong."""
     if value in (None, ""):
         return Fraction(0)

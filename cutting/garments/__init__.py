@@ -3,9 +3,10 @@
 from cutting.garments.garment import Garment
 from cutting.garments.join import draft_joined
 from cutting.garments.lower import Lower, draft_lower
+from cutting.garments.notions import Notion
 from cutting.garments.number import Number
 from cutting.garments.part import Part
+from cutting.garments.seams import Seam
 from cutting.garments.top import Top, draft_top
-from cutting.garments.waists import Notion
 
-__all__ = ["Garment", "Lower", "Notion", "Number", "Part", "Top", "draft_joined", "draft_lower", "draft_top"]
+__all__ = ["Garment", "Lower", "Notion", "Number", "Part", "Seam", "Top", "draft_joined", "draft_lower", "draft_top"]

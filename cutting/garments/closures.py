@@ -1,7 +1,8 @@
 """What a fly and a belt ask for: facing, guard and loops. Sizes are common practice, no source."""
 
-from cutting.garments.part import Part, Seams, strip
-from cutting.garments.waists import ZIPS
+from cutting.garments.notions import ZIPS
+from cutting.garments.part import Allowed, Part, strip
+from cutting.garments.seams import sewn
 from cutting.lengths import cm, inch
 from cutting.methods import Ask
 
@@ -15,11 +16,11 @@ def closure_parts(garment: str, ask: Ask) -> list[Part]:
     parts: list[Part] = []
     if ask.closure == "fly":
         long = ZIPS["fly"] + inch(1)
-        both = Seams(SEAM, SEAM)
+        both = Allowed(SEAM, SEAM)
         facing = strip(garment, "fly-facing", long, FACING, both)
         guard = strip(garment, "fly-guard", long, GUARD, both)
-        parts += [Part(facing, sewn_to="front.crotch"), Part(guard, sewn_to="front.crotch")]
+        parts += [Part(panel, seams=(sewn("fly", f"{panel.name}.waist", "front.crotch"),)) for panel in (facing, guard)]
     if ask.belt_loops == "four":
-        loops = strip(garment, "belt-loops", LOOP_LONG, LOOP_WIDE, Seams(cm(1), cm(1)))
-        parts.append(Part(loops, sewn_to="band"))
+        loops = strip(garment, "belt-loops", LOOP_LONG, LOOP_WIDE, Allowed(cm(1), cm(1)))
+        parts.append(Part(loops, seams=(sewn("loops", "belt-loops.end", "band", count=4),)))
     return parts

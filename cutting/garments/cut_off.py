@@ -14,7 +14,9 @@ from cutting.garments.strip_calls import below_the_strip, strip_steps
 from cutting.geometry import Line, Path, Point, Segment, distance, unit
 from cutting.lengths import Length, found, mm
 from cutting.methods import Ask
-from cutting.pieces import Panel, finish
+from cutting.pieces import Notch, Panel, finish
+from cutting.pieces.panel import with_notches
+from cutting.where import choice
 
 Motion = Callable[[Point], Point]
 
@@ -37,7 +39,7 @@ def cut_off(
     """
     side, centre = panel.edges["side"].path, panel.edges["crotch"].path
     if at_centre > centre.segments[0].length - 6.0 or at_side > side.length - 25.4:
-        raise refuse("strip.too_deep", f"garment.choices.{'yoke' if name == 'yoke' else 'band_depth'}", depth=depth)
+        raise refuse("strip.too_deep", choice("yoke" if name == "yoke" else "band_depth"), depth=depth)
     below, beside = side.split(side.length - at_side)
     upper, lower = centre.split(at_centre)
     start, end = beside.start, upper.end
@@ -55,13 +57,20 @@ def cut_off(
             "side": replace(panel.edges["side"], path=below),
         },
         darts=tuple(rests),
-        notches=tuple(n for n in panel.notches if n.code != "dart"),
+        notches=tuple(n for n in panel.notches if n.code != "dart" and not _above(n, start, end)),
     )  # fmt: skip
     on_cloth = ask.marking == "on-cloth"
-    strip = _strip(panel, name, (beside, upper), darts, ask, depth)
+    # The centre is not moved when the darts are closed: its notches go with the strip.
+    centred = [replace(n, edge="centre") for n in panel.notches if n.edge == "crotch" and _above(n, start, end)]
+    strip = with_notches(_strip(panel, name, (beside, upper), darts, ask, depth), *centred)
     return Cut(
         replace(left, steps=below_the_strip(left, rests, on_cloth)), replace(strip, steps=strip_steps(strip, on_cloth))
     )
+
+
+def _above(notch: Notch, start: Point, end: Point) -> bool:
+    """Whether a notch is beyond the line, on what is cut off."""
+    return notch.net.minus(start).dot(unit(end.minus(start)).left) > 0
 
 
 def _reaching(dart: Dart, start: Point, end: Point, whole: bool) -> Dart:

@@ -5,6 +5,7 @@ Common practice, no source: a facing 2 to 3 in wide, a strip 1 1/4 in.
 
 from cutting.drafting import Draft, Place
 from cutting.garments.part import Part
+from cutting.garments.seams import sewn
 from cutting.garments.strips import bias
 from cutting.geometry import Cubic, Line, Path, Point, unit
 from cutting.lengths import Length, found, inch, mm
@@ -22,10 +23,12 @@ def facings(garment: str, panels: dict[str, Panel], ask: TopAsk) -> list[Part]:
     open_armhole = ask.sleeve == "none"
     if ask.finish == "bias":
         neck = 2 * sum(panels[name].edges["neck"].path.length for name in ("front", "back"))
-        parts = [Part(_binding(garment, "neck-binding", neck), sewn_to="front.neck, back.neck")]
+        neck_seam = sewn("binding", "neck-binding.waist", "front.neck", "back.neck")
+        parts = [Part(_binding(garment, "neck-binding", neck), seams=(neck_seam,))]
         if open_armhole:
             around = sum(panels[name].edges["armhole"].path.length for name in ("front", "back"))
-            parts.append(Part(_binding(garment, "armhole-binding", around), 2, sewn_to="front.armhole, back.armhole"))
+            seam = sewn("binding", "armhole-binding.waist", "front.armhole", "back.armhole", count=2)
+            parts.append(Part(_binding(garment, "armhole-binding", around), 2, seams=(seam,)))
         return parts
     parts = []
     for name in ("front", "back"):
@@ -33,13 +36,13 @@ def facings(garment: str, panels: dict[str, Panel], ask: TopAsk) -> list[Part]:
         panel = _neck(garment, panels[name])
         parts.append(
             Part(panel, 2 if halves else 1, pair=halves, fold=None if halves else 0.0, interfacing=True,
-                 sewn_to=f"{name}.neck", half=not halves)
+                 seams=(sewn("neck", f"{panel.name}.neck", f"{name}.neck"),), half=not halves)
         )  # fmt: skip
     if open_armhole:
         for name in ("front", "back"):
-            parts.append(
-                Part(_armhole(garment, panels[name]), 2, pair=True, interfacing=True, sewn_to=f"{name}.armhole")
-            )
+            panel = _armhole(garment, panels[name])
+            seam = sewn("armhole", f"{panel.name}.armhole", f"{name}.armhole", count=2)
+            parts.append(Part(panel, 2, pair=True, interfacing=True, seams=(seam,)))
     return parts
 
 

@@ -7,12 +7,14 @@ from typing import Literal
 from cutting.body import Body
 from cutting.drafting import Step
 from cutting.finding import Finding
+from cutting.garments.notions import Notion
 from cutting.garments.number import Numbers
 from cutting.garments.other_cloth import from_other
 from cutting.garments.part import Part
-from cutting.garments.waists import Notion
+from cutting.garments.seams import Seam, across
 from cutting.geometry import Point
 from cutting.pieces import Panel, Piece, Tape
+from cutting.where import Where
 
 
 @dataclass(frozen=True)
@@ -54,9 +56,35 @@ class Garment(ABC):
     def guide_words(self, panel: str, folded: bool, twin: bool) -> str:
         """How the codes of a panel's two anchor lines begin: empty, or what kind of line it is."""
 
+    @property
     @abstractmethod
-    def sewn_to(self, panel: str, edge: str) -> str:
-        """What an edge of a panel is sewn to, empty where to nothing."""
+    def own_seams(self) -> tuple[Seam, ...]:
+        """The seams of the panels that cover the body; those of the parts come besides."""
+
+    @property
+    def seams(self) -> tuple[Seam, ...]:
+        """Everything that is sewn together."""
+        return (*self.own_seams, *(seam for part in self.parts for seam in part.seams))
+
+    def sewn_to(self, panel: str, edge: str = "") -> tuple[str, ...]:
+        """The places an edge of a panel is sewn to; without one, those of other panels that any edge is sewn to.
+
+        Where there are no others, those of its own.
+        """
+        if edge:
+            return across(self.seams, f"{panel}.{edge}")
+        own = f"{panel}."
+        places = [
+            place for seam in self.seams for mine in (*seam.one, *seam.other) if mine.startswith(own)
+            for place in seam.across(mine)
+        ]  # fmt: skip
+        others = [place for place in places if not place.startswith(own)]
+        return tuple(dict.fromkeys(others or places))
+
+    @property
+    def where(self) -> Where:
+        """This garment as a place in the plan."""
+        return Where("plan", garment=self.id)
 
     def cut_from(self, panel: str) -> Literal["main", "other"]:
         """Which cloth a panel is cut from."""

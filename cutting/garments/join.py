@@ -1,8 +1,11 @@
-"""A jumpsuit: a top and a lower garment drafted so that their waists meet, and what the seam between them owes."""
+"""A jumpsuit: a top and a lower garment drafted so that their waists meet, and what their waist seam has to take in."""
 
+from collections.abc import Iterator
+from contextlib import contextmanager
 from dataclasses import replace
 
 from cutting.body import Body
+from cutting.errors import CuttingError
 from cutting.finding import Finding
 from cutting.garments.lower import Lower, draft_lower
 from cutting.garments.top import Top, draft_top
@@ -11,6 +14,7 @@ from cutting.methods import Ask
 from cutting.methods.darts import Darts
 from cutting.methods.upper import TOPS, TopAsk
 from cutting.methods.upper.sums import work_out
+from cutting.where import part
 
 SEEN = 1.0
 
@@ -21,22 +25,37 @@ def draft_joined(name: str, method: str, body: Body, top: TopAsk, lower: Ask) ->
     Both waists are the client's with the ease of the lower one. A fitted top's darts are laid over the lower one's; a
     wide top, and a wide lower garment, are gathered or folded into the seam.
     """
-    below = draft_lower(f"{name}.lower", method, body, lower)
+    with in_half("lower"):
+        below = draft_lower(f"{name}.lower", method, body, lower)
+    with in_half("top"):
+        above = draft_top(f"{name}.top", "quarter-bust", body, _meeting(body, top, lower, below))
+    gathers = 2 * (below.sums.front_gathers + below.sums.back_gathers).mm
+    of_top = _said(above.gathered, above.waist_flat, "gathers")
+    of_lower = _said(gathers, below.waist_sewn, lower.waist_join)
+    return replace(above, findings=above.findings + of_top), replace(below, findings=below.findings + of_lower)
+
+
+@contextmanager
+def in_half(half: str) -> Iterator[None]:
+    """What a half refuses is placed in that half of the jumpsuit."""
+    try:
+        yield
+    except CuttingError as refused:
+        raise CuttingError(*(replace(one, where=one.where.in_garment("", half)) for one in refused.problems)) from None
+
+
+def _meeting(body: Body, top: TopAsk, lower: Ask, below: Lower) -> TopAsk:
+    """What is asked of the top so that it meets the lower garment: its waist's ease, its zip, its darts."""
     asked = replace(top, waist_ease=lower.waist_ease, closure=lower.closure, joined=True)
     if lower.closure == "back-zip":
         asked = replace(asked, zip_edge=lower.allowances.centre)
+    if not TOPS[top.style].fitted:
+        return asked
     sums = work_out(body, asked)
-    if TOPS[top.style].fitted:
-        asked = replace(
-            asked, front_dart_at=_over(sums.front_darts, below.sums.front_darts, below, "front"),
-            back_dart_at=_over(sums.back_darts, below.sums.back_darts, below, "back"),
-        )  # fmt: skip
-    above = draft_top(f"{name}.top", "quarter-bust", body, asked)
-    said = [_said(f"{name}.top", above.gathered, above.waist_flat, "gathers")]
-    gathers = 2 * (below.sums.front_gathers + below.sums.back_gathers).mm
-    said.append(_said(f"{name}.lower", gathers, below.waist_sewn, lower.waist_join))
-    notes = tuple(one for one in said if one is not None)
-    return replace(above, findings=above.findings + notes), below
+    return replace(
+        asked, front_dart_at=_over(sums.front_darts, below.sums.front_darts, below, "front"),
+        back_dart_at=_over(sums.back_darts, below.sums.back_darts, below, "back"),
+    )  # fmt: skip
 
 
 def _over(top: Darts, lower: Darts, below: Lower, panel: str) -> Fixed | None:
@@ -47,9 +66,9 @@ def _over(top: Darts, lower: Darts, below: Lower, panel: str) -> Fixed | None:
     return mm(round(place, 6), "over_the_dart")
 
 
-def _said(where: str, gathers: float, flat: float, how: str) -> Finding | None:
-    """What a waist takes in besides its darts, and how many times it is as wide as the seam."""
+def _said(gathers: float, flat: float, how: str) -> tuple[Finding, ...]:
+    """What a waist takes in besides its darts, and how many times it is as wide as the seam; else nothing."""
     if gathers < SEEN:
-        return None
-    params = {"by": found(gathers, ""), "times": f"{flat / (flat - gathers):.2f}", "how": how}
-    return Finding("join.gathered", "note", f"{where}.waist", params)
+        return ()
+    params = {"by": found(gathers, ""), "times": round(flat / (flat - gathers), 2), "how": how}
+    return (Finding("join.gathered", "note", part("waist"), params),)

@@ -9,15 +9,18 @@ from cutting.garments.closures import closure_parts
 from cutting.garments.cut_off import cut_off
 from cutting.garments.garment import Garment
 from cutting.garments.notches import notched
+from cutting.garments.notions import lower_notions
 from cutting.garments.numbers import numbers_of
 from cutting.garments.part import Part
 from cutting.garments.pockets import Pockets, pockets
-from cutting.garments.waists import notions, waist_parts
-from cutting.geometry import Point, beyond, is_simple
+from cutting.garments.seams import Seam, leg_seams, sewn
+from cutting.garments.waists import elastic_length, waist_parts
+from cutting.geometry import Point, is_simple
 from cutting.methods import METHODS, Ask
 from cutting.methods.sums import Sums
-from cutting.pieces import Panel, Piece, Tape, finish, read_tapes
+from cutting.pieces import Panel, Piece, Tape, far_half, finish, read_tapes, whole_piece
 from cutting.pieces.panel import with_notches
+from cutting.where import GARMENT
 
 
 @dataclass(frozen=True)
@@ -33,7 +36,10 @@ class Lower(Garment):
     def pieces(self, on_fold: bool) -> list[Piece]:
         """The legs, then the parts."""
         parts = [replace(part, panel=self.panels[part.panel.name]) for part in self.parts]
-        legs = [_leg(self.panels[name], self.folds and on_fold) for name in self.main]
+        crease = self.numbers["front.crease"].net.mm if "front.crease" in self.numbers else None
+        legs = [whole_piece(self.panels[name], 2, True, False, crease) for name in self.main]
+        if self.folds and on_fold:
+            legs = [far_half(leg, 0.0, pair=True) for leg in legs]
         return legs + [part.piece(on_fold) for part in parts]
 
     @property
@@ -74,15 +80,10 @@ class Lower(Garment):
             return "own_"
         return "shaped_" if part is not None and "lower" in part.panel.edges else ""
 
-    def sewn_to(self, panel: str, edge: str) -> str:
-        """Sides to sides, inner legs to inner legs, each crotch to its twin's, the waist to its band."""
-        part = self.part(panel)
-        if part is not None:
-            return part.sewn_to if edge == "waist" else f"{panel}.other_end" if edge == "end" else ""
-        if edge != "waist":
-            return SEWN_TO[panel].get(edge, "")
-        bands = [one.panel.name for one in self.parts if one.panel.name in ("band", f"{panel}-band")]
-        return f"{bands[0]}.waist" if bands else ""
+    @property
+    def own_seams(self) -> tuple[Seam, ...]:
+        """Sides to sides, inner legs to inner legs, each crotch to its twin's."""
+        return leg_seams(self.panels, shaped=self.ask.waist_finish == "shaped-band")
 
     @property
     def waist_sewn(self) -> float:
@@ -101,24 +102,6 @@ class Lower(Garment):
         return next((self.panels[name] for name in names if name in self.panels), self.panels[leg])
 
 
-SEWN_TO = {
-    "front": {"side": "back.side", "inner_leg": "back.inner_leg", "crotch": "front.crotch"},
-    "back": {"side": "front.side", "inner_leg": "front.inner_leg", "crotch": "back.crotch"},
-    "leg": {
-        "crotch": "leg.crotch", "inner_leg": "leg.back_inner_leg", "back_inner_leg": "leg.inner_leg",
-        "back_crotch": "leg.back_crotch",
-    },
-}  # fmt: skip
-
-
-def _leg(panel: Panel, on_fold: bool) -> Piece:
-    name = f"{panel.garment}.{panel.name}"
-    if not on_fold:
-        return Piece(name, panel.garment, panel.name, 2, True, tuple(panel.cut), tuple(panel.net), panel.notches)
-    cut, net = (tuple(beyond(points, 0.0)) for points in (panel.cut, panel.net))
-    return Piece(name, panel.garment, panel.name, 2, True, cut, net, panel.notches, folds=0.0)
-
-
 def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     """Draft a lower garment. Raises CuttingError with the measure that a method cannot serve."""
     how = METHODS[method]
@@ -132,15 +115,12 @@ def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     legs = {key: _with(panel, bags) for key, panel in legs.items()}
     parts += [*bags.parts, *closure_parts(name, ask)]
     panels = legs | {part.panel.name: part.panel for part in parts}
-    broken = [
-        Problem("outline.crossed", f"garments.{name}", {"panel": key}) for key, p in panels.items() if not _sound(p)
-    ]
+    broken = [Problem("outline.crossed", GARMENT, {"panel": key}) for key, p in panels.items() if not _sound(p)]
     if broken:
         raise CuttingError(*broken)
     numbers = numbers_of(drafted, legs, parts, sums, ask)
-    bought = notions(ask, sums, parts)
-    found = (*sums.findings, *(one for draft in drafts for one in draft.findings), *bags.findings)
-    findings = tuple(replace(one, where=_place(name, one.where)) for one in found)
+    bought = lower_notions(ask, elastic_length(ask, sums), parts)
+    findings = (*sums.findings, *(one for draft in drafts for one in draft.findings), *bags.findings)
     return Lower(
         id=name, style=ask.style, method=method, body=body, marking=ask.marking, other_cloth=ask.other_cloth,
         main=tuple(legs), panels=panels,
@@ -157,11 +137,13 @@ def _strips(drafted: dict[str, Panel], ask: Ask) -> tuple[dict[str, Panel], list
         for name in ("front", "back"):
             cut = cut_off(legs[name], f"{name}-band", deep, deep, ask, ask.band_depth)
             legs[name] = cut.panel
-            parts.append(Part(cut.strip, 4, pair=True, interfacing=True, sewn_to=f"{name}.waist"))
+            under = "yoke" if name == "back" and ask.yoke is not None else name
+            seam = sewn("strip", f"{name}-band.lower", f"{under}.waist", count=2)
+            parts.append(Part(cut.strip, 4, pair=True, interfacing=True, seams=(seam,)))
     if ask.yoke is not None and "back" in legs:
         cut = cut_off(legs["back"], "yoke", ask.yoke.mm / 2, ask.yoke.mm, ask, ask.yoke, whole_darts=True)
         legs["back"] = cut.panel
-        parts.append(Part(cut.strip, 2, pair=True, sewn_to="back.waist"))
+        parts.append(Part(cut.strip, 2, pair=True, seams=(sewn("strip", "yoke.lower", "back.waist", count=2),)))
     return legs, parts
 
 
@@ -170,13 +152,6 @@ def _with(panel: Panel, bags: Pockets) -> Panel:
     lines = {name: path for of, name, path in bags.lines if of == panel.name}
     marked = replace(panel, lines=panel.lines | lines)
     return with_notches(marked, *(notch for of, notch in bags.notches if of == panel.name))
-
-
-def _place(garment: str, where: str) -> str:
-    """Where in the job or the plan a finding of a draft belongs."""
-    if where.startswith("garment."):
-        return where.replace("garment.", f"garments.{garment}.", 1)
-    return where if "." in where else f"{garment}.{where}"
 
 
 def _sound(panel: Panel) -> bool:

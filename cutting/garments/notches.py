@@ -1,6 +1,6 @@
 """Notches at equal distances on edges that meet; one tells a front, two tell a back; the zip's end."""
 
-from cutting.garments.waists import ZIPS
+from cutting.garments.notions import ZIPS
 from cutting.geometry import Line, Point
 from cutting.methods import Ask
 from cutting.pieces import Notch, Panel

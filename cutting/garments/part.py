@@ -3,9 +3,10 @@
 from dataclasses import dataclass, replace
 
 from cutting.drafting import Draft, Step
-from cutting.geometry import Line, Point, beyond
+from cutting.garments.seams import Seam
+from cutting.geometry import Line, Point
 from cutting.lengths import Length, found, mm
-from cutting.pieces import Panel, Piece, Tape, finish
+from cutting.pieces import Panel, Piece, Tape, both_halves, drawn_half, far_half, finish, whole_piece
 
 
 @dataclass(frozen=True)
@@ -20,32 +21,15 @@ class Part:
     pair: bool = False
     fold: float | None = None
     interfacing: bool = False
-    sewn_to: str = ""
+    seams: tuple[Seam, ...] = ()
     half: bool = False
 
     def piece(self, on_fold: bool) -> Piece:
-        """The part whole, or the half of it that lies on the cloth's fold; then across is 0 at the fold."""
-        panel, name = self.panel, f"{self.panel.garment}.{self.panel.name}"
-        if self.half and on_fold:
-            # What a hem that is turned up would take beyond the middle line ends there: that line is the fold.
-            return Piece(
-                name, panel.garment, panel.name, self.count, False, tuple(beyond(panel.cut, 0.0)), tuple(panel.net),
-                panel.notches, folds=0.0, interfacing=self.interfacing,
-            )  # fmt: skip
-        if not on_fold or self.fold is None:
-            cut, net, notches = list(panel.cut), list(panel.net), panel.notches
-            if self.half:
-                cut, net = _whole(beyond(cut, 0.0)), _whole(net)
-                notches += tuple(replace(n, net=_other(n.net), cut=_other(n.cut)) for n in notches)
-            return Piece(
-                name, panel.garment, panel.name, self.count, self.pair, tuple(cut), tuple(net), notches,
-                interfacing=self.interfacing,
-            )  # fmt: skip
-        cut, net = (beyond(points, self.fold) for points in (panel.cut, panel.net))
-        return Piece(
-            name, panel.garment, panel.name, self.count, False, tuple(cut), tuple(net), folds=0.0,
-            interfacing=self.interfacing,
-        )  # fmt: skip
+        """The part whole, or the half of it that is laid on the cloth's fold; then across is 0 at the fold."""
+        whole = whole_piece(self.panel, self.count, self.pair, self.interfacing)
+        if self.half:
+            return drawn_half(whole) if on_fold else both_halves(whole)
+        return whole if not on_fold or self.fold is None else far_half(whole, self.fold, pair=False)
 
     def tapes(self, on_fold: bool) -> list[tuple[Step, Tape]]:
         """Its calls; on the fold a width is called as half of it, out from the fold."""
@@ -53,19 +37,6 @@ class Part:
         if not on_fold or self.fold is None:
             return whole
         return [_on_fold(step, self.fold) for step in self.panel.steps]
-
-
-def _other(point: Point) -> Point:
-    return Point(-point.across, point.down)
-
-
-def _whole(half: list[Point]) -> list[Point]:
-    """A half that has its middle line at 0, and its other half."""
-    away = [point.across > 1e-6 for point in half]
-    first = next(k for k in range(len(half)) if away[k] and not away[k - 1])
-    around = half[first:] + half[:first]
-    outer = [point for point in around if point.across > 1e-6]
-    return [half[first - 1], *outer, around[len(outer)], *(_other(point) for point in reversed(outer))]
 
 
 def _on_fold(step: Step, middle: float) -> tuple[Step, Tape]:
@@ -80,7 +51,7 @@ def _on_fold(step: Step, middle: float) -> tuple[Step, Tape]:
 
 
 @dataclass(frozen=True)
-class Seams:
+class Allowed:
     """What a strip's sewing lines lie inside its cut edges: at both ends, and along both sides."""
 
     ends: Length
@@ -90,7 +61,7 @@ class Seams:
 EDGES = ("end", "waist", "other_end", "inside")
 
 
-def strip(garment: str, name: str, long: Length, deep: Length, seams: Seams, **lengths: Length) -> Panel:
+def strip(garment: str, name: str, long: Length, deep: Length, seams: Allowed, **lengths: Length) -> Panel:
     """A rectangle cut `long` down the grain and `deep` across; both with their seams in. Raises nothing."""
     d = Draft(name)
     d.stage = name

@@ -6,15 +6,18 @@ wide and 5 deep, a patch 5 by 5.
 
 from dataclasses import dataclass
 
+from cutting.codes import FindingCode
 from cutting.drafting import Draft, Place
 from cutting.finding import Finding
 from cutting.garments.part import Part
+from cutting.garments.seams import Seam, sewn
 from cutting.garments.strips import bias
 from cutting.geometry import Cubic, Line, Path, Point, Segment, distance, offset_polyline, unit
 from cutting.lengths import Length, cm, found, inch, mm
 from cutting.methods import Ask
 from cutting.methods.sums import Sums
 from cutting.pieces import Notch, Panel, finish
+from cutting.where import part as place
 
 BAG_DEEP, BAG_WIDE = inch(12), inch(7)
 START = inch(1, "below_the_band")
@@ -62,14 +65,15 @@ def _in_seam(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Po
     count = 4
     if ask.closure == "side-zip":
         count = 2
-        notes.append(Finding("pocket.one_side", "note", "front", {}))
+        notes.append(Finding("pocket.one_side", "note", place("front"), {}))
     marks: list[tuple[str, Notch]] = []
     for name in ("front", "back"):
         whole = panels[name].edges["side"].path.length
         for code, down in (("pocket_top", start), ("pocket_end", start + opening.length.mm)):
             marks.append((name, panels[name].notch("side", code, whole - down)))
     bag = _hand_bag(garment, opening.length, deep.length, ask)
-    part = Part(bag, count, pair=True, sewn_to="front.side, back.side")
+    seam = sewn("pocket", "pocket-bag.opening", "front.side", "back.side", count=2)
+    part = Part(bag, count, pair=True, seams=(seam,))
     return Pockets((part,), (), tuple(marks), tuple(notes))
 
 
@@ -79,12 +83,12 @@ class _Fitted:
     finding: Finding | None = None
 
 
-def _smaller(wanted: Length, most: float, code: str) -> _Fitted:
+def _smaller(wanted: Length, most: float, code: FindingCode) -> _Fitted:
     """A size as it is wanted, or as large as there is room for, and the finding that says so."""
     if wanted.mm <= most:
         return _Fitted(wanted)
     used = found(max(25.4, most), "room_for_it")
-    return _Fitted(used, Finding(code, "note", "front", {"wanted": wanted, "used": used}))
+    return _Fitted(used, Finding(code, "note", place("front"), {"wanted": wanted, "used": used}))
 
 
 def _hand_bag(garment: str, opening: Length, deep: Length, ask: Ask) -> Panel:
@@ -121,12 +125,21 @@ def _curved(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Poc
     top, low = waist.along(wide.length.mm)[0], side.back.along(deep.length.mm)[0]
     mouth = _mouth(waist, side, top, low)
     parts = [
-        Part(_facing(garment, mouth), 2, pair=True, sewn_to="front: the opening"),
+        Part(
+            _facing(garment, mouth), 2, pair=True,
+            seams=(sewn("pocket", "pocket-facing.mouth", "front.pocket", count=2),),
+        ),
         Part(
             _backing(garment, waist, side, wide.length.mm, deep.length.mm, ask), 2, pair=True,
-            sewn_to="front.waist, front.side",
+            seams=(
+                sewn("waist", "pocket-backing.waist", "front.waist", count=2),
+                sewn("side", "pocket-backing.side", "front.side", count=2),
+            ),
         ),
-        Part(_bag(garment, bag_wide.length, bag_deep.length, ask), 4, pair=True, sewn_to="front: facing and backing"),
+        Part(
+            _bag(garment, bag_wide.length, bag_deep.length, ask), 4, pair=True,
+            seams=(sewn("pocket", "pocket-bag.side", "pocket-facing.inner", "pocket-backing.inner", count=2),),
+        ),
     ]  # fmt: skip
     notches = [
         ("front", front.notch("waist", "pocket_top", wide.length.mm)),
@@ -208,7 +221,8 @@ def _back_patch(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) ->
     depths = [distance(waist.start.towards(waist.end, 0.5), dart.tip) + 12.7 for dart in back.darts]
     patch = _patch(garment, "patch", ask.patch, ask.patch)
     line = _square_on(back, inch(2).mm if ask.yoke is not None else max([inch(3).mm, *depths]), patch)
-    return Pockets((Part(patch, 2, pair=True, sewn_to="back"),), (("back", "patch", line),))
+    seam = Seam("patch", _edges("patch"), ("back.patch",), 2)
+    return Pockets((Part(patch, 2, pair=True, seams=(seam,)),), (("back", "patch", line),))
 
 
 def _outside_patch(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Pockets:
@@ -217,10 +231,19 @@ def _outside_patch(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums)
     long = OUTSIDE_WIDE + OUTSIDE_DEEP * 2 + inch(1)
     line = _square_on(panels["front"], (sums.crotch_depth - sums.top).mm * 0.75, patch)
     parts = (
-        Part(patch, 2, pair=True, sewn_to="front"),
-        Part(bias(garment, "piping", long, PIPING), 2, sewn_to="outside-patch"),
+        Part(patch, 2, pair=True, seams=(Seam("patch", _edges("outside-patch"), ("front.outside-patch",), 2),)),
+        Part(
+            bias(garment, "piping", long, PIPING),
+            2,
+            seams=(Seam("piping", ("piping.waist",), _edges("outside-patch"), 2),),
+        ),
     )
     return Pockets(parts, (("front", "outside-patch", line),))
+
+
+def _edges(name: str) -> tuple[str, ...]:
+    """A patch's sides and foot."""
+    return f"{name}.side", f"{name}.foot", f"{name}.other_side"
 
 
 def _patch(garment: str, name: str, wide: Length, deep: Length) -> Panel:

@@ -1,7 +1,7 @@
 """Strips cut on the bias: piping and binding."""
 
 from cutting.drafting import Draft
-from cutting.garments.part import Seams, strip
+from cutting.garments.part import Allowed, strip
 from cutting.geometry import Point
 from cutting.lengths import Fixed, Length, inch
 from cutting.pieces import Panel, finish
@@ -11,7 +11,7 @@ SEAM = inch(0.5)
 
 def bias(garment: str, name: str, long: Length, wide: Length) -> Panel:
     """A strip cut `long` by `wide`, its seams in, drawn at half a right angle to the grain."""
-    seams = Seams(Fixed(SEAM.size), Fixed(SEAM.size))
+    seams = Allowed(Fixed(SEAM.size), Fixed(SEAM.size))
     half = strip(garment, name, long, wide, seams)
     turn = 0.5**0.5
 

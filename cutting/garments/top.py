@@ -8,22 +8,19 @@ from cutting.errors import CuttingError, Problem
 from cutting.finding import Finding
 from cutting.garments.facings import facings
 from cutting.garments.garment import Garment
+from cutting.garments.notions import Notion, interfacing
 from cutting.garments.part import Part
+from cutting.garments.seams import Seam, top_seams
 from cutting.garments.top_numbers import top_numbers
-from cutting.garments.waists import Notion, interfacing
 from cutting.geometry import Point, distance, is_simple
 from cutting.lengths import inch
 from cutting.methods.upper import TOPS, DraftedTop, Sleeve, TopAsk, TopSums, draw_top
 from cutting.pieces import Panel, Piece, Tape, finish, read_tapes
 from cutting.pieces.panel import with_notches
+from cutting.where import GARMENT
+from cutting.where import part as place
 
 BACK_ZIP_OVER = inch(7)
-SEWN_TO = {
-    ("front", "shoulder"): "back.shoulder", ("back", "shoulder"): "front.shoulder",
-    ("front", "side"): "back.side", ("back", "side"): "front.side",
-    ("sleeve", "underarm"): "sleeve.back_underarm", ("sleeve", "back_underarm"): "sleeve.underarm",
-    ("sleeve", "cap"): "front.armhole", ("sleeve", "back_cap"): "back.armhole",
-}  # fmt: skip
 
 
 @dataclass(frozen=True)
@@ -64,20 +61,10 @@ class Top(Garment):
             return "whole_"
         return "top_" if panel in self.main else "traced_" if panel.endswith("facing") else ""
 
-    def sewn_to(self, panel: str, edge: str) -> str:
-        """Shoulders and sides to each other, sleeves into armholes, neck and open armholes to what finishes them."""
-        part = self.part(panel)
-        if panel not in self.main:
-            return part.sewn_to if part is not None and edge in ("neck", "armhole", "waist") else ""
-        if edge == "armhole" and self.sleeve is not None:
-            return "sleeve.cap" if panel == "front" else "sleeve.back_cap"
-        if edge in ("neck", "armhole"):
-            kind = "binding" if self.ask.finish == "bias" else "facing"
-            name = f"{edge}-binding" if kind == "binding" else f"{panel}-{edge}-facing"
-            return f"{name}.{edge}" if kind == "facing" else f"{name}.waist"
-        if edge == "centre" and self.ask.closure == f"{panel}-zip":
-            return f"{panel}.centre"
-        return SEWN_TO.get((panel, edge), "")
+    @property
+    def own_seams(self) -> tuple[Seam, ...]:
+        """Shoulders and sides to each other, sleeves into armholes, a zip's edges."""
+        return top_seams(self.main, self.ask.closure.removesuffix("-zip") if self.ask.closure != "none" else "")
 
     @property
     def gathered(self) -> float:
@@ -107,16 +94,12 @@ def draft_top(name: str, method: str, body: Body, ask: TopAsk) -> Top:
     parts = [_main(panels[key], ask) for key in panels] + facings(name, panels, ask)
     every = panels | {part.panel.name: part.panel for part in parts}
     broken = [
-        Problem("outline.crossed", f"garments.{name}", {"panel": key})
+        Problem("outline.crossed", GARMENT, {"panel": key})
         for key, panel in every.items() if not (is_simple(panel.net) and is_simple(panel.cut))
     ]  # fmt: skip
     if broken:
         raise CuttingError(*broken)
-    found = (*drawn.sums.findings, *(one for d in drawn.drafts for one in d.findings), *_said(drawn))
-    findings = tuple(
-        replace(one, where=one.where if one.where.startswith("measurements.") else f"{name}.{one.where}")
-        for one in found
-    )
+    findings = (*drawn.sums.findings, *(one for d in drawn.drafts for one in d.findings), *_said(drawn))
     return Top(
         id=name, style=ask.style, method=method, body=body, marking=ask.marking, other_cloth=ask.other_cloth,
         main=tuple(panels), panels=every,
@@ -127,16 +110,16 @@ def draft_top(name: str, method: str, body: Body, ask: TopAsk) -> Top:
 
 def _main(panel: Panel, ask: TopAsk) -> Part:
     if panel.name == "sleeve":
-        return Part(panel, 2, pair=True, sewn_to="front.armhole, back.armhole")
+        return Part(panel, 2, pair=True)
     if ask.closure == f"{panel.name}-zip":
-        return Part(panel, 2, pair=True, sewn_to="")
+        return Part(panel, 2, pair=True)
     return Part(panel, 1, fold=0.0, half=True)
 
 
 def _said(drawn: DraftedTop) -> list[Finding]:
     if drawn.sleeve is None or drawn.sleeve.widened < 1:
         return []
-    return [Finding("sleeve.widened", "note", "sleeve", {"by": drawn.sleeve.width})]
+    return [Finding("sleeve.widened", "note", place("sleeve"), {"by": drawn.sleeve.width})]
 
 
 def _notched(panels: dict[str, Panel], drawn: DraftedTop, ask: TopAsk) -> dict[str, Panel]:
@@ -177,9 +160,7 @@ def _notions(parts: list[Part], drawn: DraftedTop, ask: TopAsk) -> list[Notion]:
     bought: list[Notion] = []
     if ask.closure == "back-zip":
         long = drawn.sums.back_waist_level - drawn.sums.back_neck + BACK_ZIP_OVER
-        bought.append(
-            Notion("invisible zip", 1, long) if not ask.joined else Notion("zip for top and trousers", 1, long)
-        )
+        bought.append(Notion("zip-through" if ask.joined else "invisible-zip", 1, long))
     if ask.closure == "front-zip":
-        bought.append(Notion("open zip", 1, drawn.sums.front_length - drawn.sums.front_neck))
+        bought.append(Notion("open-zip", 1, drawn.sums.front_length - drawn.sums.front_neck))
     return bought + [interfacing(part) for part in parts if part.interfacing]

@@ -1,11 +1,11 @@
 """Points, lines, curves and outlines in the draft frame: across grows to the right, down downwards, in mm."""
 
 from cutting.geometry.outline import Crossing, area, beyond, crossings, is_simple, offset_polyline
-from cutting.geometry.path import Cubic, Line, Path, Segment, hermite
-from cutting.geometry.point import Point, distance, unit
+from cutting.geometry.path import Cubic, Line, Path, Segment, beyond_path, hermite
+from cutting.geometry.point import ORIGIN, Point, distance, unit
 from cutting.geometry.solve import bisect
 
 __all__ = [
-    "Crossing", "Cubic", "Line", "Path", "Point", "Segment", "area", "beyond", "bisect", "crossings", "distance",
-    "hermite", "is_simple", "offset_polyline", "unit",
+    "ORIGIN", "Crossing", "Cubic", "Line", "Path", "Point", "Segment", "area", "beyond", "beyond_path", "bisect",
+    "crossings", "distance", "hermite", "is_simple", "offset_polyline", "unit",
 ]  # fmt: skip

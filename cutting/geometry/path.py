@@ -232,3 +232,31 @@ def hermite(start: Point, leaving: Point, end: Point, arriving: Point) -> Segmen
     if straight.dot(leaving) > 1 - 1e-12 and straight.dot(arriving) > 1 - 1e-12:
         return Line(start, end)
     return Cubic(start, start.plus(leaving, size / 3), end.plus(arriving, -size / 3), end)
+
+
+def beyond_path(path: Path, across: float) -> list[Path]:
+    """The stretches of a path on the far side of an upright line, in the path's order."""
+    found: list[Path] = []
+    run: list[Segment] = []
+    for segment in (part for whole in path.segments for part in _at_line(whole, across)):
+        if segment.at(0.5).across > across:
+            run.append(segment)
+        elif run:
+            found.append(Path(tuple(run)))
+            run = []
+    return [*found, Path(tuple(run))] if run else found
+
+
+def _at_line(segment: Segment, across: float) -> list[Segment]:
+    """A segment, parted where it crosses an upright line; a curve at the first place alone."""
+    one, other = segment.start.across - across, segment.end.across - across
+    if one * other >= 0:
+        return [segment]
+    if isinstance(segment, Line):
+        middle = segment.at(one / (one - other))
+        return [Line(segment.start, middle), Line(middle, segment.end)]
+    low, high = 0.0, 1.0
+    for _ in range(60):
+        t = (low + high) / 2
+        low, high = (t, high) if (segment.at(t).across - across) * one > 0 else (low, t)
+    return [_first(segment, low), _first(segment.back, 1 - low).back]

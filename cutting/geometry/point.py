@@ -45,3 +45,6 @@ def unit(vector: Point) -> Point:
     """The vector of length 1; a vector of no length stays as it is."""
     size = hypot(vector.across, vector.down)
     return Point(vector.across / size, vector.down / size) if size else vector
+
+
+ORIGIN = Point(0, 0)

@@ -6,10 +6,12 @@ from itertools import combinations
 
 from shapely.geometry import Polygon
 
+from cutting.codes import FaultCode
 from cutting.finding import Finding
 from cutting.geometry import Point
 from cutting.lay.placement import Lay, Placement
 from cutting.pieces import Piece
+from cutting.where import Where
 
 OVERLAP = 0.01
 """Square mm two touching outlines may share through rounding: a hundredth of a mm along a cm."""
@@ -24,11 +26,11 @@ def faults(lay: Lay, pieces: Sequence[Piece], one_way: bool) -> list[Finding]:
     by_id = {piece.id: piece for piece in pieces}
     found: list[Finding] = []
 
-    def fault(code: str, where: str, **params: object) -> None:
-        found.append(Finding(code, "stop", where, dict(params)))
+    def fault(code: FaultCode, piece: str, **params: object) -> None:
+        found.append(Finding(code, "stop", Where("lay", (piece,)), dict(params)))
 
     if one_way and lay.table.times > 1:
-        fault("lay.turned", "lay")
+        fault("lay.turned", "")
     shapes: list[tuple[str, Polygon, set[int]]] = []
     yields: Counter[str] = Counter()
     others: Counter[str] = Counter()

@@ -14,6 +14,7 @@ from cutting.lay.habit import habit
 from cutting.lay.one_pass import fit, one_pass
 from cutting.lay.placement import Lay
 from cutting.lay.variants import Item
+from cutting.where import LAY
 
 
 @dataclass(frozen=True)
@@ -39,7 +40,7 @@ def rivals(items: Sequence[Item], table: Folded, one_way: bool, outfits: Sequenc
     pieces = list({item.piece.id: item.piece for item in items}.values())
     wrong = faults(best, pieces, one_way)
     if wrong:
-        raise refuse("lay.invalid", "lay", faults=", ".join(fault.code for fault in wrong))
+        raise refuse("lay.invalid", LAY, faults=[fault.code for fault in wrong])
     return Lays(best, plain_bound(items, table), block.length if block else None, one.length if one else None)
 
 

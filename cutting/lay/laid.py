@@ -4,6 +4,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from functools import cached_property
 
+from cutting.codes import ProblemCode
 from cutting.lay.bound import Bound
 from cutting.lay.first import Lays
 from cutting.lay.placement import Lay, Placement
@@ -77,7 +78,7 @@ class Laid:
             for placement in lay.placements:
                 yield number, placement
 
-    def on(self, lays: Sequence[Lay | None], bounds: Sequence[Bound], refused: str = "lay.invalid") -> "Laid":
+    def on(self, lays: Sequence[Lay | None], bounds: Sequence[Bound], refused: ProblemCode = "lay.invalid") -> "Laid":
         """The same on other lays of its sections; see `Section.on`."""
         sections = tuple(
             one.on(lay, bound, refused) for one, lay, bound in zip(self.sections, lays, bounds, strict=True)

@@ -7,6 +7,7 @@ from cutting.errors import refuse
 from cutting.lay.bound import Bound, BoundStep, best_of
 from cutting.lay.section import Section
 from cutting.lay.variants import Item
+from cutting.where import LAY
 
 
 def pinned(section: Section, numbers: Collection[int]) -> Section:
@@ -15,7 +16,7 @@ def pinned(section: Section, numbers: Collection[int]) -> Section:
     Raises CuttingError where there is no such placement.
     """
     if section.lays is None or any(not 0 <= number < len(section.lays.lay.placements) for number in numbers):
-        raise refuse("lay.pin", "lay")
+        raise refuse("lay.pin", LAY)
     items = list(section.items)
     bounds = [section.lays.bound]
     for number in sorted(set(numbers)):

@@ -4,6 +4,7 @@ from dataclasses import dataclass, replace
 from functools import cached_property
 
 from cutting.cloth import Folded
+from cutting.codes import ProblemCode
 from cutting.errors import refuse
 from cutting.lay.bound import Bound, best_of
 from cutting.lay.checker import faults
@@ -11,6 +12,7 @@ from cutting.lay.first import Lays
 from cutting.lay.placement import Lay
 from cutting.lay.variants import Item
 from cutting.pieces import Piece
+from cutting.where import LAY
 
 
 @dataclass(frozen=True)
@@ -35,7 +37,7 @@ class Section:
         """Square mm of cloth the pieces take, in all their layers."""
         return sum(item.surface for item in self.items)
 
-    def on(self, lay: Lay | None, bound: Bound | None = None, refused: str = "lay.invalid") -> "Section":
+    def on(self, lay: Lay | None, bound: Bound | None = None, refused: ProblemCode = "lay.invalid") -> "Section":
         """The same on another lay, or its own, with a better bound where one was proved.
 
         Raises CuttingError with the code `refused` where the lay is not sound.
@@ -46,6 +48,6 @@ class Section:
         if lay is not None and lay != lays.lay:
             wrong = faults(lay, self.pieces, self.one_way)
             if wrong:
-                raise refuse(refused, "lay", fault=wrong[0].code, faults=", ".join(fault.code for fault in wrong))
+                raise refuse(refused, LAY, fault=wrong[0].code, faults=[fault.code for fault in wrong])
             lays = replace(lays, lay=lay)
         return replace(self, lays=lays)

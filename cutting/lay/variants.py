@@ -17,6 +17,7 @@ from cutting.cloth import Doubling, Folded
 from cutting.errors import refuse
 from cutting.lay.placement import Placement
 from cutting.pieces import Piece
+from cutting.where import LAY
 
 CELL = 4.0
 """The step across the table at which places are tried, in mm."""
@@ -196,7 +197,7 @@ class _Maker:
     def items(self, piece: Piece) -> list[Item]:
         table = self.table
         if len(piece.cut) < 3:
-            raise refuse("lay.broken", piece.id, piece=piece.id)
+            raise refuse("lay.broken", LAY / piece.id, piece=piece.id)
         if piece.folds is not None and table.doublings:
             on_fold = [d for d in table.doublings if d.fold is not None]
             return self._at_once(piece, piece.count, on_fold, on_fold=True)
@@ -246,7 +247,7 @@ class _Maker:
         key = (piece.id, piece.folds is not None, along, across, self.table.crosswise)
         if key not in self.known:
             if not _is_sound(piece):
-                raise refuse("lay.broken", piece.id, piece=piece.id)
+                raise refuse("lay.broken", LAY / piece.id, piece=piece.id)
             raw = np.array([(along * p.down, across * p.across) for p in piece.cut])
             raw = raw[:, ::-1] if self.table.crosswise else raw
             least = raw.min(axis=0)

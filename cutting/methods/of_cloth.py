@@ -8,6 +8,7 @@ from collections.abc import Mapping
 from typing import Any
 
 from cutting.cloth import Cloth
+from cutting.codes import FindingCode
 from cutting.lengths import Fixed, inch
 from cutting.methods.ask import Allowances
 
@@ -32,8 +33,12 @@ def usual_of_cloth(cloth: Cloth, known: Mapping[str, Any]) -> dict[str, Any]:
     return changed
 
 
-def said_of_cloth(cloth: Cloth) -> list[str]:
+def said_of_cloth(cloth: Cloth) -> list[FindingCode]:
     """The codes of what is said about it in the plan."""
-    codes = ["cloth.stretch"] if cloth.stretch_percent >= STRETCHES else []
-    codes += [f"cloth.{cloth.thickness}"] if cloth.thickness != "usual" else []
-    return codes + (["cloth.pleated"] if cloth.pleated else [])
+    codes: list[FindingCode] = ["cloth.stretch"] if cloth.stretch_percent >= STRETCHES else []
+    if cloth.thickness in _SAID:
+        codes.append(_SAID[cloth.thickness])
+    return [*codes, "cloth.pleated"] if cloth.pleated else codes
+
+
+_SAID: dict[str, FindingCode] = {"thin": "cloth.thin", "thick": "cloth.thick"}

@@ -20,6 +20,7 @@ from cutting.methods.lower.twentieth_tenth import TWENTIETH_TENTH
 from cutting.methods.method import Method
 from cutting.methods.of_cloth import usual_of_cloth
 from cutting.methods.styles import STYLES
+from cutting.where import GARMENT, choice
 
 METHODS: dict[str, Method] = {
     method.name: method
@@ -61,10 +62,10 @@ def resolve(method: str, style: str, chosen: dict[str, Any], cloth: Cloth | None
     """
     cloth = cloth or Cloth()
     if style not in METHODS[method].styles:
-        raise refuse("method.style", "garment.method", style=style, methods=", ".join(methods_for(style)))
+        raise refuse("method.style", GARMENT / "method", style=style, methods=tuple(methods_for(style)))
     unused = [key for key, value in chosen.items() if value and key in METHODS[method].unused]
     if unused:
-        raise CuttingError(*(Problem("choice.unused", f"garment.choices.{key}", {"method": method}) for key in unused))
+        raise CuttingError(*(Problem("choice.unused", choice(key), {"method": method}) for key in unused))
     known = usual(method, style)
     if chosen.get("waist_position") == "high" and known.get("crotch_depth", "hip/4") == "hip/4":
         known["crotch_depth"] = "hip/4+2"
@@ -97,9 +98,9 @@ def _joined(method: str, style: str, chosen: dict[str, Any]) -> dict[str, Any]:
         if chosen.get(key, "joined") not in ("joined", "none")
     ]
     if wrong:
-        raise CuttingError(*(Problem("choice.joined", f"garment.choices.{key}", {}) for key in wrong))
+        raise CuttingError(*(Problem("choice.joined", choice(key), {}) for key in wrong))
     if chosen.get("closure") not in (None, "back-zip", "none"):
-        raise refuse("choice.joined_closure", "garment.choices.closure")
+        raise refuse("choice.joined_closure", choice("closure"))
     taken: dict[str, Any] = {"waist_finish": "joined", "band": "none"}
     if "waist_join" not in chosen:
         taken["waist_join"] = "gathers" if how_gathered(method, style) else "darts"
@@ -117,22 +118,22 @@ def _joined(method: str, style: str, chosen: dict[str, Any]) -> dict[str, Any]:
 def _finished(method: str, asked: dict[str, Any], chosen: dict[str, Any]) -> dict[str, Any]:
     """The waist of a garment by itself: its band, its closure, its loops."""
     if "waist_join" in chosen:
-        raise refuse("choice.alone", "garment.choices.waist_join")
+        raise refuse("choice.alone", choice("waist_join"))
     finish = asked.get("waist_finish", Ask.waist_finish)
     if finish == "joined":
-        raise refuse("choice.alone", "garment.choices.waist_finish")
+        raise refuse("choice.alone", choice("waist_finish"))
     without = finish in ("casing", "paper-bag", "shaped-band")
     if without and chosen.get("band") not in (None, "none", "inside" if finish == "shaped-band" else None):
-        raise refuse("choice.band", "garment.choices.band", finish=finish)
+        raise refuse("choice.band", choice("band"), finish=finish)
     if without:
         asked["band"] = "none"
     elif asked.get("band") == "none":
         if chosen.get("band") == "none":
-            raise refuse("choice.no_band", "garment.choices.band", finish=finish)
+            raise refuse("choice.no_band", choice("band"), finish=finish)
         asked["band"] = Ask.band
     if finish not in METHODS[method].finishes:
-        offered = ", ".join(METHODS[method].finishes)
-        raise refuse("method.finish", "garment.choices.waist_finish", finish=finish, offered=offered)
+        offered = METHODS[method].finishes
+        raise refuse("method.finish", choice("waist_finish"), finish=finish, offered=offered)
     elastic = finish in ("elastic-band", "casing", "paper-bag", "half-elastic")
     if "closure" not in chosen:
         opens = asked.get("closure", Ask.closure)

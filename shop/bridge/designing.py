@@ -9,18 +9,19 @@ from pydantic import BaseModel
 from cutting.body import with_sample
 from cutting.effects import effects
 from cutting.errors import CuttingError
-from cutting.formats import plan_to_wire, read_job
+from cutting.formats import keep, read_job
 from cutting.formats.choices_v1 import read_choices
 from cutting.formats.garment_v1 import JUMPSUIT
+from cutting.formats.plan_shape import PlanOut
 from cutting.geometry import beyond
 from cutting.lengths import Fixed, Unit, show
 from cutting.methods import METHODS, STYLES, methods_for, resolve, usual_method
 from cutting.methods.upper import QUARTER_BUST, TOPS, draw_top, resolve_top
 from cutting.pieces import finish
 from cutting.plan import plan
-from cutting.words import say_effect, say_problem
-from shop.bridge.measuring import as_unit
+from cutting.where import choice
 from shop.bridge.problems import CoreRefusal
+from shop.bridge.words import as_unit, said_plan, words
 
 Outline: TypeAlias = list[tuple[float, float]]
 
@@ -71,15 +72,15 @@ def design(job: dict[str, Any], garment: str = "", half: str = "") -> DesignOut:
     usual = {one.name: _text(getattr(known, one.name), unit) for one in fields(known) if one.name != "allowances"}
     seams = known.allowances
     usual |= {f"allowances.{one.name}": _text(getattr(seams, one.name), unit) for one in fields(seams)}
+    say = words()
     found: list[EffectOut] = []
     try:
         body = read_job(job | {"garments": [{"id": "any", "style": "palazzo"}]}).body
-        chosen = read_choices(raw.get("choices") or {}, unit, "choices", [], top)
+        chosen = read_choices(raw.get("choices") or {}, unit, choice(), [], top)
         for effect in effects(body, method, style, chosen, cloth, joined):
-            refused = say_problem(effect.refused[0], unit)[0] if effect.refused else ""
-            found.append(
-                EffectOut(choice=effect.choice, rule=effect.rule, says=say_effect(effect.by, unit), refused=refused)
-            )
+            refused = say.say_problem(effect.refused[0], unit)[0] if effect.refused else ""
+            says = say.say_effect(effect.by, unit)
+            found.append(EffectOut(choice=effect.choice, rule=effect.rule, says=says, refused=refused))
     except CuttingError:
         found = []
     styles = list(TOPS if top else STYLES)
@@ -126,18 +127,17 @@ def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
     return drawn
 
 
-def draft_alone(
-    unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any]
-) -> dict[str, Any]:
+def draft_alone(unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any]) -> PlanOut:
     """The plan of one garment by one method, on cloth wide enough for anything. Raises CoreRefusal.
 
     Where a point that drafting needs is missing, an invented body's is taken.
     """
     measurements = with_sample(measurements)
     try:
-        return plan_to_wire(plan(read_job(_one(unit, measurements, style, method, choices)), by_width=False))
+        made = plan(read_job(_one(unit, measurements, style, method, choices)), by_width=False)
     except CuttingError as error:
         raise CoreRefusal(error, as_unit(unit)) from None
+    return said_plan(keep(made), unit)
 
 
 def _one(unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any]) -> dict[str, Any]:

@@ -5,15 +5,17 @@ from typing import Any, TypeAlias
 
 from cutting.cloth import Cloth
 from cutting.errors import CuttingError, refuse
-from cutting.formats import plan_to_wire, read_job
+from cutting.formats import keep, read_job
 from cutting.formats.garment_v1 import JUMPSUIT
+from cutting.formats.keep import keep_widths
+from cutting.formats.lay_v1 import placements_of, stored_lays
 from cutting.formats.plan_shape import LayOut, PlacementOut, PlanOut, WidthOut
-from cutting.formats.plan_v1 import placements_of, stored_lays, widths_to_wire
 from cutting.methods.upper import TOPS
 from cutting.plan import CORE, by_hand, plan, widths, with_lays
+from cutting.where import LAY
 from cutting.yardage import yardage
-from shop.bridge.measuring import as_unit
 from shop.bridge.problems import CoreRefusal
+from shop.bridge.words import as_unit
 
 CORE_VERSION = CORE
 # The wire's shapes, for the API to describe.
@@ -24,16 +26,16 @@ WidthShape: TypeAlias = WidthOut
 
 
 def make_plan(job: dict[str, Any]) -> dict[str, Any]:
-    """The plan of a job as the wire has it, without its table of widths. Raises CoreRefusal with every problem."""
+    """The plan of a job as it is stored, without its table of widths. Raises CoreRefusal with every problem."""
     try:
-        return plan_to_wire(plan(read_job(job), by_width=False))
+        return keep(plan(read_job(job), by_width=False))
     except CuttingError as error:
         raise CoreRefusal(error, job.get("unit", "in")) from None
 
 
 def make_widths(job: dict[str, Any]) -> list[dict[str, Any]]:
     """What the pieces of a planned job need on other widths: several times the work of the plan itself."""
-    return [row.model_dump() for row in widths_to_wire(widths(read_job(job)))]
+    return keep_widths(widths(read_job(job)))
 
 
 def job_garment(name: str, style: str, method: str, choices: dict[str, Any], waist: str = "worn") -> dict[str, Any]:
@@ -75,7 +77,7 @@ def check_part(unit: str, garment: dict[str, Any] | None = None, cloth: dict[str
 def plan_by_hand(job: dict[str, Any], placements: list[dict[str, Any]]) -> dict[str, Any]:
     """The plan of a job on a lay that was moved by hand. Raises CoreRefusal where it could not be cut."""
     try:
-        return plan_to_wire(by_hand(plan(read_job(job), by_width=False), placements_of(placements)))
+        return keep(by_hand(plan(read_job(job), by_width=False), placements_of(placements)))
     except CuttingError as error:
         raise CoreRefusal(error, job.get("unit", "in")) from None
 
@@ -84,10 +86,10 @@ def check_hand(job: dict[str, Any], hand: dict[str, Any]) -> None:
     """Whether a search can set out from there. Raises CoreRefusal where the pieces could not be cut as they lie."""
     plan_by_hand(job, hand["placements"])
     if any(not 0 <= pin < len(hand["placements"]) for pin in hand["pins"]):
-        raise CoreRefusal(refuse("lay.pin", "lay"), as_unit(job.get("unit", "in")))
+        raise CoreRefusal(refuse("lay.pin", LAY), as_unit(job.get("unit", "in")))
 
 
 def plan_with_lay(job: dict[str, Any], lay: dict[str, Any]) -> dict[str, Any]:
     """The plan of a job on a lay that was found for it, checked anew."""
     made = plan(read_job(job), by_width=False)
-    return plan_to_wire(with_lays(made, *stored_lays(made.laid, lay)))
+    return keep(with_lays(made, *stored_lays(made.laid, lay)))

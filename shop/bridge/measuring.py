@@ -1,7 +1,7 @@
 """Reading the tape: what a typed length means, which points a session asks for, what is doubtful, second ways."""
 
-import re
 from collections.abc import Mapping, Sequence
+from dataclasses import asdict
 from decimal import Decimal
 from fractions import Fraction
 from typing import Any, TypeAlias
@@ -23,18 +23,12 @@ from cutting.errors import CuttingError, refuse
 from cutting.formats.values_v1 import read_measure
 from cutting.lengths import Unit as CoreUnit
 from cutting.lengths import read, show
-from cutting.words import MEASURES, formula, say_finding, with_numbers
-from cutting.words.measures import VIEWS as VIEW_WORDS
-from cutting.words.measures import WAYS as WAY_WORDS
+from cutting.where import measure
+from cutting.words import with_numbers
 from shop.bridge.problems import CoreRefusal
+from shop.bridge.words import words
 
 Unit: TypeAlias = CoreUnit
-SESSIONS = ("trousers", "top", "jumpsuit", "full")
-
-
-def as_unit(text: str) -> Unit:
-    """The unit a row holds as text."""
-    return "cm" if text == "cm" else "in"
 
 
 def _kept(size: Fraction) -> Decimal:
@@ -44,7 +38,7 @@ def _kept(size: Fraction) -> Decimal:
 def read_reading(key: str, typed: str, unit: Unit) -> Decimal:
     """The millimetres of one reading, to a millionth. Raises CoreRefusal with the field's place."""
     try:
-        size = read_measure(key, typed, unit, f"measurements.{key}")
+        size = read_measure(key, typed, unit, measure(key))
     except CuttingError as error:
         raise CoreRefusal(error, unit) from None
     return _kept(size)
@@ -57,17 +51,21 @@ def check_key(key: str, unit: Unit) -> None:
 
 
 def is_bare(typed: str) -> bool:
-    """True for a number without a unit of its own."""
-    return not re.search(r"[^\d\s.,/½¼¾⅛⅜⅝⅞-]", typed)
+    """True for a length without a unit of its own: it reads differently in inches and in centimetres."""
+    try:
+        return read(typed, "in") != read(typed, "cm")
+    except CuttingError:
+        return False
 
 
 def points(name: str) -> list[dict[str, Any]]:
     """The points of a session in the order of taking."""
+    say = words()
     return [
         {
-            "key": p.key, "name": MEASURES[p.key].name, "how": MEASURES[p.key].how, "slip": MEASURES[p.key].slip,
-            "least_mm": p.least, "most_mm": p.most, "needed": p.key in NEEDED[name], "view": p.view,
-            "posture": VIEW_WORDS[p.view], "tape": list(p.tape), "flat": FLAT.get(p.key),
+            "key": p.key, **asdict(say.taking(p.key)), "least_mm": p.least, "most_mm": p.most,
+            "needed": p.key in NEEDED[name], "view": p.view, "posture": say.posture(p.view), "tape": list(p.tape),
+            "flat": FLAT.get(p.key),
         }
         for p in session(name)
     ]  # fmt: skip
@@ -77,7 +75,7 @@ def flat_reading(key: str, typed: str, unit: Unit) -> str:
     """What trousers that fit, measured flat, say of a point: a text to be kept as its reading. Raises CoreRefusal."""
     try:
         if key not in FLAT:
-            raise refuse("measure.flat", f"measurements.{key}", key=key)
+            raise refuse("measure.flat", measure(key), key=key)
         size = from_flat(key, read(typed, unit))
     except CuttingError as error:
         raise CoreRefusal(error, unit) from None
@@ -95,6 +93,7 @@ Taken: TypeAlias = Sequence[tuple[str, str, Decimal, str]]
 
 def advice(taken: Taken, last: Mapping[str, Decimal], unit: Unit, upheld: set[tuple[str, Decimal]]) -> dict[str, Any]:
     """What there is to say of a sheet's readings (key, typed, mm, way). `upheld` are values that are right."""
+    say = words()
     sizes = {key: Fraction(mm) for key, _, mm, _ in taken}
     measured = Body({key: Fraction(mm) for key, _, mm, way in taken if way == "tape"})
     before = {key: Fraction(mm) for key, mm in last.items()}
@@ -102,10 +101,10 @@ def advice(taken: Taken, last: Mapping[str, Decimal], unit: Unit, upheld: set[tu
     sure = {key for key, _, mm, _ in taken if (key, mm) in upheld}
     told = []
     for doubt in doubts(sizes, before, sure):
-        key = doubt.where.removeprefix("measurements.")
+        key = doubt.where.measure
         told.append(
             {
-                "key": key, "code": doubt.code, "again": doubt.weight == "warn", "words": say_finding(doubt, unit),
+                "key": key, "code": doubt.code, "again": doubt.weight == "warn", "words": say.say_finding(doubt, unit),
                 "upheld": key in sure,
             }
         )  # fmt: skip
@@ -116,8 +115,9 @@ def advice(taken: Taken, last: Mapping[str, Decimal], unit: Unit, upheld: set[tu
             off = None if key not in measured.sizes else float(sizes[key]) - length.mm
             ways.append(
                 {
-                    "key": key, "code": way.code, "formula": formula(length, unit), "with": with_numbers(length, unit),
-                    "typed": _text(Fraction(length.value), unit), "mm": length.mm, "about": WAY_WORDS[way.code],
+                    "key": key, "code": way.code, "formula": say.formula(length, unit),
+                    "with": with_numbers(length, unit),
+                    "typed": _text(Fraction(length.value), unit), "mm": length.mm, "about": say.about_way(way.code),
                     "differs_mm": off,
                 }
             )  # fmt: skip

@@ -1,7 +1,8 @@
 """Lengths of the cloth on the shelf, as the core reads and shows them."""
 
 from cutting.lengths import read, show
-from shop.bridge.measuring import as_unit, is_bare
+from shop.bridge.measuring import is_bare
+from shop.bridge.words import as_unit
 
 LEAST_MM = 25
 """What is shorter is not kept."""

@@ -11,8 +11,9 @@ from django.db import transaction
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.bridge.measuring import as_unit, read_reading
+from shop.bridge.measuring import read_reading
 from shop.bridge.problems import CoreRefusal
+from shop.bridge.words import as_unit
 from shop.clients.queries import sheet as sheet_of
 from shop.clients.sheets import add_reading
 

@@ -10,7 +10,8 @@ from django.utils import timezone
 from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import own, put_row
-from shop.bridge.measuring import Unit, as_unit, check_key, is_bare, read_reading
+from shop.bridge.measuring import Unit, check_key, is_bare, read_reading
+from shop.bridge.words import as_unit
 from shop.clients.models import Client, Overruling, Reading, Sheet
 from shop.clients.queries import readings
 

@@ -6,6 +6,7 @@ from typing import Any
 
 from shop.accounts.models import User
 from shop.bridge.drafting import bought
+from shop.bridge.words import words
 from shop.clients.queries import readings
 from shop.cloths.models import Cloth
 from shop.orders.group import members
@@ -32,7 +33,7 @@ class Member:
 
 @dataclass
 class Shopping:
-    """Cloth by kind, colour and width: orders, lengths in mm; notions by name and length: how many, mm together."""
+    """Cloth by kind, colour and width: orders, lengths in mm; notions by what they are and their length: how many."""
 
     cloths: list[dict[str, Any]] = field(default_factory=list)
     notions: list[dict[str, Any]] = field(default_factory=list)
@@ -58,7 +59,7 @@ def _plan(actor: User, order: Order, cut_from: str) -> dict[str, Any] | None:
 def shopping(actor: User, rows: list[Member]) -> Shopping:
     """One list for all of them. Cloth is added up first and rounded up once, as one cut off the bolt."""
     lengths: dict[tuple[str, ...], list[float]] = defaultdict(list)
-    notions: dict[tuple[str, float | None], list[int]] = defaultdict(list)
+    notions: dict[tuple[str, str, float | None], list[int]] = defaultdict(list)
     for row in rows:
         if row.plan is None:
             continue
@@ -67,9 +68,10 @@ def shopping(actor: User, rows: list[Member]) -> Shopping:
                 same = cloth.kind, cloth.colour, cloth.width, cloth.unit_of_sale, cloth.price
                 lengths[same].append(plan["yardage"]["length_mm"])
         for notion in row.plan["notions"]:
-            if not notion["name"].startswith("interfacing"):
+            if notion["code"] != "interfacing":
                 size = notion["length_mm"]
-                notions[notion["name"], None if size is None else round(size, 1)].append(notion["count"])
+                key = notion["code"], notion["panel"], None if size is None else round(size, 1)
+                notions[key].append(notion["count"])
     return Shopping(
         [
             {
@@ -79,7 +81,7 @@ def shopping(actor: User, rows: list[Member]) -> Shopping:
             for (kind, colour, width, unit_of_sale, price), all_ in sorted(lengths.items())
         ],
         [
-            {"name": name, "length_mm": size, "count": sum(counts)}
-            for (name, size), counts in sorted(notions.items(), key=lambda one: (one[0][0], one[0][1] or 0))
+            {"name": words().notion_name(code, panel), "length_mm": size, "count": sum(counts)}
+            for (code, panel, size), counts in sorted(notions.items(), key=lambda one: (*one[0][:2], one[0][2] or 0))
         ],
     )  # fmt: skip

@@ -12,7 +12,8 @@ from cutting.formats import read_job
 from cutting.garments import draft_joined, draft_top
 from cutting.lengths import read
 from cutting.lengths.length import Fixed
-from cutting.words import check_labels, check_say
+from cutting.where import CLOTH
+from cutting.words.en import check_labels, check_say
 from tests.faults import FAULTS, JOIN_FAULTS, MADE, TOP_FAULTS, band_cut_to_the_body_without_ease
 from tests.jobs import planned, top_job
 from tests.strategies import asks, bodies, served
@@ -22,7 +23,7 @@ WIDE = folded(Cloth(width=Fraction(1200)), "lengthwise-centre")
 
 def checks_of(garment):
     needed = garment.numbers["fold.needed"].net.mm
-    return check_garment(garment) + check_fold("cloth.fold", needed, [(garment.pieces(on_fold=True), WIDE)])
+    return check_garment(garment) + check_fold(CLOTH / "fold", needed, [(garment.pieces(on_fold=True), WIDE)])
 
 
 @pytest.mark.parametrize("style", ["palazzo", "straight-trousers"])

@@ -158,3 +158,31 @@ def test_on_open_cloth_no_call_speaks_of_a_fold(capsys, tmp_path):
     _, out = run(capsys, tmp_path, job(), "--json")
     depth = next(mark for mark in json.loads(out.out)["marks"] if mark["code"] == "strip_depth")
     assert (depth["from"], depth["shown"]) == ("the fold", "2 in")
+
+
+def test_several_files_give_a_plan_a_line_and_what_is_wrong_with_one_stops_none(capsys, tmp_path):
+    paths = []
+    for name, raw in (("one", job()), ("two", job({"hip": None})), ("three", job(style="shorts"))):
+        paths.append(tmp_path / f"{name}.json")
+        paths[-1].write_text(json.dumps(raw))
+    files = [str(path) for path in paths]
+    assert main([*files, "--json"]) == 2
+    lines = [json.loads(line) for line in capsys.readouterr().out.splitlines()]
+    assert [line["format"] for line in lines] == ["plavet-plan", "plavet-problems", "plavet-plan"]
+    assert lines[1]["job"] == files[1]
+    assert main([files[0], files[2], "--out", str(tmp_path / "out"), "--formats", "json"]) == 0
+    assert {path.name for path in (tmp_path / "out").iterdir()} == {"one", "three"}
+    capsys.readouterr()
+    main(files)
+    assert f"{files[1]}: measurements.hip" in capsys.readouterr().err
+
+
+def test_without_a_search_neither_its_compiler_nor_scipy_is_loaded(tmp_path):
+    """A job that asks for no search answers in the time of its draft."""
+    path = tmp_path / "job.json"
+    path.write_text(json.dumps(job() | {"lay": {"seconds": 0}}))
+    asked = f"import sys; from cutting.cli import main; main([{str(path)!r}]); print(sorted(sys.modules))"
+    done = subprocess.run([sys.executable, "-c", asked], cwd=ROOT, text=True, capture_output=True, check=True)
+    loaded = done.stdout.splitlines()[-1]
+    assert "cutting.plan" in loaded
+    assert not [name for name in ("numba", "scipy", "ortools") if f"'{name}'" in loaded]

@@ -16,8 +16,9 @@ from cutting.body import CATALOGUE, VIEWS, Body, doubts, fits, from_flat, other_
 from cutting.formats import plan_to_wire, read_job
 from cutting.lengths import INCH_MM
 from cutting.plan import plan
-from cutting.words import MEASURES, formula, say_finding
-from cutting.words.measures import WAYS as WAY_WORDS
+from cutting.words.en import formula, say_finding
+from cutting.words.en.measures import MEASURES
+from cutting.words.en.measures import WAYS as WAY_WORDS
 from tests.jobs import job, planned
 from tests.strategies import bodies
 
@@ -42,7 +43,7 @@ def crowd(count, seed=7):
 
 
 def blamed(sizes):
-    return {finding.where.rpartition(".")[2] for finding in doubts(sizes) if finding.weight == "warn"}
+    return {finding.where.measure for finding in doubts(sizes) if finding.weight == "warn"}
 
 
 @pytest.mark.parametrize("name", PEOPLE)
@@ -85,10 +86,10 @@ def test_a_girth_measured_twice_does_not_hide_the_next_slip():
     sizes = {key: Fraction(mm) for key, mm in {"waist": 800, "hip": 1000, "thigh": 590, "knee": 380}.items()}
     sizes["calf"] = Fraction(560)
     assert blamed(sizes) == {"calf"}
-    assert not {f.where for f in doubts(sizes, sure={"calf"})} - {"measurements.calf"}
+    assert not {f.where.measure for f in doubts(sizes, sure={"calf"})} - {"calf"}
     slip = sizes | {"thigh": Fraction(430)}
     assert len(blamed(slip)) == 1
-    both = {f.where.rpartition(".")[2] for f in doubts(slip, sure={"calf"}) if f.code == "doubt.model"}
+    both = {f.where.measure for f in doubts(slip, sure={"calf"}) if f.code == "doubt.model"}
     assert both == {"calf", "thigh"}
 
 
@@ -159,7 +160,7 @@ CASES = [
 @pytest.mark.parametrize(("change", "wanted"), CASES)
 def test_each_rule_names_its_field(change, wanted):
     sizes = {key: Fraction(value) for key, value in (BODY | change).items()}
-    found = {(f.where.removeprefix("measurements."), f.weight) for f in doubts(sizes) if f.code != "doubt.model"}
+    found = {(f.where.measure, f.weight) for f in doubts(sizes) if f.code != "doubt.model"}
     assert found == wanted
     for finding in doubts(sizes):
         assert "{" not in say_finding(finding, "in")
@@ -167,13 +168,13 @@ def test_each_rule_names_its_field(change, wanted):
 
 def test_a_fork_out_of_range_is_noted_where_the_model_cannot_speak():
     few = {"hip": Fraction(1000), "thigh": Fraction(420)}
-    assert [(f.code, f.where, f.weight) for f in doubts(few)] == [("doubt.fork", "measurements.thigh", "note")]
+    assert [(f.code, f.where.measure, f.weight) for f in doubts(few)] == [("doubt.fork", "thigh", "note")]
 
 
 def test_a_hip_that_grew_four_inches_since_the_last_sheet():
     sizes = {key: Fraction(value) for key, value in BODY.items()}
     last = sizes | {"hip": sizes["hip"] - 4 * INCH_MM, "outseam": sizes["outseam"] - 10}
-    assert [f.where for f in doubts(sizes, last) if f.code == "doubt.last"] == ["measurements.hip"]
+    assert [f.where.measure for f in doubts(sizes, last) if f.code == "doubt.last"] == ["hip"]
     assert not [f for f in doubts(sizes, sizes) if f.code == "doubt.last"]
 
 

@@ -15,7 +15,7 @@ from cutting.geometry import Point
 from cutting.lay import Placement, faults, items_for, lies_under, offcuts, rivals
 from cutting.lay.variants import CELL
 from cutting.pieces import Piece
-from cutting.words import cost_formula
+from cutting.words.en import cost_formula
 from cutting.yardage import yardage
 from tests.jobs import planned
 from tests.strategies import asks, bodies, served

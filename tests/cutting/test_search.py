@@ -361,7 +361,7 @@ def test_a_piece_that_is_none_is_refused_by_its_name(corners):
     broken = replace(block("b", 90, 200), cut=ring, net=ring)
     with pytest.raises(CuttingError) as refused:
         items_for([block("a", 90, 200), broken], opened(150), False)
-    assert [(problem.code, problem.where) for problem in refused.value.problems] == [("lay.broken", "t.b")]
+    assert [(problem.code, str(problem.where)) for problem in refused.value.problems] == [("lay.broken", "lay.t.b")]
 
 
 def test_five_hundred_pieces_get_a_lay():

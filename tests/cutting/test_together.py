@@ -98,4 +98,4 @@ def test_what_is_wrong_with_another_outfit_is_said_with_its_place(change, where)
     change(raw)
     with pytest.raises(CuttingError) as refused:
         plan(read_job(raw), by_width=False)
-    assert where in {problem.where for problem in refused.value.problems}
+    assert where in {str(problem.where) for problem in refused.value.problems}

@@ -1,17 +1,25 @@
 """Sums in words, and the sentence of every finding and problem, each provoked by a job that deserves it."""
 
 import re
+from dataclasses import replace
+from typing import get_args
 
 import pytest
 
+from cutting.codes import CheckCode, FaultCode, FindingCode, ProblemCode
 from cutting.errors import Problem
+from cutting.finding import Finding
 from cutting.formats import plan_to_wire
+from cutting.garments.notions import NotionCode
 from cutting.lengths import Fixed, Measured, cm, found, inch, named
 from cutting.methods import METHODS
-from cutting.words import formula, say_problem, with_numbers
-from cutting.words.checks import CHECKS
-from cutting.words.findings import FINDINGS
-from cutting.words.problems import PROBLEMS
+from cutting.where import GARMENT, JOB, choice, measure, part
+from cutting.words import with_numbers
+from cutting.words.en import formula, say_finding, say_problem
+from cutting.words.en.checks import CHECKS
+from cutting.words.en.findings import FINDINGS
+from cutting.words.en.problems import AT_FAULT, PROBLEMS
+from cutting.words.en.sewing import NOTIONS
 from tests.jobs import of_body, planned
 
 HIP = Measured("hip", inch(41).size)
@@ -91,18 +99,61 @@ def test_a_thigh_larger_than_the_leg_is_a_stop():
     assert row["ease_mm"] < 0
 
 
-def test_every_sentence_can_be_filled_and_says_how_to_mend():
-    filler = dict.fromkeys(
-        re.findall(r"{(\w+)}", " ".join(a + b for a, b in PROBLEMS.values())), Fixed(inch(1).size)
-    )  # fmt: skip
-    for code, (_, mend) in PROBLEMS.items():
-        what, cure = say_problem(Problem(code, "measurements.hip", filler), "in")
-        assert what
-        assert cure
-        assert "{" not in what + cure
-        assert mend.endswith((".", "}"))
-    assert all(text.endswith((".", "?")) for text in FINDINGS.values())
+FILLED = {
+    "offered": ("one", "two"), "methods": ("one",), "wanted": "length", "fault": "lay.overlap", "faults": ["lay.pair"],
+    "panel": "front", "close": "hip", "swapped": "cm", "count": 3, "most": 40, "version": 2, "word": "x", "key": "hip",
+    "line": 2, "column": 7, "style": "boxers", "method": "quarter-hip", "finish": "casing", "piece": "trousers.front",
+    "percent": 12.0, "times": 1.5, "how": "gathers", "depth": Fixed(inch(1).size),
+}  # fmt: skip
+
+
+class Params(dict):
+    """What a sentence may ask for: known params, and a length for every other."""
+
+    def __missing__(self, key):
+        return Fixed(inch(1).size)
+
+
+def params_of(text):
+    return {name: Params(FILLED)[name] for name in re.findall(r"{(\w+)}", text)} | {"close": "", "swapped": ""}
+
+
+@pytest.mark.parametrize("outfit", ["", "0123456789ab"])
+def test_every_problem_can_be_said_of_every_place_and_says_how_to_mend(outfit):
+    """A place of another client's outfit too: its measurement is named as one's own is."""
+    for code, (what, mend) in PROBLEMS.items():
+        for place in (measure("hip"), choice("hem"), JOB, GARMENT):
+            where = replace(place.in_garment("j", "lower", outfit))
+            said, cure = say_problem(Problem(code, where, params_of(what + mend) | {"name": "hip"}), "in")
+            assert said
+            assert cure.endswith((".", "?"))
+            assert "{" not in said + cure
+
+
+def test_every_finding_and_check_can_be_said_in_both_units():
+    for code, text in FINDINGS.items():
+        where = replace(measure("hip"), outfit="0123456789ab")
+        for unit in ("in", "cm"):
+            said = say_finding(Finding(code, "note", where, params_of(text)), unit)
+            assert said.endswith((".", "?"))
+            assert "{" not in said
     assert all(len(texts) == 4 and all(texts) for texts in CHECKS.values())
+
+
+def test_every_code_has_its_sentence_and_every_sentence_its_code():
+    assert set(get_args(ProblemCode)) == set(PROBLEMS)
+    assert set(get_args(FindingCode)) == set(FINDINGS)
+    assert set(get_args(CheckCode)) == set(CHECKS)
+    assert set(get_args(FaultCode)) == set(AT_FAULT)
+    assert set(get_args(NotionCode)) == set(NOTIONS)
+
+
+def test_a_place_is_written_as_files_have_it():
+    assert str(measure("hip").in_garment("j", "lower", "0a")) == "others.0a.measurements.hip"
+    assert str(choice("hem").in_garment("j", "lower")) == "garments.j.lower.choices.hem"
+    assert str(choice("hem").in_garment("t", "", "0a")) == "others.0a.garments.t.choices.hem"
+    assert str(replace(part("front", "neck"), garment="0a.t")) == "0a.t.front.neck"
+    assert str(JOB) == ""
 
 
 def test_a_sum_names_no_amount_of_nothing():

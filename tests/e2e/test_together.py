@@ -8,6 +8,7 @@ from playwright.sync_api import Page, expect
 from procrastinate.contrib.django import app
 
 from demo import people
+from shop.bridge.words import said_plan
 from shop.orders.models import Garment
 from shop.plans.models import LayRun
 
@@ -76,7 +77,7 @@ def test_the_worker_shortens_the_lay_and_mark_follows(inside: Page, worker):
     page.get_by_text("Call 1 of").wait_for()
     page.keyboard.press("ArrowRight")
     page.get_by_text("Call 2 of").wait_for()
-    wanted = run.plan["marks"][1]["reads_mm"]
+    wanted = said_plan(run.plan, "in").marks[1].reads_mm
     assert float(page.locator("[data-tape]").get_attribute("data-tape")) == pytest.approx(wanted, abs=0.01)
 
 

@@ -6,13 +6,15 @@ from xml.etree import ElementTree as ET
 import pytest
 from scipy.integrate import quad
 from shapely.geometry import LineString, Polygon
-from svgpathtools import parse_path
+from svgpathtools import Line, parse_path
 
 from cutting.export import plan_to_svg
 from cutting.formats.plan_v1 import to_model
 from cutting.geometry import Cubic, area
 from tests.jobs import planned
 
+STEPS = 40
+"""A curve of the drawing is read at so many places."""
 NAME = "{http://www.w3.org/2000/svg}"
 
 
@@ -30,7 +32,8 @@ def outlines(made):
     for path in root.iter(f"{NAME}path"):
         if path.get("id"):
             shape = parse_path(path.get("d"))
-            found[path.get("id")] = [(scale * part.start.real, scale * part.start.imag) for part in shape]
+            points = [part.point(k / STEPS) for part in shape for k in range(1 if isinstance(part, Line) else STEPS)]
+            found[path.get("id")] = [(scale * point.real, scale * point.imag) for point in points]
     return found
 
 

@@ -5,6 +5,7 @@ import subprocess
 import sys
 from contextlib import suppress
 from datetime import timedelta
+from pathlib import Path
 from uuid import UUID
 
 import pytest
@@ -13,6 +14,7 @@ from django.utils import timezone
 
 from shop.accounts.models import UnscopedReadError, User
 from shop.bridge.lay import search_lay
+from shop.bridge.words import said_plan
 from shop.clients.models import Client, Reading
 from shop.plans.models import LayRun, PlanRun
 from shop.plans.tasks import improve_lay
@@ -82,8 +84,30 @@ def test_a_plan_is_made_once_and_stays(owner, order, new_id):
     owner("PUT", f"/readings/{new_id()}", {"sheet": order["sheet"]["id"], "key": "hip", "typed": "42"})
     assert owner("POST", path)[1]["id"] != first["id"]
     stored = PlanRun._base_manager.get(pk=first["id"])
-    assert stored.plan["numbers"]["trousers.front.hip_width"]["net_mm"] == pytest.approx(260.35)
+    assert said_plan(stored.plan, "in").numbers["trousers.front.hip_width"].net_mm == pytest.approx(260.35)
     assert order["client"]["name"] not in str(stored.job)
+
+
+def test_a_plan_is_said_in_either_unit_without_being_made_again(owner, order):
+    path = f"/orders/{order['id']}/plan"
+    inches, metric = owner("POST", path)[1], owner("POST", f"{path}?unit=cm")[1]
+    assert inches["id"] == metric["id"]
+    assert (inches["plan"]["unit"], metric["plan"]["unit"]) == ("in", "cm")
+    for one, other in zip(inches["plan"]["marks"], metric["plan"]["marks"], strict=True):
+        assert one["shown"].endswith(" in")
+        assert other["shown"].endswith(" cm")
+        assert one["reads_mm"] == other["reads_mm"]
+    assert owner("POST", f"{path}?unit=ell")[0] == 422
+
+
+def test_a_plan_of_an_older_core_still_opens(owner, order):
+    """Stored in words by core 0.7, as it is in a database that was upgraded."""
+    made = owner("POST", f"/orders/{order['id']}/plan")[1]
+    old = json.loads((Path(__file__).parents[1] / "data/plan-0.7.json").read_text())
+    PlanRun._base_manager.filter(pk=made["id"]).update(plan=old)
+    opened = owner("POST", f"/orders/{order['id']}/plan?unit=cm")[1]["plan"]
+    assert opened["core"] == "0.7.0"
+    assert [mark["say"] for mark in opened["marks"]] == [mark["say"] for mark in old["marks"]]
 
 
 def test_an_unfinished_sheet_says_everything_that_is_missing(owner):
@@ -109,7 +133,8 @@ def test_a_search_shortens_the_lay_and_the_page_takes_the_better(owner, order, n
     better = owner("POST", path)[1]
     assert better["id"] == made["id"]
     assert better["plan"]["lay"]["length_mm"] == done["lay"]["length_mm"] < made["plan"]["lay"]["length_mm"]
-    assert PlanRun._base_manager.get(pk=made["id"]).plan == made["plan"]
+    stored = said_plan(PlanRun._base_manager.get(pk=made["id"]).plan, "in")
+    assert json.loads(stored.model_dump_json(by_alias=True)) == made["plan"]
     moved = next(mark for mark in better["plan"]["marks"] if mark["code"] == "crotch_point")
     (ax, ay), (bx, by) = moved["cloth_mm"]
     assert ((ax - bx) ** 2 + (ay - by) ** 2) ** 0.5 == pytest.approx(moved["reads_mm"], abs=1e-3)

@@ -221,3 +221,23 @@ def test_an_archived_client_leaves_the_book_but_not_the_workshop(owner, order):
     assert "Marit Sol" not in {one["name"] for one in owner.get("/clients")}
     assert {one["name"] for one in owner.get("/clients", archived="true")} == {"Marit Sol"}
     assert owner("GET", f"/clients/{client['id']}")[0] == 200
+
+
+@pytest.mark.parametrize(
+    "typed", ["15 ⅓", "15⅔", "15 1\u20443", "15 1/3", "15.25", "15 in", "38.1 cm", "381 mm", "1' 3\""]
+)
+def test_turning_a_sheet_reads_every_bare_number_anew_and_no_other(owner, order, new_id, typed):
+    """However its fraction is written: a glyph and a fraction slash are bare numbers too."""
+    sheet = new_id()
+    body = {"client": order["client"]["id"], "taken_on": "2026-11-27", "unit": "in"}
+    owner("PUT", f"/sheets/{sheet}", body)
+    for key, size in (("ankle", typed), ("knee", "20")):
+        status, _ = owner("PUT", f"/readings/{new_id()}", {"sheet": sheet, "key": key, "typed": size})
+        assert status == 200
+    before = {one["key"]: one["mm"] for one in owner.get(f"/sheets/{sheet}")["readings"]}
+    status, turned = owner("POST", f"/sheets/{sheet}/turn", {"unit": "cm"})
+    bare = not any(unit in typed for unit in ("in", "cm", "mm", "'"))
+    assert status == 200
+    after = {one["key"]: one["mm"] for one in turned["readings"]}
+    assert after["knee"] == pytest.approx(before["knee"] / 2.54)
+    assert after["ankle"] == pytest.approx(before["ankle"] / (2.54 if bare else 1), abs=1e-5)

@@ -22,6 +22,7 @@ from cutting.methods.share import most
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel import Seats
 from cutting.methods.two_panel.front import mark_diagonal
+from cutting.where import part
 
 HIGHER, OUT, STARTS = inch(2.5), inch(2), inch(5)
 
@@ -34,7 +35,7 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     plain = (body.waist + named(ask.waist_ease, "waist_ease")) / 4 + inch(2)
     waist = most(plain, body.hip / 4)
     if waist is not plain:
-        notes.append(Finding("waist.widened", "note", "leg", {"plain": plain, "used": waist}))
+        notes.append(Finding("waist.widened", "note", part("leg"), {"plain": plain, "used": waist}))
     run = sqrt(waist.mm**2 - HIGHER.mm**2)
     slant = Point(run / waist.mm, -HIGHER.mm / waist.mm)
     down = Point(-slant.down, slant.across)

@@ -11,6 +11,7 @@ from cutting.methods.darts import Darts
 from cutting.methods.styles import STYLES
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel.sums import check_hem, crotch_depth
+from cutting.where import choice
 
 
 @dataclass(frozen=True)
@@ -48,7 +49,7 @@ def depth_and_length(body: Body, ask: Ask) -> tuple[Length, Length]:
     else:
         length = body.outseam
     if length.mm < depth.mm + 101.6:
-        raise refuse("length.too_short", "garment.choices.length", length=length, crotch=depth)
+        raise refuse("length.too_short", choice("length"), length=length, crotch=depth)
     return depth, length
 
 

@@ -15,6 +15,7 @@ from cutting.methods.ask import Ask
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel.curves import crotch, inner_leg, side_above, side_below
 from cutting.methods.two_panel.front import lines_across, mark_curve, mark_darts, waist_edge
+from cutting.where import choice, measure
 
 MOST_DROP = 25.4
 LOWEST_SIDE, FURTHEST_SIDE = 50.8, 76.2
@@ -93,7 +94,7 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     side_top = _close_side(top.point, hip.point, upwards, width.mm, wanted)
     raised = seam - side_top.down
     if raised < -LOWEST_SIDE or side_top.across < hip.point.across - FURTHEST_SIDE - ask.back_waist_extra.mm:
-        raise refuse("waist.too_large", "measurements.waist", waist=sums.waist_girth, hip=body.hip)
+        raise refuse("waist.too_large", measure("waist"), waist=sums.waist_girth, hip=body.hip)
     d.stage = "waist"
     if abs(raised) > 0.2:
         height = Place(Point(side_top.across, seam), "waist_line")
@@ -174,7 +175,7 @@ def _close_inner_leg(leg: _Leg, tip: Point, wanted: float, d: Draft) -> tuple[fl
         return drop, 0.0
     widen = bisect(lambda size: length(most, size), 0.0, 127.0)
     if widen is None:
-        raise refuse("inner_leg.open", "garment.choices.back_tip", over=found(length(most, 0), ""))
+        raise refuse("inner_leg.open", choice("back_tip"), over=found(length(most, 0), ""))
     d.when("hem.widened", True, by=found(widen, "hem_widened"))
     return most, widen
 
@@ -195,7 +196,7 @@ def _close_side(top: Point, hip: Point, upwards: Point, width: float, wanted: fl
         angle = bisect(miss, high, high + 4)
         if angle is not None:
             return point(angle)
-    raise refuse("side.open", "garment.choices.seat_raise")
+    raise refuse("side.open", choice("seat_raise"))
 
 
 def _mark_own_leg(d: Draft, front: Draft, leg: _Leg, widen: float) -> None:

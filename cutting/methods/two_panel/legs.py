@@ -7,6 +7,7 @@ from cutting.finding import Finding
 from cutting.lengths import Length, cm, inch, named
 from cutting.methods.ask import Ask
 from cutting.methods.styles import STYLES
+from cutting.where import measure, part
 
 Rounds = tuple[Length | None, Length | None]
 
@@ -35,10 +36,10 @@ def _knee(leg: str, body: Body, ask: Ask, crotch_round: Length, findings: list[F
         return ask.knee_width
     least = cm(round(crotch_round.mm * 0.7, 3) / 10, "seven_tenths_of_crotch_round")
     if not body.has("knee"):
-        findings.append(Finding("knee.unmeasured", "note", "measurements.knee", {"used": least}))
+        findings.append(Finding("knee.unmeasured", "note", measure("knee"), {"used": least}))
         return least
     eased = body.knee + named(ask.knee_ease, "knee_ease")
     if leg in ("close", "boot-cut") or not ask.knee_floor or eased.mm >= least.mm:
         return eased
-    findings.append(Finding("knee.floor", "note", "front", {"used": least, "wanted": eased}))
+    findings.append(Finding("knee.floor", "note", part("front"), {"used": least, "wanted": eased}))
     return least

@@ -7,6 +7,7 @@ from collections.abc import Mapping
 from fractions import Fraction
 
 from cutting.body import Body
+from cutting.codes import FindingCode
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
 from cutting.lengths import Fixed, Length, cm, found, inch, mm, named
@@ -16,11 +17,16 @@ from cutting.methods.share import least, most
 from cutting.methods.styles import STYLES, Style
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel.legs import knee_and_hem
+from cutting.where import choice, measure, part
 
 Seats = Mapping[str, tuple[float, float, float]]
 SEATS: Seats = {"flat": (1.5, 1, 1.5), "usual": (2, 1.5, 2), "full": (3, 2, 2.5)}
 """By the seat: the back's tip, raise and slant in inches."""
 LOW_WAIST = cm(7, "low_waist")
+CLEANUPS: Mapping[str, FindingCode] = {
+    "back-larger": "waist.back-larger", "redraw-centre": "waist.redraw-centre", "re-mark-side": "waist.re-mark-side",
+}  # fmt: skip
+"""What is said of a waist that is corrected on the half-sewn garment."""
 
 
 def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
@@ -37,7 +43,7 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     shares = [waist_round / 4 - ask.waist_split / 2, waist_round / 4 + ask.waist_split / 2]
     gathered = ask.gathered or ask.fullness > 1
     if not gathered and shares[0].mm - front_hip.mm > 38.1:
-        raise refuse("waist.too_large", "measurements.waist", waist=girth, hip=body.hip)
+        raise refuse("waist.too_large", measure("waist"), waist=girth, hip=body.hip)
 
     depth = crotch_depth(hip, body, ask)
     top: Length = named(ask.band_depth, "band") if ask.band in ("below", "inside") else mm(0)
@@ -49,10 +55,10 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     tip, raise_, drop, wanted_slant = _seat(ask, seats)
     out = extension(body, ask, hip, front_hip, front_panel)
     if ask.crotch_extension in THIGH_RULES and out.mm <= (hip / 24).mm:
-        findings.append(Finding("extension.floor", "note", "front", {"used": out}))
+        findings.append(Finding("extension.floor", "note", part("front"), {"used": out}))
     back_out = back_extension(ask, hip, out, tip, back_panel)
     if back_out.mm < out.mm:
-        raise refuse("extension.order", "garment.choices.back_extension", front=out, back=back_out)
+        raise refuse("extension.order", choice("back_extension"), front=out, back=back_out)
 
     # Flat and gathered, the waist is as wide as the hip; over a larger waist as wide as that.
     flat = most(front_hip - ask.waist_in, shares[0]) if gathered else None
@@ -62,7 +68,7 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     slant_used: Length = wanted_slant
     if wanted_slant.mm > slant_most.mm:
         slant_used = slant_most
-        findings.append(Finding("slant.reduced", "note", "back", {"wanted": wanted_slant, "used": slant_most}))
+        findings.append(Finding("slant.reduced", "note", part("back"), {"wanted": wanted_slant, "used": slant_most}))
     # Between hip line and waist the centre back leans in by about this much; the side need not take it.
     rise = max(1.0, (depth - top + raise_).mm)
     lean = slant_used.mm * (hip_depth - top + raise_).mm / rise
@@ -79,13 +85,13 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
         widths = [shares[0] + front.all, shares[1] + back.all]
         if ask.waist_cleanup == "back-larger":
             widths[1] = widths[1] + inch(0.5, "to_take_in")
-    if ask.waist_cleanup != "back-to-front":
-        findings.append(Finding(f"waist.{ask.waist_cleanup}", "note", "back"))
+    if ask.waist_cleanup in CLEANUPS:
+        findings.append(Finding(CLEANUPS[ask.waist_cleanup], "note", part("back")))
     gathers = [width - share - darts.all for width, share, darts in zip(widths, shares, (front, back), strict=True)]
     if not gathered and ask.darts is None and spare.mm < 0:
-        findings.append(Finding("waist.over_hip", "warn", "measurements.waist", {"waist": girth, "hip": body.hip}))
+        findings.append(Finding("waist.over_hip", "warn", measure("waist"), {"waist": girth, "hip": body.hip}))
     elif not gathered and front.count == 0 and ask.darts is None:
-        findings.append(Finding("dart.none", "note", "front", {"spare": spare}))
+        findings.append(Finding("dart.none", "note", part("front"), {"spare": spare}))
     _check_turns(ask, style, hip_depth - top - drop, length - depth)
 
     crotch_width = front_hip + out
@@ -249,10 +255,10 @@ def _check_levels(
 ) -> None:
     problems: list[Problem] = []
     if crotch.mm < 101.6:
-        problems.append(Problem("depth.too_small", "garment.choices.crotch_depth", {"depth": crotch}))
+        problems.append(Problem("depth.too_small", choice("crotch_depth"), {"depth": crotch}))
     elif hip.mm - top.mm < 38.1:
-        problems.append(Problem("hip_line.too_high", "measurements.waist_to_hip", {"hip": hip, "band": top}))
-    where = "garment.choices.length"
+        problems.append(Problem("hip_line.too_high", measure("waist_to_hip"), {"hip": hip, "band": top}))
+    where = choice("length")
     if short:
         if length.mm < crotch.mm + 38.0:
             problems.append(Problem("length.too_short", where, {"length": length, "crotch": crotch}))
@@ -260,24 +266,24 @@ def _check_levels(
             problems.append(Problem("length.below_knee", where, {"length": length, "knee": knee}))
     else:
         if knee.mm < crotch.mm + 76.2:
-            problems.append(Problem("knee.too_high", "measurements.waist_to_knee", {"knee": knee, "crotch": crotch}))
+            problems.append(Problem("knee.too_high", measure("waist_to_knee"), {"knee": knee, "crotch": crotch}))
         if length.mm < max(knee.mm, crotch.mm + 76.2) + 50.8:
             problems.append(Problem("length.short", where, {"length": length, "knee": knee}))
     if problems:
         raise CuttingError(*problems)
     gap = crotch.mm - hip.mm
     if not 25.4 - 0.01 <= gap <= 114.3:
-        findings.append(Finding("hip_line.gap", "warn", "measurements.waist_to_hip", {"gap": crotch - hip}))
+        findings.append(Finding("hip_line.gap", "warn", measure("waist_to_hip"), {"gap": crotch - hip}))
 
 
 def _check_turns(ask: Ask, style: Style, above_hip: Length, leg: Length) -> None:
     """A casing or heading turns down no further than the hip line, a short leg's hem up no further than it is long."""
     turn = ask.waist_turn
     if turn is not None and turn.mm / ask.waist_folds > above_hip.mm:
-        where = "garment.choices.casing" if ask.waist_finish == "casing" else "garment.choices.heading"
+        where = choice("casing") if ask.waist_finish == "casing" else choice("heading")
         raise refuse("turn.too_deep", where, turn=turn, above=above_hip)
     if style.leg == "short" and ask.hem_turn.mm / ask.hem_folds > leg.mm - 12.7:
-        raise refuse("hem.too_deep", "garment.choices.hem", hem=ask.hem, leg=leg)
+        raise refuse("hem.too_deep", choice("hem"), hem=ask.hem, leg=leg)
 
 
 STEEPEST = Fraction(3, 5)
@@ -288,7 +294,7 @@ def check_hem(ask: Ask, crotch_round: Length, leg: Length) -> None:
     """A chosen hem is no narrower than so short a leg can run in to. Raises CuttingError with the least there is."""
     least_hem = crotch_round - leg * 4 * STEEPEST
     if ask.hem_width is not None and ask.hem_width.mm < least_hem.mm:
-        where = "garment.choices.hem_width"
+        where = choice("hem_width")
         raise refuse("hem.too_narrow", where, hem=ask.hem_width, leg=leg, least=least_hem)
 
 
@@ -298,7 +304,7 @@ def _doubts(body: Body, ask: Ask, depth: Length) -> list[Finding]:
     if rise is None and body.has("outseam") and body.has("inseam"):
         rise = body.outseam - body.inseam
     found_: list[Finding] = []
-    where = "garment.choices.crotch_depth"
+    where = choice("crotch_depth")
     if rise is not None and not isinstance(ask.crotch_depth, Fixed):
         if depth.mm > rise.mm + 38.1 and ask.waist_position != "high":
             found_.append(Finding("depth.guard", "warn", where, {"depth": depth, "rise": rise}))

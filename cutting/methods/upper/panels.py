@@ -8,6 +8,7 @@ from cutting.methods.upper.ask import TopAsk
 from cutting.methods.upper.curves import armhole, lower_edge, neck, side_for, square_in
 from cutting.methods.upper.styles import TOPS
 from cutting.methods.upper.sums import TopSums
+from cutting.where import choice, measure
 
 STAGES = ("lines", "neck", "shoulder", "armhole", "side", "waist", "darts")
 """The order of the table."""
@@ -148,10 +149,10 @@ def _side_end(
         low = max(underarm.down + 0.3 * wanted, bottom.down - inch(5).mm)
         level = bisect(miss, low, underarm.down + 1.02 * wanted)
         if level is None:
-            raise refuse("side.open", "measurements.neck_to_waist")
+            raise refuse("side.open", measure("neck_to_waist"))
         point = end(level)
     if point.down < underarm.down + inch(1).mm:
-        raise refuse("top.too_short", "garment.choices.top_length", least=found(underarm.down + 25.4, ""))
+        raise refuse("top.too_short", choice("top_length"), least=found(underarm.down + 25.4, ""))
     start = Place(Point(0, point.down), "centre_line_level")
     top = Place(Point(0, 0), "neck_level")
     d.mark("S0", top.down(found(point.down, "side_equal")), "side_level", "centre_line", None, None)
@@ -221,7 +222,7 @@ def _bust_dart(one: Half, d: Draft, underarm: Point, end: Point, intake: Length)
     wanted = (one.sums.bust_level.mm - underarm.down) / along.down
     middle = min(max(wanted, 25.4 + half), side.length - 19.05 - half)
     if middle < half + 6:
-        raise refuse("bust_dart.large", "measurements.neck_to_waist", dart=intake)
+        raise refuse("bust_dart.large", measure("neck_to_waist"), dart=intake)
     at = underarm.plus(along, middle)
     inward = Point(-along.down, along.across)
     deep = max(50.8, at.across - one.sums.bust_out.mm - FROM_BUST_SIDE.mm)

@@ -8,6 +8,7 @@ from cutting.lengths import inch
 from cutting.methods.of_cloth import STRETCHES
 from cutting.methods.upper.ask import TopAsk
 from cutting.methods.upper.styles import TOPS
+from cutting.where import choice
 
 QUARTER_BUST = "quarter-bust"
 """The one method tops are drafted by."""
@@ -34,7 +35,7 @@ def resolve_top(style: str, chosen: dict[str, Any], cloth: Cloth | None = None, 
     if joined:
         decided = [key for key in OF_THE_SEAM if key in chosen]
         if decided:
-            raise CuttingError(*(Problem("choice.of_seam", f"garment.choices.{key}", {}) for key in decided))
+            raise CuttingError(*(Problem("choice.of_seam", choice(key), {}) for key in decided))
     asked = {**usual_top(style, cloth), **chosen}
     unused: list[str] = []
     if asked.get("sleeve", "none") == "none":
@@ -46,8 +47,6 @@ def resolve_top(style: str, chosen: dict[str, Any], cloth: Cloth | None = None, 
     if TOPS[style].ends != "hip" and chosen.get("hem_shape", "level") != "level":
         unused.append("hem_shape")
     if unused:
-        raise CuttingError(
-            *(Problem("choice.unused_top", f"garment.choices.{key}", {"style": style}) for key in unused)
-        )
+        raise CuttingError(*(Problem("choice.unused_top", choice(key), {"style": style}) for key in unused))
     stretch = cloth.stretch_percent if cloth is not None else 0
     return TopAsk(style=style, stretch=type(TopAsk().stretch)(stretch), joined=joined, **asked)

@@ -14,6 +14,7 @@ from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods.share import least, most
 from cutting.methods.upper.ask import TopAsk
 from cutting.methods.upper.curves import cap, cap_length
+from cutting.where import choice, measure
 
 FLATTEST, STEEPEST = 1 / 9, 0.37
 """The cap's height as a share of the armhole; practice has a sixth for a loose one, a third for a close one."""
@@ -41,18 +42,18 @@ def sleeve_sums(body: Body, ask: TopAsk, armhole: float) -> Sleeve:
     low, high = FLATTEST * armhole, STEEPEST * armhole
     widened = 0.0
     if cap_length(width.mm / 2, low) > wanted:
-        raise refuse("sleeve.arm", "measurements.upper_arm", armhole=found(armhole, ""), width=width)
+        raise refuse("sleeve.arm", measure("upper_arm"), armhole=found(armhole, ""), width=width)
     height = bisect(lambda size: cap_length(width.mm / 2, size) - wanted, low, high)
     if height is None:
         height = high
         wide = bisect(lambda size: cap_length(size / 2, high) - wanted, width.mm, wanted)
         if wide is None:
-            raise refuse("sleeve.arm", "measurements.upper_arm", armhole=found(armhole, ""), width=width)
+            raise refuse("sleeve.arm", measure("upper_arm"), armhole=found(armhole, ""), width=width)
         widened = wide - width.mm
         width = width + found(widened, "to_fill_the_armhole")
     length, round_ = _lower(body, ask, width, height)
     if length.mm < height + 25.4:
-        raise refuse("sleeve.short", "garment.choices.sleeve_length", length=length, cap=found(height, ""))
+        raise refuse("sleeve.short", choice("sleeve_length"), length=length, cap=found(height, ""))
     return Sleeve(width, height, length, round_, cap_length(width.mm / 2, height), widened)
 
 

@@ -17,6 +17,7 @@ from cutting.methods.share import least, most
 from cutting.methods.upper.ask import TopAsk
 from cutting.methods.upper.curves import neck, square_in
 from cutting.methods.upper.styles import TOPS, TopStyle
+from cutting.where import choice, measure, part
 
 DEEP = inch(9)
 """An armhole line further below the shoulder tip is spoken of."""
@@ -84,14 +85,14 @@ def work_out(body: Body, ask: TopAsk) -> TopSums:
     depth = _armhole(body, ask, girth, slope, notes)
     side = back_level.mm - slope.mm - depth.mm
     if side < inch(2).mm:
-        raise refuse("armhole.low", "measurements.nape_to_waist", room=found(max(0.0, side), ""), depth=depth)
+        raise refuse("armhole.low", measure("nape_to_waist"), room=found(max(0.0, side), ""), depth=depth)
     front_across, back_across = _across(body, ask, shoulder, width)
     longer = front_level.mm - back_level.mm
     dart: Length = mm(0)
     if ask.bust_dart == "side" and longer > inch(0.5).mm:
         dart = front_level - back_level - inch(0.5)
     if dart.mm > inch(4).mm:
-        raise refuse("bust_dart.large", "measurements.neck_to_waist", dart=dart)
+        raise refuse("bust_dart.large", measure("neck_to_waist"), dart=dart)
     bust_level, bust_out = _bust_point(body, width, slope, depth, front_level)
     waist = body.waist if body.has("waist") else girth
     waist_round = waist + named(ask.waist_ease, "waist_ease")
@@ -176,7 +177,7 @@ def _over_the_head(
         return width, front
     width, front = width + found(more / 3, "over_the_head"), front + found(more, "over_the_head")
     said = found(head, "")
-    notes.append(Finding("neck.deepened", "note", "front.neck", {"deep": front, "wide": width, "head": said}))
+    notes.append(Finding("neck.deepened", "note", part("front", "neck"), {"deep": front, "wide": width, "head": said}))
     return width, front
 
 
@@ -188,7 +189,7 @@ def _shoulder(body: Body, neck_width: Length, slope: Length) -> Length:
         run = max(0.0, body.shoulder_length.mm**2 - slope.mm**2) ** 0.5
         half = neck_width + found(run, "shoulder_run")
     if half.mm - neck_width.mm < inch(1.5).mm:
-        raise refuse("neck.too_wide", "garment.choices.neck_width", wide=neck_width, shoulder=half)
+        raise refuse("neck.too_wide", choice("neck_width"), wide=neck_width, shoulder=half)
     return half
 
 
@@ -203,7 +204,7 @@ def _waist_levels(body: Body) -> tuple[Length, Length]:
     front: Length = body.neck_to_waist
     back = NAPE + body.nape_to_waist if body.has("nape_to_waist") else front - inch(0.5, "over_the_bust")
     if front.mm < back.mm - inch(1).mm:
-        raise refuse("front.short", "measurements.neck_to_waist", front=front, back=back)
+        raise refuse("front.short", measure("neck_to_waist"), front=front, back=back)
     return front, back
 
 
@@ -217,9 +218,9 @@ def _armhole(body: Body, ask: TopAsk, girth: Measured, slope: Length, notes: lis
     else:
         depth = girth / 6 + inch(1.5, "armhole_ease") + lower
     if depth.mm < inch(4).mm:
-        raise refuse("armhole.shallow", "measurements.armhole_depth", depth=depth)
+        raise refuse("armhole.shallow", measure("armhole_depth"), depth=depth)
     if depth.mm > DEEP.mm:
-        notes.append(Finding("armhole.deep", "note", "front.armhole", {"depth": depth, "most": DEEP}))
+        notes.append(Finding("armhole.deep", "note", part("front", "armhole"), {"depth": depth, "most": DEEP}))
     return depth
 
 
@@ -229,10 +230,10 @@ def _across(body: Body, ask: TopAsk, shoulder: Length, width: Length) -> tuple[L
     back: Length = body.back_width / 2 if body.has("back_width") else shoulder
     front, back = least(front, shoulder), least(back, shoulder)
     if width.mm - back.mm < inch(0.5).mm or width.mm - front.mm < inch(0.75).mm:
-        raise refuse("shoulder.wide", "measurements.shoulder", across=most(front, back), width=width)
+        raise refuse("shoulder.wide", measure("shoulder"), across=most(front, back), width=width)
     if min(front.mm, back.mm) < shoulder.mm - inch(3).mm:
         key = "chest_width" if front.mm < back.mm else "back_width"
-        raise refuse("across.narrow", f"measurements.{key}", across=least(front, back), shoulder=shoulder)
+        raise refuse("across.narrow", measure(key), across=least(front, back), shoulder=shoulder)
     return front, back
 
 

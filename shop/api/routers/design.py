@@ -76,7 +76,7 @@ def draft_by(
     """One style by one method, with its usual choices and net, on a sheet's measures or on an invented body."""
     actor = person(request)
     unit, measures = measures_of(actor, sheet) if sheet else (actor.workshop.unit, {})
-    return PlanShape.model_validate(draft_alone(unit, measures, style, method, {"marking": "on-paper"}))
+    return draft_alone(unit, measures, style, method, {"marking": "on-paper"})
 
 
 @router.get("/house-rules", response=list[HouseRuleOut])

@@ -7,8 +7,9 @@ from django.http import HttpRequest
 from ninja import Field, Router, Schema
 
 from shop.api.auth import person
-from shop.api.routers.orders import PlanAnswer
-from shop.bridge.drafting import LayShape, PlacementShape, PlanShape
+from shop.api.routers.orders import PlanAnswer, plan_answer
+from shop.bridge.drafting import LayShape, PlacementShape
+from shop.bridge.words import said_lay, words
 from shop.plans import actions, queries
 from shop.plans.models import LayRun
 
@@ -57,7 +58,7 @@ class LayRunOut(Schema):
     found: list[SavingOut]
 
 
-def _out(row: LayRun) -> LayRunOut:
+def _out(request: HttpRequest, row: LayRun) -> LayRunOut:
     return LayRunOut(
         id=row.id,
         plan=row.plan_run_id,
@@ -69,8 +70,8 @@ def _out(row: LayRun) -> LayRunOut:
         bound_mm=row.bound_mm,
         proved=row.proved,
         kind=row.kind,
-        found=[SavingOut(**one) for one in row.found],
-        lay=None if row.lay is None else LayShape.model_validate(row.lay),
+        found=[SavingOut(**one | {"says": words().saving_words(one["code"])}) for one in row.found],
+        lay=None if row.lay is None else said_lay(row.lay, person(request).workshop.unit),
     )
 
 
@@ -79,10 +80,11 @@ def start(request: HttpRequest, id: UUID, body: LayRunIn) -> LayRunOut:
     """Queue a search for a shorter lay of a plan."""
     hand = body.hand.model_dump() if body.hand is not None else None
     return _out(
+        request,
         actions.start_lay_run(
             actor=person(request), id=id, plan_run=body.plan, seconds=body.seconds, seed=body.seed, kind=body.kind,
             hand=hand,
-        )
+        ),
     )  # fmt: skip
 
 
@@ -98,16 +100,16 @@ def by_hand(request: HttpRequest, id: UUID, body: HandIn) -> PlanAnswer:
     """Lay the pieces of a plan as they were moved by hand: checked exactly, and kept."""
     placements = [one.model_dump() for one in body.placements]
     run = actions.put_hand_lay(actor=person(request), id=body.id, plan_run=id, placements=placements)
-    return PlanAnswer(id=run.id, plan=PlanShape.model_validate(queries.best_plan(person(request), run)))
+    return plan_answer(request, run)
 
 
 @router.get("/lay-runs/{id}", response=LayRunOut)
 def look(request: HttpRequest, id: UUID) -> LayRunOut:
     """How far it has come; `seq` grows with every change."""
-    return _out(queries.lay_run(person(request), id))
+    return _out(request, queries.lay_run(person(request), id))
 
 
 @router.post("/lay-runs/{id}/stop", response=LayRunOut)
 def stop(request: HttpRequest, id: UUID) -> LayRunOut:
     """Ask it to end; what it found stays."""
-    return _out(actions.stop_lay_run(actor=person(request), id=id))
+    return _out(request, actions.stop_lay_run(actor=person(request), id=id))

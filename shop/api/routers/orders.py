@@ -10,12 +10,14 @@ from ninja import Field, Router, Schema
 from shop.api.auth import person
 from shop.api.routers.clients import ClientOut, SheetOut, client_out, sheet_out
 from shop.bridge.drafting import PlanShape, WidthShape
+from shop.bridge.words import said_plan
 from shop.cloths import actions as cloths
 from shop.cloths.models import Cloth
 from shop.orders import actions, queries
 from shop.orders.group import members
 from shop.orders.models import Cut, Garment, Order
 from shop.plans.actions import outfit_id, plan_order, plan_together, widths_of
+from shop.plans.models import PlanRun
 from shop.plans.queries import best_plan
 
 router = Router(tags=["orders"])
@@ -198,19 +200,31 @@ def put_cloth(request: HttpRequest, id: UUID, body: ClothIn) -> ClothOut:
 
 
 @router.post("/orders/{id}/plan", response=PlanAnswer, by_alias=True)
-def plan(request: HttpRequest, id: UUID, cloth: Literal["main", "other", "all"] = "main") -> PlanAnswer:
+def plan(
+    request: HttpRequest,
+    id: UUID,
+    cloth: Literal["main", "other", "all"] = "main",
+    unit: Literal["", "in", "cm"] = "",
+) -> PlanAnswer:
     """The plan of the order as it stands, for one of its cloths, or with `all` for its whole group on one: made at the
-    first call, found at the next; with its best lay.
+    first call, found at the next; with its best lay. Lengths are shown in `unit`, else in the workshop's.
     """
     row = queries.order(person(request), id)
     if cloth == "all":
         run = plan_together(actor=person(request), order=row)
         others = [queries.order(person(request), UUID(one)) for one in run.others]
         names = {"": row.client.name} | {outfit_id(one): one.client.name for one in others}
-        best = PlanShape.model_validate(best_plan(person(request), run))
-        return PlanAnswer(id=run.id, plan=best, clients=names)
-    run = plan_order(actor=person(request), order=row, cut_from=cloth)
-    return PlanAnswer(id=run.id, plan=PlanShape.model_validate(best_plan(person(request), run)))
+        return plan_answer(request, run, unit, names)
+    return plan_answer(request, plan_order(actor=person(request), order=row, cut_from=cloth), unit)
+
+
+def plan_answer(
+    request: HttpRequest, run: PlanRun, unit: str = "", clients: dict[str, str] | None = None
+) -> PlanAnswer:
+    """A stored plan with its best lay, in words."""
+    actor = person(request)
+    said = said_plan(best_plan(actor, run), unit or actor.workshop.unit)
+    return PlanAnswer(id=run.id, plan=said, clients=clients or {})
 
 
 @router.get("/plans/{id}/widths", response=list[WidthShape])

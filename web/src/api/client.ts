@@ -2,7 +2,7 @@
 import createClient from "openapi-fetch";
 import type { paths } from "./schema.gen";
 
-export type Problem = { where: string; code: string; what: string; mend: string };
+export type Problem = { where: string; code: string; what: string; mend: string; station?: string };
 
 /** A request that was refused or never arrived. `status` is 0 where the line was lost. */
 export class Refused extends Error {

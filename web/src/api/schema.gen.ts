@@ -454,7 +454,7 @@ export interface paths {
         /**
          * Plan
          * @description The plan of the order as it stands, for one of its cloths, or with `all` for its whole group on one: made at the
-         *     first call, found at the next; with its best lay.
+         *     first call, found at the next; with its best lay. Lengths are shown in `unit`, else in the workshop's.
          */
         post: operations["shop_api_routers_orders_plan"];
         delete?: never;
@@ -1018,9 +1018,19 @@ export interface components {
         CheckOut: {
             /** Code */
             code: string;
+            /**
+             * Garment
+             * @default
+             */
+            garment: string;
             left: components["schemas"]["SideOut"];
             /** Ok */
             ok: boolean;
+            /**
+             * Path
+             * @default []
+             */
+            path: string[];
             right: components["schemas"]["SideOut"];
             /** Says */
             says: string;
@@ -1447,10 +1457,26 @@ export interface components {
         FindingOut: {
             /** Code */
             code: string;
+            /**
+             * Garment
+             * @default
+             */
+            garment: string;
+            /**
+             * Outfit
+             * @default
+             */
+            outfit: string;
             /** Params */
             params: {
                 [key: string]: unknown;
             };
+            /**
+             * Station
+             * @default
+             * @enum {string}
+             */
+            station: "" | "measure" | "design" | "cloth";
             /**
              * Weight
              * @enum {string}
@@ -1996,6 +2022,11 @@ export interface components {
         };
         /** NotionOut */
         NotionOut: {
+            /**
+             * Code
+             * @default
+             */
+            code: string;
             /** Count */
             count: number;
             /** Garment */
@@ -2004,6 +2035,11 @@ export interface components {
             length_mm: number | null;
             /** Name */
             name: string;
+            /**
+             * Panel
+             * @default
+             */
+            panel: string;
             /** Width Mm */
             width_mm?: number | null;
         };
@@ -2185,7 +2221,10 @@ export interface components {
             /** Works Here */
             works_here: boolean;
         };
-        /** PieceOut */
+        /**
+         * PieceOut
+         * @description A piece to cut. `strokes` is its whole drawing; `layers` how many it is cut through at once.
+         */
         PieceOut: {
             /** Count */
             count: number;
@@ -2241,6 +2280,11 @@ export interface components {
              * @default
              */
             sewn_to: string;
+            /**
+             * Strokes
+             * @default []
+             */
+            strokes: components["schemas"]["StrokeOut"][];
         };
         /**
          * PlacementOut
@@ -2297,7 +2341,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.7.0
+             * @default 0.8.0
              */
             core: string;
             /** Findings */
@@ -2326,6 +2370,11 @@ export interface components {
             panels: components["schemas"]["PanelOut"][];
             /** Pieces */
             pieces: components["schemas"]["PieceOut"][];
+            /**
+             * Seams
+             * @default []
+             */
+            seams: components["schemas"]["SeamOut"][];
             /**
              * Sewing
              * @default []
@@ -2468,6 +2517,39 @@ export interface components {
             says: string;
         };
         /**
+         * SeamEdgeOut
+         * @description A place that is sewn: an edge of a panel with its length and allowance, or a line in it, or the panel itself.
+         */
+        SeamEdgeOut: {
+            /** Allowance Mm */
+            allowance_mm: number | null;
+            /** Edge */
+            edge: string;
+            /** Length Mm */
+            length_mm: number | null;
+            /** Panel */
+            panel: string;
+            /**
+             * Side
+             * @enum {integer}
+             */
+            side: 0 | 1;
+        };
+        /**
+         * SeamOut
+         * @description Edges of side 0 that are sewn to those of side 1, so many times in the garment.
+         */
+        SeamOut: {
+            /** Code */
+            code: string;
+            /** Count */
+            count: number;
+            /** Edges */
+            edges: components["schemas"]["SeamEdgeOut"][];
+            /** Garment */
+            garment: string;
+        };
+        /**
          * SectionOut
          * @description Cloth folded one way: `extent_mm` by `depth_mm` on the table, of the cloth `from_mm` to `to_mm`.
          *
@@ -2481,6 +2563,11 @@ export interface components {
             bound_mm: number;
             /** Bound Steps */
             bound_steps: components["schemas"]["BoundStepOut"][];
+            /**
+             * Crosswise
+             * @default false
+             */
+            crosswise: boolean;
             /** Cut */
             cut: string;
             /** Depth Mm */
@@ -2807,6 +2894,19 @@ export interface components {
         SpreadOut: {
             /** Orders */
             orders: number;
+        };
+        /**
+         * StrokeOut
+         * @description A stroke of a drawing: what it is, and its SVG path data in mm of the draft frame.
+         */
+        StrokeOut: {
+            /** D */
+            d: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "cut" | "net" | "fold" | "grain" | "notch" | "dart" | "chalk";
         };
         /**
          * TapeOut
@@ -3597,6 +3697,7 @@ export interface operations {
         parameters: {
             query?: {
                 cloth?: "main" | "other" | "all";
+                unit?: "" | "in" | "cm";
             };
             header?: never;
             path: {

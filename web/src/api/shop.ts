@@ -3,6 +3,7 @@ import { useState } from "react";
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { server, told } from "./client";
 import { BLANK } from "./clients";
+import type { Unit } from "../lengths/units";
 import { useRowWrite } from "./rows";
 import type { components } from "./schema.gen";
 
@@ -25,13 +26,13 @@ export const useBench = () => useQuery({ queryKey: ["bench"], queryFn: () => tol
 export const useOrder = (id: string) =>
   useQuery({ queryKey: ["order", id], queryFn: () => told(server.GET("/api/orders/{id}", path(id))) });
 
-/** The plan of an order as it stands; while a new one is made the last stays on the screen. */
-export const usePlan = (id: string, cloth: Cut = "main") =>
+/** The plan of an order as it stands, in the workshop's unit or another; while a new one is made the last stays. */
+export const usePlan = (id: string, cloth: Cut = "main", unit: "" | Unit = "") =>
   useQuery({
-    queryKey: ["plan", id, cloth],
+    queryKey: ["plan", id, cloth, unit],
     // The client widens fixed pairs such as [x, y] to lists; the description has them as pairs.
     queryFn: async () => {
-      const asked = server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth } } });
+      const asked = server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth, unit } } });
       const { clients, ...answer } = (await told(asked)) as unknown as Schemas["PlanAnswer"];
       return {
         ...answer,

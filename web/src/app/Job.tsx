@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { Refused } from "../api/client";
 import { useMay } from "../api/session";
 import { type Cut, type Order, type Plan, useOrder, usePlan } from "../api/shop";
+import type { Unit } from "../lengths/units";
 import { Chips } from "../ui/chips";
 import { KEYS, keyName, useKeys } from "../ui/keys";
 import { Unworkable } from "../ui/margin";
@@ -18,8 +19,6 @@ const ClothStation = lazy(() => import("../features/cloth/ClothStation").then((m
 const Mark = lazy(() => import("../features/marking/Mark").then((m) => ({ default: m.Mark })));
 const LayStation = lazy(() => import("../features/lay/LayStation").then((m) => ({ default: m.LayStation })));
 const Check = lazy(() => import("../features/check/Check").then((m) => ({ default: m.Check })));
-
-const WRONG_AT: Record<string, string> = { measurements: "measure", garments: "design", cloth: "cloth" };
 
 /** Where what is cut from another cloth has a plan of its own, and where all of a group can be seen on one. */
 const TWO_CLOTHS = ["cloth", "mark", "lay"];
@@ -40,9 +39,9 @@ const NEEDS: Record<string, string> = { measure: "measure", design: "orders", cl
 
 /** Which stations have something wrong: from what cannot be worked with, or from what a check found. */
 function knotsOf(plan: Plan | undefined, error: Error | null): Set<string> {
-  if (error instanceof Refused) return new Set(error.problems.map((one) => WRONG_AT[one.where.split(".")[0]!] ?? ""));
+  if (error instanceof Refused) return new Set(error.problems.map((one) => one.station ?? ""));
   const stops = plan?.findings.filter((finding) => finding.weight === "stop") ?? [];
-  return new Set(stops.flatMap((finding) => [WRONG_AT[finding.where.split(".")[0]!] ?? "check", "check"]));
+  return new Set(stops.flatMap((finding) => [finding.station || "check", "check"]));
 }
 
 /** One order, station by station. */
@@ -54,7 +53,9 @@ export function Job() {
   const [query, ask] = useSearchParams();
   const cuts = cutsOf(order.data, station);
   const cut = cuts.find((one) => one.value === query.get("cloth"))?.value ?? "main";
-  const plan = usePlan(id, cut);
+  const [unit, setUnit] = useState<"" | Unit>("");
+  // Only Mark turns the unit; everywhere else it is the workshop's.
+  const plan = usePlan(id, cut, station === "mark" ? unit : "");
   const wide = useWide();
   const onward = useNavigate();
   const [keys, setKeys] = useState(false);
@@ -140,6 +141,7 @@ export function Job() {
               plan={made}
               planId={plan.data?.id ?? ""}
               error={plan.error}
+              turn={setUnit}
             />
           </Suspense>
         </Box>
@@ -148,9 +150,16 @@ export function Job() {
   );
 }
 
-type StationProps = { station: string; order: Order; plan: Plan | undefined; planId: string; error: Error | null };
+type StationProps = {
+  station: string;
+  order: Order;
+  plan: Plan | undefined;
+  planId: string;
+  error: Error | null;
+  turn: (unit: Unit) => void;
+};
 
-function Station({ station, order, plan, planId, error }: StationProps) {
+function Station({ station, order, plan, planId, error, turn }: StationProps) {
   if (station === "measure") return <Measure order={order} plan={plan} error={error} />;
   if (station === "design") return <Design order={order} plan={plan} error={error} />;
   if (station === "cloth") return <ClothStation order={order} plan={plan} planId={planId} error={error} />;
@@ -161,7 +170,7 @@ function Station({ station, order, plan, planId, error }: StationProps) {
       </Box>
     );
   }
-  if (station === "mark") return <Mark order={order} plan={plan} />;
+  if (station === "mark") return <Mark order={order} plan={plan} turn={turn} />;
   if (station === "lay") return <LayStation key={planId} order={order} plan={plan} planId={planId} />;
   return <Check plan={plan} />;
 }

@@ -27,7 +27,7 @@ export function Cloth({ section, colour, unit, view, upright = false, label, px,
   const draw = frame(depth, upright);
   const { line } = clothColours(colour, section.layers.length);
   const zones = zonesOf(section);
-  const across = section.fold === "crosswise";
+  const across = section.crosswise;
   const thread = Math.max(2.4, 3 * px);
   return (
     <svg
@@ -121,7 +121,7 @@ const raw = (x: number, from: number, to: number, px: number) =>
 
 /** Bands of the table with the same number of layers, from the fold on. */
 export function zonesOf(section: Section): { from: number; to: number; layers: number }[] {
-  if (section.fold === "crosswise") return [{ from: 0, to: section.depth_mm, layers: 2 }];
+  if (section.crosswise) return [{ from: 0, to: section.depth_mm, layers: 2 }];
   const cuts = [...new Set(section.layers.flatMap((layer) => [layer.from_mm, layer.to_mm]))].sort((a, b) => a - b);
   return cuts.slice(1).map((to, k) => {
     const from = cuts[k]!;
@@ -132,7 +132,7 @@ export function zonesOf(section: Section): { from: number; to: number; layers: n
 /** Where folds and selvedges run along the table, and to which side their cloth lies. */
 function edgesOf(section: Section): { at: number; inward: 1 | -1; fold: boolean }[] {
   const { depth_mm: depth, folds_mm: folds } = section;
-  if (section.fold === "crosswise") return [{ at: 0, inward: 1, fold: true }];
+  if (section.crosswise) return [{ at: 0, inward: 1, fold: true }];
   const ends = new Set(section.layers.flatMap((layer) => [layer.from_mm, layer.to_mm]));
   return [...ends].map((at) => ({
     at,

@@ -42,7 +42,8 @@ it("draws legs side by side, parts below them, and the lines that lie inside a p
   for (const name of ["Front", "Back", "Pocket bag"]) expect(sheet.textContent).toContain(name);
   expect(wide).toBeGreaterThan(300 + 340);
   expect(high).toBeGreaterThan(900 + 300);
-  expect(sheet.querySelectorAll('path[stroke-dasharray="2 6"]').length).toBe(1);
+  expect(sheet.querySelectorAll('path[data-role="chalk"]').length).toBe(1);
+  expect(sheet.querySelectorAll('path[data-role="cut"]').length).toBe(3);
 });
 
 it("lays a long band down and makes the sheet wide enough for it", () => {

@@ -1,10 +1,10 @@
 import { chakra } from "@chakra-ui/react";
 import type { Plan } from "../api/shop";
 import { LEGS, panelName } from "./names";
-import { boxOf, pathOf, sideBySide } from "./frame";
+import { boxOf, sideBySide } from "./frame";
+import { panelStrokes, Strokes } from "./Strokes";
 
 type Panel = Plan["panels"][number];
-const flat = ([x = 0, y = 0]: readonly number[]): [number, number] => [x, y];
 const GAP = 70;
 
 /** Small parts in rows under the legs, each row no wider than they are. */
@@ -95,15 +95,8 @@ export function Panels({ panels, label }: { panels: Panel[]; label: string }) {
 
 function Drawn({ panel }: { panel: Panel }) {
   return (
-    <g fill="none" stroke="currentColor" strokeLinejoin="round">
-      <path d={pathOf(panel.cut, flat, true)} strokeWidth="4" fill="var(--chakra-colors-sheet)" />
-      <path d={pathOf(panel.net, flat, true)} strokeWidth="2" strokeDasharray="10 8" />
-      {panel.darts.map((dart, n) => (
-        <path key={n} d={pathOf([dart.near, dart.tip, dart.far], flat)} strokeWidth="2" />
-      ))}
-      {Object.entries(panel.lines ?? {}).map(([name, points]) => (
-        <path key={name} d={pathOf(points, flat)} strokeWidth="2.5" strokeDasharray="2 6" strokeLinecap="round" />
-      ))}
+    <g stroke="currentColor" strokeLinejoin="round">
+      <Strokes strokes={panelStrokes(panel)} px={2} fill="var(--chakra-colors-sheet)" />
     </g>
   );
 }

@@ -1,10 +1,7 @@
-import type { Piece, Plan } from "../api/shop";
+import type { Piece } from "../api/shop";
+import { boxOf, type Frame, onCloth, type Placing } from "./frame";
 import { panelName } from "./names";
-import { boxOf, type Frame, onCloth, pathOf, type Placing } from "./frame";
-
-/** The darts of the panel a piece is cut as. */
-export const dartsOf = (plan: Plan, piece: Piece) =>
-  plan.panels.find((panel) => panel.garment === piece.garment && panel.name === piece.panel)?.darts ?? [];
+import { Strokes } from "./Strokes";
 
 type Props = {
   piece: Piece;
@@ -17,45 +14,25 @@ type Props = {
   label?: string;
   /** Beneath another layer: its name keeps out of the way of what lies over it. */
   under?: boolean;
-  darts?: Plan["panels"][number]["darts"];
 };
 
 /** A piece on the cloth: cut line firm, net line thin and dashed, grain, notches, name. */
-export function PieceOn({ piece, placing, draw, line, px, state, label, under = false, darts = [] }: Props) {
-  const put = (points: readonly (readonly number[])[]) => points.map((point) => onCloth(placing, point));
-  const cut = put(piece.cut);
+export function PieceOn({ piece, placing, draw, line, px, state, label, under = false }: Props) {
+  const cut = piece.cut.map((point) => onCloth(placing, point));
   const [x, y, width, height] = boxOf(cut);
   const name = lettering(label ?? panelName(piece.panel), draw.upright ? [height, width] : [width, height], px);
   const [tx, ty] = draw.at([x + width * (under ? 0.4 : 0.56), y + height * (under ? 0.72 : 0.5)]);
   const faint = { done: 1, now: 0.62, later: 0.3 }[state];
   return (
     <g stroke={line} fill="none" strokeOpacity={faint}>
-      <path d={pathOf(cut, draw.at, true)} strokeWidth={(state === "done" ? 2.2 : 1.5) * px} strokeLinejoin="round" />
-      {state !== "later" && (
-        <>
-          <path d={pathOf(put(piece.net), draw.at, true)} strokeWidth={px} strokeDasharray={`${5 * px} ${4 * px}`} />
-          <path
-            d={pathOf(put(piece.grain), draw.at)}
-            strokeWidth={px}
-            strokeDasharray={`${14 * px} ${4 * px} ${2 * px} ${4 * px}`}
-          />
-          {darts.map((dart, k) => (
-            <path key={`d${k}`} d={pathOf(put([dart.near, dart.tip, dart.far]), draw.at)} strokeWidth={px} />
-          ))}
-          {Object.entries(piece.lines ?? {}).map(([inside, points]) => (
-            <path
-              key={inside}
-              d={pathOf(put(points), draw.at)}
-              strokeWidth={1.5 * px}
-              strokeDasharray={`${px} ${4 * px}`}
-              strokeLinecap="round"
-            />
-          ))}
-          {piece.notches.map((notch, k) => (
-            <path key={k} d={pathOf(put([notch.net, notch.cut]), draw.at)} strokeWidth={1.5 * px} />
-          ))}
-        </>
-      )}
+      <g transform={draw.placed(placing)} strokeLinejoin="round">
+        <Strokes
+          strokes={piece.strokes}
+          px={px}
+          cut={state === "done" ? 1 : 0.68}
+          only={(role) => state !== "later" || role === "cut"}
+        />
+      </g>
       {name && (
         <text
           x={tx}

@@ -8,6 +8,7 @@ const section = (fold: string, depth_mm: number, layers: [number, number][], fol
   bound_mm: 0,
   bound_steps: [],
   fold,
+  crosswise: fold === "crosswise",
   name: "",
   say: "",
   depth_mm,

@@ -12,6 +12,23 @@ describe("a placed piece", () => {
   });
 });
 
+describe("a piece's own drawing", () => {
+  it.each([
+    [false, false, false],
+    [true, false, false],
+    [false, true, true],
+    [true, true, true],
+  ])("is put where its points are: turned %s, mirrored %s, upright %s", (turned, mirrored, upright) => {
+    const placing = { x_mm: 100, y_mm: 200, turned, mirrored };
+    const draw = frame(500, upright);
+    const [a, b, c, d, e, f] = draw.placed(placing).slice(7, -1).split(" ").map(Number) as number[];
+    const point = [7, 3];
+    const moved = [a! * 7 + c! * 3 + e!, b! * 7 + d! * 3 + f!];
+    expect(moved).toEqual(draw.at(onCloth(placing, point)));
+    expect(Math.abs(a! * d! - b! * c!)).toBe(1);
+  });
+});
+
 describe("the picture", () => {
   it("lies with the fold at the top, or stands with the fold at the right", () => {
     expect(frame(500, false).at([30, 40])).toEqual([30, 40]);

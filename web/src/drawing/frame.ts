@@ -4,13 +4,28 @@ export type XY = readonly [number, number] | readonly number[];
 export type Frame = {
   /** A point of the cloth on the picture. */
   at: (point: XY) => [number, number];
+  /** Where a piece is placed, as a transform of its own drawing. */
+  placed: (placing: Placing) => string;
   /** True where the cloth's length runs down the picture (a phone held upright). */
   upright: boolean;
 };
 
 /** Lying: fold at the top, length to the right. Upright: turned a quarter, fold at the right, length down. */
 export function frame(depth: number, upright: boolean): Frame {
-  return { upright, at: ([x = 0, y = 0]) => (upright ? [depth - y, x] : [x, y]) };
+  const at = ([x = 0, y = 0]: XY): [number, number] => (upright ? [depth - y, x] : [x, y]);
+  return {
+    upright,
+    at,
+    placed: (placing) => {
+      const [zero, across, down] = [
+        [0, 0],
+        [1, 0],
+        [0, 1],
+      ].map((point) => at(onCloth(placing, point)));
+      const [[e, f], [ax, ay], [dx, dy]] = [zero!, across!, down!];
+      return `matrix(${ax - e} ${ay - f} ${dx - e} ${dy - f} ${e} ${f})`;
+    },
+  };
 }
 
 export function pathOf(points: readonly XY[], to: Frame["at"], closed = false): string {

@@ -91,6 +91,22 @@ export const plan = {
   checks: [
     { code: "girth.waist", where: "trousers", says: "The waist closes", ok: true, tolerance_mm: 1 },
     { code: "seam.side", where: "trousers", says: "The side seams are not equal", ok: false, tolerance_mm: 0.5 },
-  ].map((check) => ({ ...check, left: { label: "front", mm: 1041.4 }, right: { label: "back", mm: 1044.6 } })),
-  findings: [{ code: "seam.side", weight: "stop", where: "", words: "The back's side is 1/8 in longer.", params: {} }],
+  ].map((check) => ({
+    ...check,
+    garment: "trousers",
+    path: [],
+    left: { label: "front", mm: 1041.4 },
+    right: { label: "back", mm: 1044.6 },
+  })),
+  findings: [
+    {
+      code: "seam.side",
+      weight: "stop",
+      where: "",
+      station: "",
+      garment: "",
+      words: "The back's side is 1/8 in longer.",
+      params: {},
+    },
+  ],
 } as unknown as Plan;

@@ -3,7 +3,7 @@ import { Fragment, type ReactNode } from "react";
 import { Link } from "react-router";
 import { Refused } from "../api/client";
 import type { Plan } from "../api/shop";
-import { garmentName } from "../drawing/names";
+import { garmentName, outfitOf } from "../drawing/names";
 import type { Unit } from "../lengths/units";
 import { Length } from "./length";
 
@@ -20,7 +20,6 @@ export const LEVELS: Record<string, string> = {
   knee: "Knee",
   hem: "Hem",
 };
-const STATION: Record<string, string> = { measurements: "measure", garments: "design", cloth: "cloth" };
 
 /** A station's sheet with its margin at the right; below it on a phone, where the page scrolls as one. */
 export function WithMargin({ children }: { children: ReactNode }) {
@@ -153,16 +152,16 @@ export function Bought({ mm, unit }: { mm: number; unit: Unit }) {
 export function Findings({ plan }: { plan: Plan }) {
   if (plan.findings.length === 0) return null;
   const garments = [...new Set(plan.pieces.map((piece) => piece.garment))];
-  const of = (where: string) => garments.find((id) => `${where.replace(/^garments\./, "")}.`.startsWith(`${id}.`));
-  const whose = (where: string) => plan.clients?.[where.replace(/^others\./, "").split(".")[0]!];
+  const whose = (finding: Plan["findings"][number]) =>
+    plan.clients?.[finding.outfit || outfitOf(plan, finding.garment)];
   const tone = { stop: "madder", warn: "madder", note: "ink2" } as const;
   return (
     <Box as="ul" listStyleType="none" display="grid" gap="8" fontSize="16px" aria-label="Findings">
       {plan.findings.map((finding) => (
         <chakra.li key={finding.code + finding.where} color={tone[finding.weight]}>
           {finding.weight === "stop" && <b>Stop. </b>}
-          {whose(finding.where) && <b>{whose(finding.where)}. </b>}
-          {garments.length > 1 && of(finding.where) && <b>{garmentName(of(finding.where)!)}. </b>}
+          {whose(finding) && <b>{whose(finding)}. </b>}
+          {garments.length > 1 && finding.garment && <b>{garmentName(finding.garment)}. </b>}
           {finding.words}
         </chakra.li>
       ))}
@@ -179,13 +178,12 @@ export function Unworkable({ error, order }: { error: Error; order: string }) {
         {problems.length ? "Not ready to draft" : error.message}
       </chakra.h2>
       {problems.map((problem) => {
-        const station = STATION[problem.where.split(".")[0] ?? ""];
         return (
           <chakra.p key={problem.where + problem.code} fontSize="16px">
             <b>{problem.what}.</b> {problem.mend}{" "}
-            {station && (
+            {problem.station && (
               <chakra.span color="dye" textDecoration="underline">
-                <Link to={`/orders/${order}/${station}`}>Go there</Link>
+                <Link to={`/orders/${order}/${problem.station}`}>Go there</Link>
               </chakra.span>
             )}
           </chakra.p>

@@ -84,7 +84,7 @@ export function Check({ plan }: { plan: Plan }) {
                   <chakra.span display="block" fontWeight={600} color={check.ok ? "moss" : "madder"}>
                     <Sign ok={check.ok} /> {check.says}{" "}
                     <chakra.span color="ink2" fontWeight="400">
-                      {placeOf(plan, check.where)}
+                      {placeOf(plan, check)}
                     </chakra.span>
                   </chakra.span>
                   <chakra.span display="flex" columnGap="24" flexWrap="wrap" fontSize="16px">
@@ -107,7 +107,7 @@ export function Check({ plan }: { plan: Plan }) {
           </chakra.ul>
           <WholeLedger plan={plan} unit={unit} />
         </Box>
-        <Where plan={plan} code={checks[open]?.code ?? ""} where={checks[open]?.where ?? ""} />
+        {checks[open] && <Where plan={plan} check={checks[open]} />}
       </Box>
       <Margin>
         <Ledger plan={plan} unit={unit} />
@@ -117,15 +117,12 @@ export function Check({ plan }: { plan: Plan }) {
   );
 }
 
-/** Of which panel a check speaks, where it speaks of one: `trousers.front.crotch` is "front, crotch". */
-const placeOf = (plan: Plan, where: string) => {
-  const garment = plan.pieces.map((piece) => piece.garment).find((id) => `${where}.`.startsWith(`${id}.`)) ?? where;
+type One = Plan["checks"][number];
+
+/** Of which panel a check speaks, where it speaks of one: "front, crotch". */
+const placeOf = (plan: Plan, { garment, path }: One) => {
   const several = plan.pieces.some((piece) => piece.garment !== garment);
-  const rest = where
-    .slice(garment.length + 1)
-    .split(".")
-    .filter(Boolean);
-  return [...(several ? [garmentName(garment).toLowerCase()] : []), ...rest].join(", ").replaceAll(/[_-]/g, " ");
+  return [...(several ? [garmentName(garment).toLowerCase()] : []), ...path].join(", ").replaceAll(/[_-]/g, " ");
 };
 
 function Sign({ ok }: { ok: boolean }) {
@@ -146,11 +143,12 @@ function Sign({ ok }: { ok: boolean }) {
 }
 
 /** Both panels, with the edges or the level of the check drawn heavy. */
-function Where({ plan, code, where }: { plan: Plan; code: string; where: string }) {
-  const shows = SHOWS[code] ?? {};
+function Where({ plan, check }: { plan: Plan; check: One }) {
+  const shows = SHOWS[check.code] ?? {};
   const strip = (panel: Plan["panels"][number]) => panel.edges.some((edge) => edge.name === "lower");
+  // A check of a jumpsuit's seam speaks of both its halves.
   const of = plan.panels.filter(
-    (panel) => `${where}.`.startsWith(`${panel.garment}.`) || panel.garment.startsWith(`${where}.`),
+    (panel) => panel.garment === check.garment || panel.garment.startsWith(`${check.garment}.`),
   );
   const panels = of.filter((panel) => LEGS.includes(panel.name) || (shows.strips && strip(panel)));
   const { shifts, width } = sideBySide(

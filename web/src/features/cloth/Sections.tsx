@@ -85,5 +85,5 @@ type Section = NonNullable<Plan["lay"]>["sections"][number];
 /** How far the upper layer reaches of a section drawn 100 px deep. */
 const upperOf = (section: Section) => {
   const top = section.layers[0]!;
-  return section.fold === "crosswise" ? 100 : ((top.to_mm - top.from_mm) / section.depth_mm) * 100;
+  return section.crosswise ? 100 : ((top.to_mm - top.from_mm) / section.depth_mm) * 100;
 };

@@ -4,7 +4,7 @@ import { inWords } from "../../api/client";
 import { type Order, type Plan, usePutHandLay, useSearch } from "../../api/shop";
 import { boxOf, onCloth, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
-import { dartsOf, PieceOn } from "../../drawing/PieceOn";
+import { PieceOn } from "../../drawing/PieceOn";
 import { show, text, type Unit } from "../../lengths/units";
 import { doesAt } from "../../ui/keys";
 import { Press } from "../../ui/press";
@@ -162,16 +162,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
                 onPointerUp={drop}
                 onPointerCancel={drop}
               >
-                <PieceOn
-                  darts={dartsOf(plan, piece)}
-                  piece={piece}
-                  placing={placing}
-                  draw={draw}
-                  line={line}
-                  px={px}
-                  state="done"
-                  label={name}
-                />
+                <PieceOn piece={piece} placing={placing} draw={draw} line={line} px={px} state="done" label={name} />
                 {k === chosen && (
                   <path
                     d={pathOf(

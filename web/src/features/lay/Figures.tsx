@@ -209,7 +209,7 @@ export function CutList({ plan, unit }: { plan: Plan; unit: Unit }) {
             {piece.on_fold ? " on the fold" : piece.pair ? ", left and right" : ""}
             {piece.sewn_to && (
               <chakra.span display="block" fontSize="14px" color="ink2">
-                sewn to {piece.sewn_to.replaceAll(".", " ").replaceAll("_", " ")}
+                sewn to {piece.sewn_to}
               </chakra.span>
             )}
           </li>

@@ -15,7 +15,7 @@ afterEach(() => {
 
 const block = (id: string, wide: number, long: number) => ({
   id: `trousers.${id}`, garment: "trousers", panel: id, count: 2, pair: true, on_fold: false, layers: 2,
-  cut: [[0, 0], [wide, 0], [wide, long], [0, long], [0, 0]], net: [], grain: [], notches: [], lines: {}, sewn_to: "",
+  cut: [[0, 0], [wide, 0], [wide, long], [0, long], [0, 0]], net: [], grain: [], notches: [], lines: {}, sewn_to: "", strokes: [],
 }); // prettier-ignore
 const placing = (id: string, x_mm: number, y_mm: number) => ({
   piece: `trousers.${id}`, copies: 2, layers: [1, 2], section: 0, x_mm, y_mm, turned: false, mirrored: false, under: false,

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { type Order, type Plan, useSearch } from "../../api/shop";
 import { type Frame, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
-import { dartsOf, PieceOn } from "../../drawing/PieceOn";
+import { PieceOn } from "../../drawing/PieceOn";
 import { show, text, type Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { Findings, Margin, ToBuy, WithMargin } from "../../ui/margin";
@@ -100,7 +100,6 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
                         : "1";
                 return (
                   <PieceOn
-                    darts={dartsOf(plan, piece)}
                     key={k}
                     piece={piece}
                     placing={placing}

@@ -20,7 +20,7 @@ export function LayTable({ plan, lay, section, unit }: Props) {
     })
     .sort((a, b) => a.x - b.x || a.y - b.y);
   const open = section.fold === "open";
-  const crosswise = section.fold === "crosswise";
+  const crosswise = section.crosswise;
   return (
     <chakra.div flex="1" minHeight="0" overflow="auto">
       <chakra.table width="100%" fontSize="16px" css={{ "& th, & td": { textAlign: "left", padding: "4px 8px" } }}>

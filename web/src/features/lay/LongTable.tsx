@@ -60,7 +60,7 @@ type StripesProps = { section: Section; repeat: number; draw: Frame; line: strin
 
 /** A line across the cloth at every repeat from its cut end. */
 function Stripes({ section, repeat, draw, line, px }: StripesProps) {
-  if (repeat < 4 * px || section.fold === "crosswise") return null;
+  if (repeat < 4 * px || section.crosswise) return null;
   const { extent_mm: length, depth_mm: depth } = section;
   const at = Array.from({ length: Math.floor(length / repeat) }, (_, k) => (k + 1) * repeat);
   const ends = (x: number): [number, number][] => [

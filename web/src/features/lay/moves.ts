@@ -28,7 +28,7 @@ export const outlineOf = (placing: Placing, cutting: Cutting): Ring =>
 
 /** How far along the table the pieces reach, in mm. */
 export function reachOf(placings: readonly Placing[], cutting: Cutting): number {
-  const far = cutting.section.fold === "crosswise" ? 3 : 2;
+  const far = cutting.section.crosswise ? 3 : 2;
   return Math.max(...placings.map((placing) => bounds(outlineOf(placing, cutting))[far]));
 }
 
@@ -39,7 +39,7 @@ export function free(placing: Placing, index: number, placings: readonly Placing
   const [left, top, right, bottom] = bounds(ring);
   const layers = section.layers.filter((layer) => placing.layers.includes(layer.number));
   const [low, high] = [Math.max(...layers.map((one) => one.from_mm)), Math.min(...layers.map((one) => one.to_mm))];
-  const crosswise = section.fold === "crosswise";
+  const crosswise = section.crosswise;
   const [start, from, to] = crosswise ? [top, left, right] : [left, top, bottom];
   if (start < -1e-6 || from < low - 1e-6 || to > high + 1e-6) return false;
   return placings.every(

@@ -63,7 +63,7 @@ describe("meetings", () => {
       lies("back", 1000, one),
       lies("back", 1510, { ...one, mirrored: true }),
     ];
-    const met = meetings(plan, lay, [{ fold: "open" }] as unknown as Lay["sections"], 100);
+    const met = meetings(plan, lay, [{ crosswise: false }] as unknown as Lay["sections"], 100);
     expect(met.map(({ one: front, other }) => [front, other])).toEqual([
       [0, 3],
       [1, 2],
@@ -73,6 +73,6 @@ describe("meetings", () => {
   it("says nothing without stripes, and where they run the other way", () => {
     const lay = [lies("front", 0), lies("back", 1000)];
     expect(meetings(plan, lay, folded, 0)).toEqual([]);
-    expect(meetings(plan, lay, [{ fold: "crosswise" }] as unknown as Lay["sections"], 100)).toEqual([]);
+    expect(meetings(plan, lay, [{ crosswise: true }] as unknown as Lay["sections"], 100)).toEqual([]);
   });
 });

@@ -26,7 +26,7 @@ export function meetings(
   if (!(repeat > 0)) return [];
   const pieces = new Map(plan.pieces.map((piece) => [piece.id, piece]));
   const lying = placings.map((placing, index) => ({ placing, index, piece: pieces.get(placing.piece)! }));
-  const along = lying.filter(({ placing }) => sections[placing.section]?.fold !== "crosswise");
+  const along = lying.filter(({ placing }) => !sections[placing.section]?.crosswise);
   return along
     .filter(({ piece }) => piece.panel === "front")
     .flatMap(({ placing, index, piece }) => {

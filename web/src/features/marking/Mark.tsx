@@ -13,15 +13,20 @@ import { Says } from "../../ui/words";
 import { Table } from "./Table";
 import { words } from "./words";
 
-/** The heart: the folded cloth, and the calls one after the other, each with its tape from the datum to the mark. */
-export function Mark({ order, plan }: { order: Order; plan: Plan }) {
+type MarkProps = { order: Order; plan: Plan; turn: (unit: Unit) => void };
+
+/**
+ * The heart: the folded cloth, and the calls one after the other, each with its tape from the datum to the mark.
+ * `turn` fetches the plan in another unit: number and sum change together.
+ */
+export function Mark({ order, plan, turn }: MarkProps) {
   const [query] = useSearchParams();
   const wide = useWide();
   const [far, setFar] = useState(false);
   const [hidden, setHidden] = useState(false);
   const [list, setList] = useState(false);
   const [zoom, setZoom] = useState(1);
-  const [unit, setUnit] = useState<Unit>(plan.unit as Unit);
+  const unit = plan.unit as Unit;
   const marks = plan.marks;
   const place = `call:${order.cloth.id}${plan.clients ? ":all" : ""}`;
   const [call, setCall] = useState(() => Number(query.get("call") ?? localStorage.getItem(place) ?? 1) || 1);
@@ -39,7 +44,7 @@ export function Mark({ order, plan }: { order: Order; plan: Plan }) {
     if (does === "far") setFar((was) => !was);
     if (does === "hide") setHidden((was) => !was);
     if (does === "all") setList((was) => !was);
-    if (does === "unit") setUnit((was) => (was === "in" ? "cm" : "in"));
+    if (does === "unit") turn(unit === "in" ? "cm" : "in");
     if (does === "closer") setZoom((was) => Math.min(6, was * 1.4));
     if (does === "further") setZoom((was) => Math.max(0.4, was / 1.4));
     if (does === "whole") setZoom(1);

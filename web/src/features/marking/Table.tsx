@@ -4,7 +4,7 @@ import type { Mark as Call, Order, Plan } from "../../api/shop";
 import { Cloth, type View } from "../../drawing/Cloth";
 import { boxOf, frame, onCloth, pathOf, type XY } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
-import { dartsOf, PieceOn } from "../../drawing/PieceOn";
+import { PieceOn } from "../../drawing/PieceOn";
 import { TapeOn } from "../../drawing/TapeOn";
 import type { Unit } from "../../lengths/units";
 import { useSize } from "../../ui/size";
@@ -65,7 +65,6 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
               const state = at < first ? "later" : at > last || at === plan.marks.length ? "done" : "now";
               return (
                 <PieceOn
-                  darts={dartsOf(plan, piece)}
                   key={k}
                   piece={piece}
                   placing={placing}

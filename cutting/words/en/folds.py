@@ -1,7 +1,8 @@
 """How cloth is folded, in words: which way, how deep, what lies where. Common practice, no source."""
 
-from cutting.cloth import Folded
-from cutting.lengths import Unit, found, show
+from collections.abc import Mapping
+
+from cutting.lengths import Unit, show
 
 NAMES = {
     "open": "Open, one layer",
@@ -24,11 +25,11 @@ HOW = {
 SECTIONS = {"front": "Front", "back": "Back", "rest": "Small parts", "all": "The whole cloth"}
 
 
-def section_name(name: str, small: bool = False) -> str:
-    """What is cut from a section; `small` where small parts lie beside what names it."""
-    if name.startswith("spread-"):
-        return f"Spread {name.removeprefix('spread-')}"
-    return SECTIONS[name] + (" and small parts" if small and name in ("front", "back") else "")
+def section_name(part: str, small: bool) -> str:
+    """What is cut from a section; `small` where small parts are beside what names it."""
+    if part.startswith("spread-"):
+        return f"Spread {part.removeprefix('spread-')}"
+    return SECTIONS[part] + (" and small parts" if small and part in ("front", "back") else "")
 
 
 def fold_name(fold: str) -> str:
@@ -36,9 +37,6 @@ def fold_name(fold: str) -> str:
     return NAMES[fold]
 
 
-def say_fold(table: Folded, depth: float, unit: Unit) -> str:
-    """How to fold; `depth` is how deep it lies away from the fold, in mm."""
-    upper = table.double_depth
-    single = table.layers[-1].end - upper
-    sizes = {"depth": depth, "upper": upper, "single": single}
-    return HOW[table.fold].format(**{name: show(found(mm, "").value, unit).text for name, mm in sizes.items()})
+def say_fold(fold: str, sizes: Mapping[str, float], unit: Unit) -> str:
+    """How to fold; `sizes` are depth, upper and single, in mm."""
+    return HOW[fold].format(**{name: show(mm, unit).text for name, mm in sizes.items()})

@@ -2,9 +2,10 @@
 
 from cutting.finding import Finding
 from cutting.lengths import Unit, show
-from cutting.words.checks import CHECKS, check_say
-from cutting.words.measures import measure_name
-from cutting.words.problems import worded
+from cutting.words.en.checks import CHECKS, check_say
+from cutting.words.en.marks import panel_name
+from cutting.words.en.measures import measure_name
+from cutting.words.en.problems import worded
 
 FINDINGS: dict[str, str] = {
     "extension.floor": "Half the thigh less a quarter of the hip is very little: the extension is kept at {used}.",
@@ -54,12 +55,14 @@ FINDINGS: dict[str, str] = {
 
 def say_finding(finding: Finding, unit: Unit) -> str:
     """The finding as a sentence."""
-    if finding.code in FINDINGS:
-        measure = measure_name(finding.where.rpartition(".")[2])
-        return FINDINGS[finding.code].format(**{"measure": measure} | worded(finding.params, unit))
+    params = worded(finding.params, unit)
     if finding.code in CHECKS:
-        params = finding.params
-        return check_say(finding.code, False).format(
-            left=show(params["left"], unit).text, right=show(params["right"], unit).text
-        )
-    return finding.code
+        sides = {side: show(finding.params[side], unit).text for side in ("left", "right")}
+        return check_say(finding.code, False).format(**sides)
+    if "panel" in params:
+        params["piece"] = panel_name(params["panel"]).capitalize()
+    if "percent" in params:
+        params["percent"] = f"{params['percent']:g} %"
+    if "times" in params:
+        params["times"] = f"{params['times']:.2f}"
+    return FINDINGS[finding.code].format(**{"measure": measure_name(finding.where.measure)} | params)

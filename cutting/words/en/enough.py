@@ -1,6 +1,6 @@
 """What would make the cloth in hand enough, in words."""
 
-from cutting.words.folds import fold_name
+from cutting.words.en.folds import fold_name
 
 SAVINGS = {
     "now": "As it stands",

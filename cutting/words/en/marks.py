@@ -1,9 +1,8 @@
 """What is called out at the table: the mark's name, how it is said, from where, along what, and why."""
 
-from dataclasses import dataclass
-
 from cutting.geometry import Point
-from cutting.words import top_marks
+from cutting.words.en import top_marks
+from cutting.words.language import MarkWords
 
 PLACES = {
     "top": "the top line", "crotch_line": "the guide line", "hip_line": "the guide line", "knee_line": "the guide line",
@@ -21,14 +20,9 @@ PLACES = {
     "hip_level": "the hip line", "strip_centre": "the centre's end of the strip's line", "strip_corner": "its top line",
     "strip_guide": "its guide line", "bag_corner": "the bag's corner", "bag_level": "the opening's line", "bag_middle": "the bag's lowest point", "opening": "the opening",
     **top_marks.PLACES,
-    "side_top": "the side's top", "patch_corner": "the patch's corner", "waist_middle": "the middle of the waist", "fold": "the fold", "selvedge": "the selvedge", "cut_end": "the cut end of the cloth",
+    "just_marked": "the point just marked", "side_top": "the side's top", "patch_corner": "the patch's corner", "waist_middle": "the middle of the waist", "fold": "the fold", "selvedge": "the selvedge", "cut_end": "the cut end of the cloth",
 }  # fmt: skip
-JUST = "the point just marked"
-MOVED_ON = {
-    "crotch_tip", "centre_slant", "centre_base", "own_slant", "own_crotch_point", "front_out", "back_out", "bag_middle",
-    "shoulder_out",
-}  # fmt: skip
-"""Marks that another tape goes on from: where it is called next they are the point just marked."""
+GUIDE = "the guide line"
 LEAST = 0.05
 """A run of less, in mm, has no direction."""
 UPRIGHT = {
@@ -50,14 +44,6 @@ LINES = {
     **top_marks.LINES,
     "bias": "at half a right angle to the grain", "strip_end": "along the strip's end", "across_cloth": "straight across the cloth", "along_cloth": "along the selvedge",
 }  # fmt: skip
-
-
-@dataclass(frozen=True)
-class Words:
-    """One mark in words."""
-
-    name: str
-    reason: str
 
 
 _FRONT: dict[str, tuple[str, str]] = {
@@ -202,33 +188,42 @@ _SECOND: dict[str, tuple[str, str]] = {
 }  # fmt: skip
 
 
-def mark_words(panel: str, code: str) -> Words:
+def mark_words(panel: str, code: str) -> MarkWords:
     """The name of a mark and the reason for it."""
     called = PANELS[panel]
     if code in _SECOND:
         name, reason = (text.format(panel=called) for text in _SECOND[code])
-        return Words(name, reason)
+        return MarkWords(name, reason)
     of_top = top_marks.SLEEVE if panel == "sleeve" else top_marks.TOP
     if panel in ("front", "back", "sleeve") and code in of_top:
-        return Words(*of_top[code])
+        return MarkWords(*of_top[code])
     if panel not in ("front", "back", "leg"):
         name, reason = top_marks.FACING[code] if code in top_marks.FACING else _STRIP[code]
-        return Words(name.format(Panel=called.capitalize()), _REASONS.get(panel, {}).get(code, reason))
+        return MarkWords(name.format(Panel=called.capitalize()), _REASONS.get(panel, {}).get(code, reason))
     if panel == "leg":
         name, reason = _LEG.get(code) or _FRONT[code]
-        return Words(name, reason)
+        return MarkWords(name, reason)
     name, reason = (_BACK.get(code) if panel == "back" else None) or _FRONT[code]
-    return Words(name, reason)
+    return MarkWords(name, reason)
 
 
-def from_along(from_code: str, along: str, run: Point, before: str = "") -> tuple[str, str]:
-    """From where the tape starts and along what it lies, in words; `run` is how far it runs, across and down, and
-    `before` the mark called before it on its panel.
+def from_along(from_code: str, along: str, run: Point) -> tuple[str, str]:
+    """From where the tape starts and along what it runs, in words; `run` is how far it runs, across and down.
 
-    A sum may come out the other way: what is mostly marked down then lies above.
+    A sum may come out the other way: what is mostly marked down is then above.
     """
-    start = JUST if from_code == before and before in MOVED_ON else PLACES[from_code]
+    start = PLACES[from_code]
     if along in UPRIGHT and abs(run.down) > LEAST:
         return start, UPRIGHT[along][run.down < 0]
-    outside = start == "the guide line" and run.across < -LEAST
+    outside = start == GUIDE and run.across < -LEAST
     return start, LINES[along] + (BEYOND if outside else "")
+
+
+def mark_say(name: str, shown: str, start: str, along: str) -> str:
+    """A call in one sentence."""
+    return f"{name}: {shown} from {start}, {along}"
+
+
+def panel_name(panel: str) -> str:
+    """What a panel is called."""
+    return PANELS[panel]

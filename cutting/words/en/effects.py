@@ -1,5 +1,7 @@
 """What a choice changes, in words: the name of each sum, and by how much."""
 
+from collections.abc import Mapping
+
 from cutting.lengths import Unit, show
 
 NAMES = {
@@ -17,7 +19,7 @@ NAMES = {
 }  # fmt: skip
 
 
-def say_effect(by: dict[str, float], unit: Unit) -> str:
+def say_effect(by: Mapping[str, float], unit: Unit) -> str:
     """Such as `crotch depth + 1 in, front extension - 1/2 in`; empty where nothing changes."""
     parts = [f"{NAMES[name]} {'+' if size > 0 else '-'} {show(abs(size), unit).text}" for name, size in by.items()]
     return ", ".join(parts)

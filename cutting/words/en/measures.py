@@ -1,16 +1,6 @@
 """The client's measurements in words: name, how to take it, the usual slip. Own words, common practice, no source."""
 
-from dataclasses import dataclass
-
-
-@dataclass(frozen=True)
-class Taking:
-    """A point of the tape in words."""
-
-    name: str
-    how: str
-    slip: str
-
+from cutting.words.language import Taking
 
 VIEWS = {
     "front": "Facing you, feet together, arms hanging",
@@ -94,3 +84,18 @@ def measure_name(key: str) -> str:
     """A measurement's name in a formula."""
     known = MEASURES.get(key)
     return known.name if known else key.replace("_", " ")
+
+
+def taking(key: str) -> Taking:
+    """How a point of the tape is taken."""
+    return MEASURES[key]
+
+
+def posture(view: str) -> str:
+    """How the client stands for a view."""
+    return VIEWS[view]
+
+
+def about_way(code: str) -> str:
+    """What should be known of a second way."""
+    return WAYS[code]

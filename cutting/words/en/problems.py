@@ -4,10 +4,12 @@ from typing import Any
 
 from cutting.errors import Problem
 from cutting.lengths import Length, Unit, show
-from cutting.words.measures import measure_name
+from cutting.words.en.marks import panel_name
+from cutting.words.en.measures import measure_name
 
 PROBLEMS: dict[str, tuple[str, str]] = {
-    "job.json": ("This is not a job file: {reason}", "Mend the file at that place, or export it anew."),
+    "job.json": ("This is not a job file: it cannot be read from line {line}, column {column} on", "Mend the file at that place, or export it anew."),
+    "job.utf8": ("This is not a job file: it is not UTF-8 text", "Save the file as UTF-8 text, or export it anew."),
     "job.twice": ("'{key}' stands twice", "Keep one of the two."),
     "job.number": ("{word} is not a number a tape can show", "Write the measure as a plain number."),
     "job.large": ("The file is over 1 MB", "A job is a few kilobytes: check that this is the right file."),
@@ -112,21 +114,54 @@ AT_FAULT = {
     "lay.pair": "left and right are not equal in number",
     "lay.mirrored": "a piece would come out mirrored",
     "lay.unknown_piece": "a piece is not of this plan",
+    "lay.unknown_section": "a piece is in a section that is not there",
 }
 """What the exact check finds in a lay."""
+
+
+WANTED = {
+    "number": "a number, such as 2.5", "length": "a length", "lengths": "a set of lengths, such as side and centre",
+    "measure": "a number, or text such as 38 1/2", "text": "text", "yes_no": "true or false", "list": "a list",
+    "set": "a set of named values", "one_of": "one of the words this knows", "other": "something else",
+}  # fmt: skip
+"""What a file has to hold at a place."""
+UNITS = {"in": "inches", "cm": "centimetres"}
+
+
+def _params(problem: Problem, unit: Unit) -> dict[str, Any]:
+    """The params in words: lists, what is wanted, hints."""
+    params = worded(problem.params, unit)
+    for key in ("offered", "methods"):
+        if key in params:
+            params[key] = ", ".join(params[key])
+    if "wanted" in params:
+        params["wanted"] = WANTED[params["wanted"]]
+    if "fault" in params:
+        params["fault"] = AT_FAULT.get(params["fault"], params["fault"])
+    if "faults" in params:
+        params["faults"] = ", ".join(params["faults"])
+    if "panel" in params:
+        params["panel"] = panel_name(params["panel"])
+    for key in ("least", "most"):
+        if isinstance(params.get(key), float):
+            params[key] = f"{params[key]:g}"
+    if "swapped" in params:
+        meant = f"did you mean {params['swapped']}?" if params["swapped"] else f"bare numbers here are {UNITS[unit]}."
+        params["unit_hint"] = meant
+    if "close" in params:
+        offered = f"Choose one of: {params['offered']}." if params.get("offered") else "Leave it out."
+        params["hint"] = f"Did you mean '{params['close']}'?" if params["close"] else offered
+    return params
 
 
 def say_problem(problem: Problem, unit: Unit) -> tuple[str, str]:
     """What is wrong, and how to mend it."""
     what, mend = PROBLEMS[problem.code]
-    params = worded(problem.params, unit)
-    key = problem.where.removeprefix("measurements.")
+    params = _params(problem, unit)
+    key = problem.where.measure
     if problem.code == "measure.missing":
         mend = INSTEAD.get(key, mend)
-    if problem.where.startswith("measurements."):
-        params.setdefault("name", measure_name(problem.where.removeprefix("measurements.")))
-    if "fault" in params:
-        params["fault"] = AT_FAULT.get(str(problem.params["fault"]), params["fault"])
-    return what.format(**params).capitalize() if what.startswith("{name}") else what.format(**params), mend.format(
-        **params
-    )
+    if key:
+        params.setdefault("name", measure_name(key))
+    said = what.format(**params)
+    return said[0].upper() + said[1:] if what.startswith("{name}") else said, mend.format(**params)

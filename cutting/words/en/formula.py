@@ -1,10 +1,8 @@
-"""A length's sum in words: with names, and with the client's numbers."""
+"""What the leaves of a sum are called, and the sum with those names."""
 
-from fractions import Fraction
-
-from cutting.lengths import Fixed, Found, Length, Measured, Scaled, Sum, Unit, show
-from cutting.lengths.units import MM
-from cutting.words.measures import measure_name
+from cutting.lengths import Length, Unit
+from cutting.words.en.measures import measure_name
+from cutting.words.sums import Names, sum_text
 
 LABELS = {
     "dart": "dart",
@@ -41,95 +39,9 @@ FOUND = {
     "of_the_bag": "of the bag's own shape", "strip_takes": "what the strip takes", "inner_leg_equal": "where the inner legs come out equal", "to_the_bottom": "to the front's bottom", "widest_leg": "widest line of the leg, cut", "widest_part": "widest line of the small parts, cut",
     "to_the_crease": "as far as the crease", "widest_back": "widest line of the back, cut",
 }  # fmt: skip
-UNSEEN_MM = 0.4
-"""A lean under a quarter of a sixteenth of an inch is left out of the words; the number holds it."""
-
-
-def number_text(mm: float | Fraction, unit: Unit) -> str:
-    """A bare number in `unit`: as tape fractions where exact, else with two decimals."""
-    shown = show(mm, unit)
-    if shown.exact:
-        return shown.bare
-    return f"{float(mm) / float(MM[unit]):.2f}".rstrip("0").rstrip(".")
-
-
-def _fixed(length: Fixed, unit: Unit) -> str:
-    text = f"{number_text(length.size, unit)} {unit}"
-    return f"{text} {LABELS[length.label]}" if length.label else text
-
-
-def _leaf(length: Length, unit: Unit, numbers: bool) -> str:
-    if isinstance(length, Measured):
-        return number_text(length.size, unit) if numbers else measure_name(length.key)
-    if isinstance(length, Fixed):
-        return number_text(length.size, unit) if numbers else _fixed(length, unit)
-    if isinstance(length, Found):
-        return number_text(length.size, unit) if numbers else FOUND[length.label]
-    raise TypeError(type(length).__name__)
-
-
-def _render(length: Length, unit: Unit, numbers: bool) -> str:
-    if isinstance(length, Sum):
-        return _sum(length, unit, numbers)
-    if isinstance(length, Scaled):
-        return _scaled(length, unit, numbers)
-    return _leaf(length, unit, numbers)
-
-
-def _grouped(length: Length, unit: Unit, numbers: bool) -> str:
-    text = _render(length, unit, numbers)
-    plain = isinstance(length, Measured | Found | Fixed)
-    return text if plain and not (numbers and " " in text and "/" in text) else f"({text})"
-
-
-def _scaled(length: Scaled, unit: Unit, numbers: bool) -> str:
-    over, under = length.factor.numerator, length.factor.denominator
-    if over < 0:
-        return (
-            "- " + _scaled(Scaled(length.of, -length.factor), unit, numbers)
-            if length.factor != -1
-            else ("- " + _grouped(length.of, unit, numbers))
-        )
-    text = _render(length.of, unit, numbers)
-    chain = isinstance(length.of, Scaled) and length.of.factor > 0
-    if not chain:
-        text = _grouped(length.of, unit, numbers)
-        if isinstance(length.of, Fixed) and not numbers and length.of.label:
-            text = f"({text})"
-    if over != 1:
-        text = f"{text} x {over}"
-    return f"{text} / {under}" if under != 1 else text
-
-
-def _sum(length: Sum, unit: Unit, numbers: bool) -> str:
-    parts: list[str] = []
-    for term in length.terms:
-        if isinstance(term, Found) and term.label == "lean" and abs(term.size) < UNSEEN_MM:
-            continue
-        minus = isinstance(term, Scaled) and term.factor < 0
-        if minus and isinstance(term, Scaled):
-            inner = Scaled(term.of, -term.factor) if term.factor != -1 else term.of
-            text = f"({_render(inner, unit, numbers)})" if isinstance(inner, Sum) else _render(inner, unit, numbers)
-        else:
-            text = _render(term, unit, numbers)
-            if isinstance(term, Found | Fixed) and float(term.value) < 0:
-                minus = True
-                shown = (
-                    Found(-float(term.value), term.label) if isinstance(term, Found) else Fixed(-term.size, term.label)
-                )
-                text = _leaf(shown, unit, numbers)
-        if not parts:
-            parts.append(f"- {text}" if minus else text)
-        else:
-            parts.append(f"{'-' if minus else '+'} {text}")
-    return " ".join(parts)
+NAMES = Names(measure_name, LABELS, FOUND)
 
 
 def formula(length: Length, unit: Unit) -> str:
     """The sum with names: `hip / 4 + 1 in side seam + 1/2 in centre seam`."""
-    return _render(length, unit, False)
-
-
-def with_numbers(length: Length, unit: Unit) -> str:
-    """The sum with the client's numbers: `41 / 4 + 1 + 1/2`."""
-    return _render(length, unit, True)
+    return sum_text(length, unit, NAMES)

@@ -1,0 +1,34 @@
+"""What is bought besides cloth, and what a part is sewn to."""
+
+from cutting.words.en.marks import PANELS
+
+NOTIONS = {
+    "zip": "zip", "invisible-zip": "invisible zip", "fly-zip": "fly zip", "open-zip": "open zip",
+    "zip-through": "zip for top and trousers", "elastic": "elastic, 1 in wide",
+    "interfacing": "interfacing for the {panel}", "hook": "hook and bar",
+}  # fmt: skip
+PLACES = {
+    "heading": "inside, under the heading", "pocket": "opening", "inner_leg": "inner leg", "patch": "at the patch's place",
+    "outside-patch": "at the pocket's place", "inner": "inner edge", "end": "end", "other_side": "other side",
+}  # fmt: skip
+"""Edges and lines that are not called by their own code."""
+
+
+def notion_name(code: str, panel: str) -> str:
+    """Something that is bought; `panel` where it is for one."""
+    return NOTIONS[code].format(panel=PANELS.get(panel, panel))
+
+
+def sewn_to(places: tuple[str, ...]) -> str:
+    """What a part is sewn to: `front waist, back waist`."""
+    return ", ".join(_place(*place.split(".")) for place in places)
+
+
+def _place(panel: str, edge: str = "") -> str:
+    return f"{PANELS[panel]} {PLACES.get(edge, edge.replace('_', ' '))}".strip()
+
+
+def piece_label(garment: str, panel: str, count: int, pair: bool, on_fold: bool) -> str:
+    """What is written on a piece."""
+    cut = f"{count} in a pair" if pair else f"{count}"
+    return f"{garment}, {PANELS[panel]}: cut {cut}{', half: the fold at its left edge' if on_fold else ''}"

@@ -1,0 +1,107 @@
+"""What a language has to be able to say. Each is a folder beside this file with these functions."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Protocol
+
+from cutting.errors import Problem
+from cutting.finding import Finding
+from cutting.geometry import Point
+from cutting.lengths import Length, Unit
+from cutting.yardage import Yardage
+
+
+@dataclass(frozen=True)
+class Taking:
+    """A point of the tape: its name, how it is taken, the usual slip."""
+
+    name: str
+    how: str
+    slip: str
+
+
+@dataclass(frozen=True)
+class MarkWords:
+    """The name of a mark and the reason for it."""
+
+    name: str
+    reason: str
+
+
+class Language(Protocol):
+    """Every sentence of the core, by code. Lengths are shown in the unit that is asked for."""
+
+    def formula(self, length: Length, unit: Unit) -> str:
+        """A length's sum with names."""
+
+    def check_labels(self, code: str) -> tuple[str, str]:
+        """What the two numbers of a check are."""
+
+    def check_say(self, code: str, ok: bool) -> str:
+        """A check as a sentence; when wrong, with places for `left` and `right`."""
+
+    def cost_formula(self, bought: Yardage, unit: Unit) -> str:
+        """The sum of what cloth costs; empty without a price."""
+
+    def yardage_formula(self, bought: Yardage, unit: Unit) -> str:
+        """The sum from the lay to what is bought."""
+
+    def fold_name(self, fold: str) -> str:
+        """What a fold is called."""
+
+    def say_fold(self, fold: str, sizes: Mapping[str, float], unit: Unit) -> str:
+        """How to fold; `sizes` are depth, upper and single, in mm."""
+
+    def section_name(self, part: str, small: bool) -> str:
+        """What is cut from a section; `small` where small parts are beside what names it."""
+
+    def mark_words(self, panel: str, code: str) -> MarkWords:
+        """The name of a mark and the reason for it."""
+
+    def from_along(self, from_code: str, along: str, run: Point) -> tuple[str, str]:
+        """From where the tape starts and along what it runs; `run` is how far, across and down."""
+
+    def mark_say(self, name: str, shown: str, start: str, along: str) -> str:
+        """A call in one sentence."""
+
+    def measure_name(self, key: str) -> str:
+        """A measurement's name in a formula."""
+
+    def taking(self, key: str) -> Taking:
+        """How a point of the tape is taken."""
+
+    def posture(self, view: str) -> str:
+        """How the client stands for a view."""
+
+    def about_way(self, code: str) -> str:
+        """What should be known of a second way."""
+
+    def number_name(self, key: str) -> str:
+        """The name of a number by its key, without the garment's id."""
+
+    def panel_name(self, panel: str) -> str:
+        """What a panel is called."""
+
+    def notion_name(self, code: str, panel: str) -> str:
+        """Something that is bought; `panel` where it is for one."""
+
+    def sewn_to(self, places: tuple[str, ...]) -> str:
+        """What a part is sewn to."""
+
+    def piece_label(self, garment: str, panel: str, count: int, pair: bool, on_fold: bool) -> str:
+        """What is written on a piece."""
+
+    def saving_words(self, code: str) -> str:
+        """One saving of cloth, as one does it."""
+
+    def say_effect(self, by: Mapping[str, float], unit: Unit) -> str:
+        """What a choice changes; empty where nothing does."""
+
+    def say_finding(self, finding: Finding, unit: Unit) -> str:
+        """A finding as a sentence."""
+
+    def say_problem(self, problem: Problem, unit: Unit) -> tuple[str, str]:
+        """What is wrong, and how to mend it."""
+
+    def page(self, code: str, **params: object) -> str:
+        """A line of the plan as a page of words."""
