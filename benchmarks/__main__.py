@@ -9,10 +9,9 @@ from pathlib import Path
 
 from benchmarks.book import doubts_ms, search_ms
 from cutting.body import Body
-from cutting.cloth import Cloth
-from cutting.formats import plan_to_wire, read_job, read_job_text
-from cutting.garments import draft_lower
-from cutting.lay import items_for, rivals
+from cutting.cloth import Cloth, folded
+from cutting.formats import keep, plan_to_wire, read_job, read_job_text
+from cutting.lay import first_lay, items_for
 from cutting.ledger import ledger
 from cutting.plan import draft as draft_all
 from cutting.plan import plan
@@ -39,17 +38,18 @@ def median_ms(work: Callable[[], object], times: int = 15) -> float:
 def draft() -> object:
     """Draft, marks and ledger of one garment."""
     for asked in JOB.garments:
-        garment = draft_lower(asked.id, asked.method, JOB.body, asked.ask)
-        garment.tapes()
-        ledger(garment)
+        for garment in asked.draft(asked.id, JOB.body):
+            garment.tapes()
+            ledger(garment)
     return None
 
 
 def lay() -> object:
     """The first lay of the same garment on 45 in cloth, with its exact check."""
     asked = JOB.garments[0]
-    garment = draft_lower(asked.id, asked.method, JOB.body, asked.ask)
-    return rivals(items_for(garment.pieces(True), "lengthwise-centre", False), Cloth(), "lengthwise-centre")
+    (garment,) = asked.draft(asked.id, JOB.body)
+    table = folded(Cloth(), "lengthwise-centre")
+    return first_lay(items_for(garment.pieces(True), table, False), table, False)
 
 
 def with_all_parts() -> Callable[[], object]:
@@ -60,7 +60,7 @@ def with_all_parts() -> Callable[[], object]:
     asked = job.garments[0]
 
     def once() -> object:
-        garment = draft_lower(asked.id, asked.method, job.body, asked.ask)
+        (garment,) = asked.draft(asked.id, job.body)
         garment.tapes()
         return ledger(garment)
 
@@ -92,7 +92,7 @@ def thousand_bodies() -> float:
     start = time.perf_counter()
     for number in range(1000):
         sizes = {key: size * (900 + number % 250) / 1000 for key, size in JOB.body.sizes.items()}
-        draft_lower(asked.id, asked.method, Body(sizes), asked.ask)
+        asked.draft(asked.id, Body(sizes))
     return time.perf_counter() - start
 
 
@@ -149,6 +149,7 @@ def main() -> None:
         ("draft and first valid lay, warm", median_ms(lay), "ms", 500),
         ("whole plan with all widths, warm", median_ms(lambda: plan(JOB), 5), "ms", None),
         ("whole plan to JSON shapes", median_ms(lambda: plan_to_wire(plan(JOB)), 5), "ms", None),
+        ("plan as it is stored", median_ms(lambda: keep(plan(JOB, by_width=False)), 9), "ms", 100),
         ("plan as the pages ask for it", median_ms(lambda: plan_to_wire(plan(JOB, by_width=False)), 9), "ms", 100),
         ("doubts over a full sheet", doubts_ms(), "ms", 5),
         ("a search among 10,000 clients", typical, "ms", 100),

@@ -30,15 +30,15 @@ RIVAL = r"""
 import json, sys, spyrrow
 asked = json.load(sys.stdin)
 items = [spyrrow.Item(i["id"], [tuple(p) for p in i["shape"]], i["demand"], i["turns"]) for i in asked["items"]]
-told = spyrrow.StripPackingInstance("", asked["height"], items).solve(
+packed = spyrrow.StripPackingInstance("", asked["height"], items).solve(
     spyrrow.StripPackingConfig(total_computation_time=asked["seconds"], num_workers=2, seed=asked["seed"]))
-print(json.dumps({"width": told.width}))
+print(json.dumps({"width": packed.width}))
 """
 
 
 @dataclass(frozen=True)
 class Row:
-    """One case and seed: what was reached, and what it is held against, in mm."""
+    """One case and seed: what was reached, and what it is compared with, in mm."""
 
     name: str
     seed: int
@@ -58,7 +58,7 @@ def folded(names: Sequence[str], seeds: Sequence[int]) -> list[Row]:
             began = time.perf_counter()
             made = plan(every[name], by_width=False)
             first = (time.perf_counter() - began) * 1000
-            assert made.laid.lies, name
+            assert made.laid.fits, name
             lay, bound = best(made, FOLDED, seed)
             rows.append(Row(name, seed, lay.length, made.laid.habit, made.laid.one_pass, bound, first))
     return rows
@@ -67,8 +67,8 @@ def folded(names: Sequence[str], seeds: Sequence[int]) -> list[Row]:
 def best(made: Plan, seconds: float, seed: int) -> tuple[Lay, float]:
     """The shortest lay in that time, checked; the clock begins once the processes are warm."""
     lay, bound = made.laid.lays[0], made.laid.bound
-    for told in search(made.laid, seconds, seed):
-        lay, bound = told.lays[0], told.bound
+    for step in search(made.laid, seconds, seed):
+        lay, bound = step.lays[0], step.bound
     assert not faults(lay, made.laid.pieces, made.job.cloth.one_way)
     return lay, bound
 
@@ -115,8 +115,8 @@ def crew(people: int, seconds: float) -> tuple[int, float, float, float]:
     others = tuple(Outfit(str(k), one.body, one.garments) for k, one in enumerate(everybody[1:]))
     laid = plan(replace(everybody[0], others=others), by_width=False).laid
     lays, one_pass = laid.lays, laid.one_pass
-    for told in search(laid, seconds, 1):
-        lays = told.lays
+    for step in search(laid, seconds, 1):
+        lays = step.lays
     for section, lay in zip(laid.sections, lays, strict=True):
         assert not faults(lay, section.pieces, False)
     used = [resource.getrusage(who).ru_maxrss for who in (resource.RUSAGE_SELF, resource.RUSAGE_CHILDREN)]

@@ -44,7 +44,7 @@ def divided(laying: Laying, cloth: Cloth, fold: str) -> tuple[Section, ...]:
 
 def first_length(sections: Sequence[Section]) -> float | None:
     """The first lay of them all, in mm; None where one has none."""
-    lays = [one.lays for one in sections if one.lays is not None]
+    lays = [one.best for one in sections if one.best is not None]
     return sum(one.lay.length for one in lays) if len(lays) == len(sections) else None
 
 
@@ -55,7 +55,7 @@ def part_of(piece: Piece) -> str:
 
 
 def with_small(section: Section) -> bool:
-    """Whether small parts lie beside what a section is named by."""
+    """Whether small parts are beside what a section is named by."""
     return any(part_of(piece) != section.name for piece in section.pieces)
 
 
@@ -87,14 +87,14 @@ def _folded(laying: Laying, cloth: Cloth, part: str, only: Collection[str], fold
     """The fold that was chosen for a part, or that on which its first lay is shortest."""
     wanted = [one for one in FOLDS if one == fold] or list(SECTION_FOLDS)
     tried = [laying.section(cloth, one, part, only) for one in wanted]
-    return min(tried, key=lambda one: one.lays.lay.length if one.lays is not None else inf)
+    return min(tried, key=lambda one: one.best.lay.length if one.best is not None else inf)
 
 
 def _beside(laying: Laying, cloth: Cloth, made: dict[str, Section]) -> dict[str, Section]:
     """Each small part, largest first, in the section that it lengthens least; their own begins empty."""
     small = sorted(made["rest"].pieces, key=lambda piece: -piece.width * piece.height)
     ids = {name: [piece.id for piece in section.pieces] for name, section in made.items()} | {"rest": []}
-    lengths = {name: one.lays.lay.length if one.lays else inf for name, one in made.items()} | {"rest": 0.0}
+    lengths = {name: one.best.lay.length if one.best else inf for name, one in made.items()} | {"rest": 0.0}
     for piece in small:
         tried = {name: laying.in_one_pass(cloth, made[name].table.fold, [*ids[name], piece.id]) for name in made}
         name = min(tried, key=lambda name: tried[name] - lengths[name] if tried[name] < inf else inf)

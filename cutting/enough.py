@@ -3,21 +3,21 @@
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from fractions import Fraction
+from typing import Any
 
 from cutting.cloth import FOLDS
 from cutting.errors import CuttingError
 from cutting.garments import Garment
-from cutting.job import GarmentAsk, Job, JumpsuitAsk
+from cutting.job import AnyAsk, Job
 from cutting.lengths import Fixed, inch
 from cutting.methods import Ask
-from cutting.methods.upper import TopAsk
 from cutting.plan import Plan, plan
 from cutting.searching import search
 from cutting.yardage import yardage
 
-Either = Ask | TopAsk
+Change = Callable[[Any, Garment], Any]
 SEEN = 5.0
-"""What saves less, in mm, is not worth its name."""
+"""What saves less, in mm, is not counted as a saving."""
 TRIM, LESS = inch(2), Fraction(9, 10)
 
 
@@ -46,12 +46,8 @@ def savings(made: Plan) -> list[Saving]:
         Saving(f"fold.{fold}", replace(job, cloth=replace(job.cloth, fold=fold)))
         for fold in (*FOLDS, "sections") if fold != made.laid.fold
     ]  # fmt: skip
-    changes: dict[str, Callable[[Either, Garment], Either | None]] = {
-        "pieced_band": _pieced, "other_cloth": _other, "hem": _hem, "leg": _leg, "shorter": _shorter, "fuller": _fuller,
-    }  # fmt: skip
-    garments = {garment.id: garment for garment in made.garments}
-    for code, change in changes.items():
-        asked = tuple(_changed(one, change, garments) for one in job.garments)
+    for code, changes in CHANGES.items():
+        asked = tuple(_changed(one, changes, made.garments) for one in job.garments)
         if asked != job.garments:
             found.append(Saving(code, replace(job, garments=asked)))
     return found
@@ -80,63 +76,75 @@ def enough(job: Job, each: float, seed: int, wanted: Callable[[], bool] = lambda
 
 
 def _needs(made: Plan, each: float, seed: int) -> float | None:
-    if not made.laid.lies:
+    if not made.laid.fits:
         return None
     shortest = made.laid.length
-    for told in search(made.laid, each, seed):
-        shortest = told.length
+    for step in search(made.laid, each, seed):
+        shortest = step.length
     return yardage(shortest, made.job.cloth, made.job.unit, made.job.count).length
 
 
-def _changed(
-    one: GarmentAsk | JumpsuitAsk, change: Callable[[Either, Garment], Either | None], garments: dict[str, Garment]
-) -> GarmentAsk | JumpsuitAsk:
-    if isinstance(one, GarmentAsk):
-        return replace(one, ask=change(one.ask, garments[one.id]) or one.ask)
-    top, lower = change(one.top, garments[f"{one.id}.top"]), change(one.lower, garments[f"{one.id}.lower"])
-    assert top is None or isinstance(top, TopAsk)
-    assert lower is None or isinstance(lower, Ask)
-    return replace(one, top=top or one.top, lower=lower or one.lower)
+def _changed(one: AnyAsk, changes: dict[str, Change], garments: tuple[Garment, ...]) -> AnyAsk:
+    """What is asked of a garment, or of each of its halves, with the change that its kind has."""
+    drafted = {garment.id: garment for garment in garments}
+
+    def change(kind: str, half: str, ask: Any) -> Any:
+        return changes[kind](ask, drafted[f"{one.id}.{half}" if half else one.id]) if kind in changes else ask
+
+    return one.changed(change)
 
 
-def _pieced(ask: Either, _: Garment) -> Either | None:
+def _pieced(ask: Ask, _: Garment) -> Ask:
     """A straight band joined behind instead of cut in one."""
-    plain = isinstance(ask, Ask) and ask.waist_finish == "straight-band" and ask.band_join == "none"
-    return replace(ask, band_join="centre-back") if plain and isinstance(ask, Ask) else None
+    plain = ask.waist_finish == "straight-band" and ask.band_join == "none"
+    return replace(ask, band_join="centre-back") if plain else ask
 
 
-def _other(ask: Either, garment: Garment) -> Either | None:
-    """Facings, bindings and pocket bags from other cloth."""
-    own = {"facings", "bags"} if isinstance(ask, Ask) else {"facings"}
-    small = {name for name in garment.panels if name == "pocket-bag" or name.endswith(("-facing", "-binding"))}
-    more = own - set(ask.other_cloth)
-    return replace(ask, other_cloth=(*ask.other_cloth, *sorted(more))) if small and more else None
+def _other(*own: str) -> Change:
+    """What of these a garment has, from other cloth."""
+
+    def change(ask: Any, garment: Garment) -> Any:
+        small = {name for name in garment.panels if name == "pocket-bag" or name.endswith(("-facing", "-binding"))}
+        more = set(own) - set(ask.other_cloth)
+        return replace(ask, other_cloth=(*ask.other_cloth, *sorted(more))) if small and more else ask
+
+    return change
 
 
-def _hem(ask: Either, _: Garment) -> Either | None:
+def _hem(least: Fixed) -> Change:
     """The hem half as deep."""
-    least = inch(1) if isinstance(ask, Ask) else inch(0.5)
-    return replace(ask, hem=Fixed(max(least.size, ask.hem.size / 2))) if ask.hem.size > least.size else None
+
+    def change(ask: Any, _: Garment) -> Any:
+        return replace(ask, hem=Fixed(max(least.size, ask.hem.size / 2))) if ask.hem.size > least.size else ask
+
+    return change
 
 
-def _leg(ask: Either, garment: Garment) -> Either | None:
+def _leg(ask: Ask, garment: Garment) -> Ask:
     """The leg narrower at the hem."""
     numbers = garment.numbers
-    if not isinstance(ask, Ask) or "front.hem_width" not in numbers:
-        return None
+    if "front.hem_width" not in numbers:
+        return ask
     now = numbers["front.hem_width"].net.mm + numbers["back.hem_width"].net.mm
     return replace(ask, hem_width=Fixed(Fraction(round(now * 10), 10) - TRIM.size))
 
 
-def _shorter(ask: Either, garment: Garment) -> Either | None:
+def _shorter(ask: Ask, garment: Garment) -> Ask:
     """Finished shorter."""
-    if not isinstance(ask, Ask):
-        return None
     return replace(ask, length=Fixed(Fraction(round(garment.numbers["length"].net.mm * 10), 10) - TRIM.size))
 
 
-def _fuller(ask: Either, _: Garment) -> Either | None:
+def _fuller(ask: Ask, _: Garment) -> Ask:
     """Less fullness, where there is any."""
-    if not isinstance(ask, Ask) or ask.fullness <= Fraction(6, 5):
-        return None
-    return replace(ask, fullness=ask.fullness * LESS)
+    return replace(ask, fullness=ask.fullness * LESS) if ask.fullness > Fraction(6, 5) else ask
+
+
+CHANGES: dict[str, dict[str, Change]] = {
+    "pieced_band": {"lower": _pieced},
+    "other_cloth": {"lower": _other("facings", "bags"), "top": _other("facings")},
+    "hem": {"lower": _hem(inch(1)), "top": _hem(inch(0.5))},
+    "leg": {"lower": _leg},
+    "shorter": {"lower": _shorter},
+    "fuller": {"lower": _fuller},
+}
+"""Each saving by the kind of garment it is for: what is asked, changed; the same where there is nothing to save."""

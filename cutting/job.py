@@ -1,23 +1,37 @@
 """A job: what goes in, already read and found sound."""
 
-from dataclasses import dataclass
-from typing import Literal
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from typing import Any, Literal
 
 from cutting.body import Body
 from cutting.cloth import Cloth
+from cutting.garments import Garment, draft_joined
+from cutting.kinds import kind_of
 from cutting.lengths import Unit
 from cutting.methods import Ask
 from cutting.methods.upper import TopAsk
 
+Change = Callable[[str, str, Any], Any]
+"""What is asked of a garment or a half, by its kind and its half (empty, top, lower), to be asked instead."""
+
 
 @dataclass(frozen=True)
 class GarmentAsk:
-    """One garment asked for."""
+    """One garment asked for by itself."""
 
     id: str
     style: str
     method: str
-    ask: Ask | TopAsk
+    ask: Any
+
+    def draft(self, name: str, body: Body) -> tuple[Garment, ...]:
+        """The garment under the name it has in the plan. Raises CuttingError with what cannot be served."""
+        return (kind_of(self.style).draft(name, self.method, body, self.ask),)
+
+    def changed(self, change: Change) -> "GarmentAsk":
+        """The same with something else asked of it."""
+        return replace(self, ask=change(kind_of(self.style).name, "", self.ask))
 
 
 @dataclass(frozen=True)
@@ -29,16 +43,27 @@ class JumpsuitAsk:
     method: str
     lower: Ask
 
+    def draft(self, name: str, body: Body) -> tuple[Garment, ...]:
+        """Both halves, under the garment's name and their own."""
+        return draft_joined(name, self.method, body, self.top, self.lower)
+
+    def changed(self, change: Change) -> "JumpsuitAsk":
+        """The same with something else asked of its halves."""
+        return replace(self, top=change("top", "top", self.top), lower=change("lower", "lower", self.lower))
+
+
+AnyAsk = GarmentAsk | JumpsuitAsk
+
 
 @dataclass(frozen=True)
 class Outfit:
-    """The garments of one client; the ids of garments are told apart by its own."""
+    """The garments of one client; its own id keeps the ids of garments apart."""
 
     id: str
     body: Body
-    garments: tuple[GarmentAsk | JumpsuitAsk, ...]
+    garments: tuple[AnyAsk, ...]
 
-    def named(self, garment: GarmentAsk | JumpsuitAsk) -> str:
+    def named(self, garment: AnyAsk) -> str:
         """A garment's id on a cloth that several outfits are cut from."""
         return f"{self.id}.{garment.id}" if self.id else garment.id
 
@@ -54,7 +79,7 @@ class Job:
 
     unit: Unit
     body: Body
-    garments: tuple[GarmentAsk | JumpsuitAsk, ...]
+    garments: tuple[AnyAsk, ...]
     cloth: Cloth
     client: str = ""
     seconds: float = 0.0

@@ -1,4 +1,4 @@
-"""The pieces of garments, outfit by outfit, on a cloth that is folded one way: which are cut, and how they lie."""
+"""The pieces of garments, outfit by outfit, on a cloth that is folded one way: which are cut, and how they are."""
 
 from collections.abc import Collection, Iterable
 from dataclasses import dataclass
@@ -8,7 +8,7 @@ from typing import Literal
 
 from cutting.cloth import Cloth, Fold, Folded, folded
 from cutting.garments import Garment
-from cutting.lay import Item, Known, Section, items_for, one_pass, rivals
+from cutting.lay import Item, Known, Section, first_lay, items_for, one_pass
 from cutting.pieces import Piece
 
 
@@ -21,7 +21,7 @@ class Laying:
     cut_from: Literal["main", "other"] = "main"
 
     def pieces(self, fold: str) -> list[Piece]:
-        """What is cut from this cloth; on folded cloth, halves that lie on the fold."""
+        """What is cut from this cloth; on folded cloth, halves that are on the fold."""
         return self._open if fold == "open" else self._on_fold
 
     @cached_property
@@ -55,7 +55,7 @@ class Laying:
         if cloth.one_way and table.times > 1:
             return Section(name, table, items, cloth.one_way, None)
         outfits = [[item for item in items if item.piece.garment in own] for own in self.owned]
-        lays = rivals(items, table, cloth.one_way, [own for own in outfits if own])
+        lays = first_lay(items, table, cloth.one_way, [own for own in outfits if own])
         return Section(name, table, items, cloth.one_way, lays)
 
     def in_one_pass(self, cloth: Cloth, fold: Fold, only: Collection[str]) -> float:

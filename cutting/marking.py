@@ -1,4 +1,4 @@
-"""The calls in the order of the table, and where each lies on the cloth."""
+"""The calls in the order of the table, and where each is on the cloth."""
 
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
@@ -30,7 +30,7 @@ class Mark:
 
 @dataclass(frozen=True)
 class Place:
-    """Where a piece lies: the number of the placement on the whole cloth, the section and its fold."""
+    """Where a piece is: the number of the placement on the whole cloth, the section and its fold."""
 
     number: int
     section: int
@@ -42,9 +42,9 @@ def place_marks(
     garments: tuple[Garment, ...], laid: Laid, cut_from: Literal["main", "other"] = "main"
 ) -> tuple[Mark, ...]:
     """Every call on one cloth in the order of the table: section by section, in each garment by garment; each panel
-    starts from where its lines lie in the lay.
+    starts from where its lines are in the lay.
 
-    On open cloth a pair lies there twice: the second is traced from the first, turned over, along lines of its own.
+    On open cloth a pair is there twice: the second is traced from the first, turned over, along lines of its own.
     """
     places: dict[str, list[Place]] = {}
     for number, (section, placement) in enumerate(laid.placements()):
@@ -85,7 +85,7 @@ Tapes = list[tuple[Step, Tape]]
 
 
 def _panels(garment: Garment, places: dict[str, list[Place]]) -> Iterator[tuple[str, Tapes, list[Place]]]:
-    """Each panel with its tapes, as it is drawn where it lies: on folded cloth what can lie on the fold is a half."""
+    """Each panel with its tapes, as it is drawn there: on folded cloth what can be laid on the fold is a half."""
     drawn: dict[bool, Tapes] = {False: garment.tapes()}
     for name in dict.fromkeys(step.panel for step, _ in drawn[False]):
         there = places.get(f"{garment.id}.{name}", [])
@@ -96,7 +96,7 @@ def _panels(garment: Garment, places: dict[str, list[Place]]) -> Iterator[tuple[
 
 
 def _calls(garment: Garment, tapes: Tapes, places: list[Place]) -> list[Mark]:
-    """A panel's calls, on the cloth where it lies there."""
+    """A panel's calls, with their places on the cloth where it is laid."""
     if not places:
         return [Mark(garment.id, step, tape, None) for step, tape in tapes]
     first = places[0]
@@ -112,13 +112,13 @@ def _calls(garment: Garment, tapes: Tapes, places: list[Place]) -> list[Mark]:
 
 
 def _fold_shift(garment: Garment, step: Step, folded: bool) -> Point:
-    """A part that lies on the fold is drawn as its half: across is counted from its middle."""
+    """A part that is on the fold is drawn as its half: across is counted from its middle."""
     part = garment.part(step.panel)
     return Point(-part.fold, 0) if part is not None and part.fold is not None and folded else Point(0, 0)
 
 
 def _anchors(garment: Garment, first: Step, tape: Tape, place: Place, twin: bool = False) -> list[Mark]:
-    """Where the panel's guide line and top line lie on the cloth: from the fold and from the cut end."""
+    """Where the panel's guide line and top line are on the cloth: from the fold and from the cut end."""
     placement, folded, crosswise = place.placement, place.table.fold != "open", place.table.crosswise
     top, corner = garment.anchor(first.panel, tape)
     on_guide = folded and garment.guide_on_fold(first.panel)

@@ -13,15 +13,14 @@ from cutting.codes import ProblemCode
 from cutting.dividing import first_laid
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
-from cutting.garments import Garment, draft_joined, draft_lower, draft_top
-from cutting.job import GarmentAsk, Job, JumpsuitAsk, Outfit
+from cutting.garments import Garment
+from cutting.job import AnyAsk, Job, Outfit
 from cutting.lay import Bound, Laid, Lay, Placement
 from cutting.laying import Laying
 from cutting.ledger import Row, ledger
 from cutting.lengths import Fixed, Length, found
 from cutting.marking import Mark, place_marks
 from cutting.methods import said_of_cloth
-from cutting.methods.upper import TopAsk
 from cutting.pieces import Piece
 from cutting.where import CLOTH, LAY, Where
 from cutting.widths import WidthRow
@@ -87,7 +86,7 @@ def plan(job: Job, by_width: bool = True) -> Plan:
 
 
 def _bought(job: Job, laid: Laid) -> Yardage | None:
-    return yardage(laid.length, job.cloth, job.unit, job.count) if laid.lies else None
+    return yardage(laid.length, job.cloth, job.unit, job.count) if laid.fits else None
 
 
 def widths(job: Job) -> tuple[WidthRow, ...]:
@@ -115,7 +114,7 @@ def by_hand(made: Plan, placements: Sequence[tuple[int, Placement]]) -> Plan:
 def with_lays(
     made: Plan, lays: Sequence[Lay | None], bounds: Sequence[Bound] | None = None, refused: ProblemCode = "lay.invalid"
 ) -> Plan:
-    """The same plan on other lays of its sections (None: as it lies), with better bounds where some were proved.
+    """The same plan on other lays of its sections (None: as it is placed), with better bounds where some were proved.
 
     Raises CuttingError with the code `refused` where one is not sound.
     """
@@ -133,7 +132,7 @@ def draft(job: Job) -> tuple[tuple[Garment, ...], ...]:
         garments: list[Garment] = []
         for asked in outfit.garments:
             try:
-                garments += [_said(made, outfit, asked) for made in _draft_one(outfit, asked)]
+                garments += [_said(made, outfit, asked) for made in asked.draft(outfit.named(asked), outfit.body)]
             except CuttingError as refused:
                 placed = [_placed(problem, outfit, asked) for problem in refused.problems]
                 problems += [problem for problem in placed if problem not in problems]
@@ -143,14 +142,14 @@ def draft(job: Job) -> tuple[tuple[Garment, ...], ...]:
     return tuple(drafted)
 
 
-def _placed(problem: Problem, outfit: Outfit, asked: GarmentAsk | JumpsuitAsk) -> Problem:
+def _placed(problem: Problem, outfit: Outfit, asked: AnyAsk) -> Problem:
     """A problem with the place where it is mended."""
     return replace(problem, where=problem.where.in_garment(asked.id, problem.where.half, outfit.id))
 
 
-def _said(garment: Garment, outfit: Outfit, asked: GarmentAsk | JumpsuitAsk) -> Garment:
+def _said(garment: Garment, outfit: Outfit, asked: AnyAsk) -> Garment:
     """The garment, its findings placed where they belong: at a measurement, a choice, or in the plan."""
-    half = garment.id.rpartition(".")[2] if isinstance(asked, JumpsuitAsk) else ""
+    half = garment.id.removeprefix(outfit.named(asked)).removeprefix(".")
     placed = (
         replace(one, where=replace(one.where, garment=garment.id))
         if one.where.root == "plan"
@@ -162,15 +161,6 @@ def _said(garment: Garment, outfit: Outfit, asked: GarmentAsk | JumpsuitAsk) -> 
 
 def _doubts(outfit: Outfit) -> list[Finding]:
     return [replace(one, where=one.where.in_garment("", "", outfit.id)) for one in doubts(outfit.body.sizes)]
-
-
-def _draft_one(outfit: Outfit, asked: GarmentAsk | JumpsuitAsk) -> tuple[Garment, ...]:
-    name = outfit.named(asked)
-    if isinstance(asked, JumpsuitAsk):
-        return draft_joined(name, asked.method, outfit.body, asked.top, asked.lower)
-    if isinstance(asked.ask, TopAsk):
-        return (draft_top(name, asked.method, outfit.body, asked.ask),)
-    return (draft_lower(name, asked.method, outfit.body, asked.ask),)
 
 
 def _needed(garments: tuple[Garment, ...], pieces: tuple[Piece, ...]) -> Needed:
@@ -188,7 +178,7 @@ def _cloth_findings(
     bought: Yardage | None,
 ) -> list[Finding]:
     found_: list[Finding] = []
-    full = [section for section in laid.sections if section.lays is None]
+    full = [section for section in laid.sections if section.best is None]
     if full:
         found_.append(_no_lay(job, full[0].pieces, full[0].table))
     for garment in garments:
@@ -206,7 +196,7 @@ def _cloth_findings(
 
 
 def _no_lay(job: Job, pieces: tuple[Piece, ...], table: Folded) -> Finding:
-    """Why the pieces do not lie on the cloth as it is folded, and what would mend it."""
+    """Why the pieces do not fit on the cloth as it is folded, and what would mend it."""
     if job.cloth.one_way and table.times > 1:
         return Finding("lay.nap", "stop", CLOTH / "fold")
     piece, deep, room = worst_fit(list(pieces), table)

@@ -2,7 +2,7 @@
 
 It ends by itself: when the time is over, when a lay is proved the shortest, or when its standard input is closed.
 Where the first line has a `hand`, its placements are where the search sets out from, and those of its pins stay.
-Where the first line says `savings`, it tries what would make the cloth in hand enough, and tells each as a line.
+Where the first line says `savings`, it tries what would make the cloth in hand enough, and writes each as a line.
 Else each line holds tried, gone_ms and bound_mm; a better lay adds `lay`; the last line holds the whole `plan`.
 `python -m cutting.search_child warm` compiles what the search needs, and keeps it for the next time.
 """
@@ -48,8 +48,8 @@ def try_savings(asked: dict[str, Any]) -> int:
     """Each saving of cloth, as it comes out; the last line says that it ended."""
     job = read_job(asked["job"])
     for number, one in enumerate(enough(job, asked["seconds"], asked["seed"], wanted=lambda: not _left_alone()), 1):
-        told = {"code": one.code, "needs_mm": one.needs, "saves_mm": one.saves}
-        _say(tried=number, saving=told | {"enough": one.enough})
+        row = {"code": one.code, "needs_mm": one.needs, "saves_mm": one.saves}
+        _say(tried=number, saving=row | {"enough": one.enough})
     _say(ended=True)
     return 0
 
@@ -61,7 +61,7 @@ def _moved(first: Plan, hand: dict[str, Any]) -> tuple[Plan, Laid]:
     for number, section in enumerate(made.laid.sections):
         among = [k for k, one in enumerate(hand["placements"]) if one["section"] == number]
         pins = [place for place, k in enumerate(among) if k in hand["pins"]]
-        # A section of which nothing is pinned stays as it lies, unless it is the only one.
+        # A section of which nothing is pinned stays as it is placed, unless it is the only one.
         free = not pins and len(made.laid.sections) > 1
         sections.append(pinned(section, range(len(among)) if free else pins))
     return made, replace(made.laid, sections=tuple(sections))
@@ -82,15 +82,15 @@ def main() -> int:
     if asked.get("savings"):
         return try_savings(asked)
     first = plan(read_job(asked["job"]), by_width=False)
-    if not first.laid.lies:
+    if not first.laid.fits:
         return 0
     laid, hand = first.laid, asked.get("hand")
     if hand:
         first, laid = _moved(first, hand)
 
-    def found(told: Progress) -> Plan:
+    def found(step: Progress) -> Plan:
         # What is proved of a lay with pins holds for those pins only.
-        return with_lays(first, told.lays, None if hand else told.bounds)
+        return with_lays(first, step.lays, None if hand else step.bounds)
 
     spoke, last = 0.0, None
     for last in search(laid, asked["seconds"], asked["seed"], wanted=lambda: not _left_alone()):

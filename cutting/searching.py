@@ -19,7 +19,7 @@ from cutting.plan import Plan, with_lays
 PROCESSES = 2
 FINER = (1.25, 0.8)
 """Each process has a raster and a seed of its own: one finds what the other does not."""
-TELLS = 0.2
+REPORTS = 0.2
 
 
 @dataclass(frozen=True)
@@ -52,9 +52,9 @@ def search(
     """Look for a shorter lay until `seconds` are over, it is proved the shortest, or it is no longer `wanted`.
 
     Sections are searched one after the other, each with its share of the time that is left. What each process tries
-    depends on `seed`, its number and what it is told of the others' lays; how much of it in the time, on the machine.
+    depends on `seed`, its number and what the others report; how much of it in the time, on the machine.
     """
-    if not laid.lies or seconds <= 0:
+    if not laid.fits or seconds <= 0:
         return
     begun = time.monotonic()
     lays, bounds = list(laid.lays), list(laid.bounds)
@@ -64,24 +64,24 @@ def search(
         left = seconds - (time.monotonic() - begun)
         if number and not wanted():
             return
-        told = None
-        for told in _section(section, left / (len(lays) - number), seed, wanted, processes):
-            lays[number], bounds[number] = told.lay or lays[number], told.bound
-            ends = number == len(lays) - 1 and all(proved_) and told.done
+        step = None
+        for step in _section(section, left / (len(lays) - number), seed, wanted, processes):
+            lays[number], bounds[number] = step.lay or lays[number], step.bound
+            ends = number == len(lays) - 1 and all(proved_) and step.done
             gone = time.monotonic() - begun
-            yield Progress(tried + told.tried, gone, tuple(lays), tuple(bounds), told.news, ends)
-        tried += told.tried if told is not None else 0
-        proved_.append(told is not None and told.done)
+            yield Progress(tried + step.tried, gone, tuple(lays), tuple(bounds), step.news, ends)
+        tried += step.tried if step is not None else 0
+        proved_.append(step is not None and step.done)
 
 
 def shortened(made: Plan, seconds: float, seed: int) -> Plan:
     """The plan on the shortest lay found in that time; on its own where there is none, or no time is given."""
-    told = list(search(made.laid, seconds, seed))
-    return with_lays(made, told[-1].lays, told[-1].bounds) if told else made
+    steps = list(search(made.laid, seconds, seed))
+    return with_lays(made, steps[-1].lays, steps[-1].bounds) if steps else made
 
 
 @dataclass(frozen=True)
-class _Told:
+class _Step:
     """How far one section has come."""
 
     tried: int
@@ -93,23 +93,23 @@ class _Told:
 
 def _section(
     section: Section, seconds: float, seed: int, wanted: Callable[[], bool], processes: int
-) -> Iterator[_Told]:
-    assert section.lays is not None
+) -> Iterator[_Step]:
+    assert section.best is not None
     begun = time.monotonic()
-    start, items = section.lays.lay, section.items
-    least = section.lays.bound
+    start, items = section.best.lay, section.items
+    least = section.best.bound
     load()
     workers = _Workers(items, start, least.reach, seed, processes)
     best: Lay | None = None
     try:
         least = best_of([least, proved(Model.of(items, start.table))])
         while True:
-            found = workers.news(TELLS)
+            found = workers.news(REPORTS)
             news = found is not None and found.reach < (best or start).reach - 1e-3
             best = found if news else best
             done = (best or start).reach <= least.reach + ENOUGH
             over = done or time.monotonic() - begun > seconds or not workers.left or not wanted()
-            yield _Told(workers.tried, best, least.within((best or start).reach), news, done)
+            yield _Step(workers.tried, best, least.within((best or start).reach), news, done)
             if over:
                 return
     finally:
@@ -117,13 +117,13 @@ def _section(
 
 
 class _Workers:
-    """Processes that tell of every better lay, and are told of what the others found; they end with this one."""
+    """Processes that report every better lay and receive what the others found; they end with this one."""
 
     def __init__(self, items: Sequence[Item], start: Lay, least: float, seed: int, count: int):
         context = multiprocessing.get_context("fork")
         self.ends: list[Connection] = []
         self.tries: dict[Connection, int] = {}
-        self.owed: dict[Connection, Lay] = {}
+        self.unsent: dict[Connection, Lay] = {}
         self.all = []
         self.best: Lay | None = None
         for number in range(count):
@@ -146,7 +146,7 @@ class _Workers:
         return sum(self.tries.values())
 
     def news(self, seconds: float) -> Lay | None:
-        """The shortest lay told of, or None where nothing was for so long."""
+        """The shortest lay that was reported, or None where nothing was for so long."""
         best: Lay | None = None
         for end in wait(self.ends, seconds):
             assert isinstance(end, Connection)
@@ -158,11 +158,11 @@ class _Workers:
             self.tries[end] = tried
             if lay is not None and (self.best is None or lay.reach < self.best.reach):
                 best = self.best = lay
-                self.owed = dict.fromkeys([other for other in self.ends if other is not end], lay)
-            if end in self.owed:
-                # It has just read what it was told before, so that no message waits for it in vain.
+                self.unsent = dict.fromkeys([other for other in self.ends if other is not end], lay)
+            if end in self.unsent:
+                # It has just read what was sent before, so that no message waits for it in vain.
                 with suppress(OSError):
-                    end.send(self.owed.pop(end))
+                    end.send(self.unsent.pop(end))
         return best
 
     def end(self) -> None:
@@ -171,8 +171,8 @@ class _Workers:
             process.join()
 
 
-def _heard(there: Connection) -> Lay | None:
-    """The last lay that was told of since."""
+def _received(there: Connection) -> Lay | None:
+    """The last lay that was received since."""
     lay: Lay | None = None
     while there.poll():
         lay = there.recv()
@@ -182,12 +182,12 @@ def _heard(there: Connection) -> Lay | None:
 def _work(
     there: Connection, parent: int, items: Sequence[Item], start: Lay, least: float, seed: int, finer: float
 ) -> None:
-    told = 0.0
+    reported = 0.0
     with suppress(BrokenPipeError):
-        for step in improve(items, start, least, seed, finer, partial(_heard, there)):
+        for step in improve(items, start, least, seed, finer, partial(_received, there)):
             now = time.monotonic()
-            if step.lay is not None or step.proved or now - told > TELLS:
+            if step.lay is not None or step.proved or now - reported > REPORTS:
                 there.send((step.tried, step.lay))
-                told = now
+                reported = now
             if step.proved or os.getppid() != parent:
                 return

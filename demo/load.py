@@ -40,26 +40,26 @@ def _sheet(owner: User, client: Client, day: date, measures: dict[str, str]) -> 
     return sheet
 
 
-def _order(owner: User, told: dict[str, Any]) -> None:
+def _order(owner: User, asked: dict[str, Any]) -> None:
     today = timezone.localdate()
-    client = put_client(actor=owner, id=uuid4(), version=0, name=told["client"], **told.get("card", {}))
-    if before := told.get("before"):
+    client = put_client(actor=owner, id=uuid4(), version=0, name=asked["client"], **asked.get("card", {}))
+    if before := asked.get("before"):
         old = _sheet(owner, client, today - timedelta(days=before["days"]), before["measures"])
         close_sheet(actor=owner, id=old.id)
-    sheet = _sheet(owner, client, today, told["measures"])
+    sheet = _sheet(owner, client, today, asked["measures"])
     cloth = put_cloth(
         actor=owner,
         id=uuid4(),
         version=0,
-        colour=told["colour"],
+        colour=asked["colour"],
         length="",
         fold="auto",
         one_way=False,
-        **told["cloth"],
+        **asked["cloth"],
     )
     order = put_order(
-        actor=owner, id=uuid4(), version=0, client=client.id, sheet=sheet.id, cloth=cloth.id, title=told["title"],
-        promised_on=today + timedelta(days=told["days"]),
+        actor=owner, id=uuid4(), version=0, client=client.id, sheet=sheet.id, cloth=cloth.id, title=asked["title"],
+        promised_on=today + timedelta(days=asked["days"]),
     )  # fmt: skip
-    for garment in told["garments"]:
+    for garment in asked["garments"]:
         put_garment(actor=owner, id=uuid4(), version=0, order=order.id, method="", **garment)

@@ -8,6 +8,7 @@ import time
 from collections.abc import Callable
 
 from setup import postgres, processes
+from setup.lanes import Step, run_side_by_side, table
 from setup.places import ROOT, RUN, VAR, secret
 
 PYTHON = str(ROOT / ".venv/bin/python")
@@ -64,8 +65,8 @@ def serve() -> str:
 def _stop_if_changed() -> None:
     """End the server and the worker where the code or the pages are not those they were started with."""
     parts = [path for folder in ("cutting", "shop", "demo", "web/dist") for path in (ROOT / folder).rglob("*")]
-    told = "".join(f"{p}{p.stat().st_mtime_ns}" for p in sorted(parts) if p.suffix in (".py", ".html", ".js", ".css"))
-    now = hashlib.sha256(told.encode()).hexdigest()
+    seen = "".join(f"{p}{p.stat().st_mtime_ns}" for p in sorted(parts) if p.suffix in (".py", ".html", ".js", ".css"))
+    now = hashlib.sha256(seen.encode()).hexdigest()
     stamp = RUN / "code"
     if not stamp.exists() or stamp.read_text() != now:
         processes.stop("server")
@@ -91,38 +92,56 @@ def stop(_: list[str]) -> int:
     return 0
 
 
-def lint_steps() -> list[tuple[list[str], str]]:
+def lint_steps() -> list[Step]:
+    """Style, types, layers and generated files."""
     binary = ROOT / ".venv/bin"
     return [
-        ([str(binary / "ruff"), "check", "."], "."),
-        ([str(binary / "ruff"), "format", "--check", "."], "."),
-        ([str(binary / "lint-imports"), "--no-cache"], "."),
-        ([str(binary / "mypy")], "."),
-        ([PYTHON, "-m", "setup.generated", "--check"], "."),
-        ([NPM, "run", "--silent", "types"], "web"),
-        ([NPM, "run", "--silent", "lint"], "web"),
+        Step("mypy", [str(binary / "mypy")]),
+        Step("generated files", [PYTHON, "-m", "setup.generated", "--check"]),
+        Step("tsc", [NPM, "run", "--silent", "types"], "web"),
+        Step("eslint and prettier", [NPM, "run", "--silent", "lint"], "web"),
+        Step("layers", [str(binary / "lint-imports"), "--no-cache"]),
+        Step("ruff", [str(binary / "ruff"), "check", "."]),
+        Step("ruff format", [str(binary / "ruff"), "format", "--check", "."]),
     ]
+
+
+def test_steps() -> list[Step]:
+    """Every step of the tests, the longest first, so that the lanes end at about the same time."""
+
+    def pytest(name: str, *words: str) -> Step:
+        # Each has a database of its own: they run side by side.
+        return Step(name, [PYTHON, "-m", "pytest", "-q", *words], more={"PLAVET_TEST_DATABASE": f"test_{name}"})
+
+    slow = [f"tests/cutting/{name}" for name in SLOW]
+    return [
+        pytest("e2e", "tests/e2e"),
+        pytest("core", "tests/cutting", *(f"--ignore={path}" for path in slow)),
+        pytest("search", *slow),
+        Step("pages", [NPM, "run", "--silent", "test"], "web"),
+        pytest("shop", "tests/shop", "tests/setup", "tests/outside"),
+        *lint_steps(),
+    ]
+
+
+SLOW = ("test_search.py", "test_lay.py", "test_sections.py", "test_together.py", "test_pins.py")
+"""Tests of the core that lay and search: a step of their own."""
 
 
 def lint(_: list[str]) -> int:
-    env = environment("test")
-    return max(run(command, env, cwd) for command, cwd in lint_steps())
+    done = run_side_by_side(lint_steps(), environment("test"))
+    return max(one.code for one in done)
 
 
 def test(arguments: list[str]) -> int:
-    started = time.monotonic()
+    began = time.monotonic()
     deep = "--deep" in arguments
     env = environment("test") | {"PLAVET_DEEP": "1" if deep else ""}
-    steps = [
-        *lint_steps(),
-        ([NPM, "run", "--silent", "test"], "web"),
-        ([PYTHON, "-m", "pytest", "-q", "tests", "--ignore=tests/e2e"], "."),
-        ([PYTHON, "-m", "pytest", "-q", "tests/e2e"], "."),
-    ]
-    failed = [command for command, cwd in steps if run(command, env, cwd) != 0]
-    print(f"\n{time.monotonic() - started:.0f} s")
+    done = run_side_by_side(test_steps(), env)
+    failed = [one.step.name for one in done if one.code != 0]
+    print(f"{table(done)}\n\n{time.monotonic() - began:.0f} s")
     if failed:
-        print("Failed:", *(" ".join(c).replace(str(ROOT) + "/", "") for c in failed), sep="\n  ")
+        print("Failed:", ", ".join(failed))
         return 1
     write_green()
     return 0
@@ -161,9 +180,10 @@ def benchmark(arguments: list[str]) -> int:
 
 def lock(_: list[str]) -> int:
     flags = ["--universal", "--python-version", "3.11", "--generate-hashes", "--no-header", "--no-annotate"]
-    for name in ("requirements", "requirements-dev"):
+    # What the tests need on top is locked at the versions Plavet runs on.
+    for name, more in (("requirements", []), ("requirements-dev", ["-c", "requirements.txt"])):
         must(
-            [str(ROOT / ".venv/bin/uv"), "pip", "compile", "-q", *flags, f"{name}.in", "-o", f"{name}.txt"],
+            [str(ROOT / ".venv/bin/uv"), "pip", "compile", "-q", *flags, *more, f"{name}.in", "-o", f"{name}.txt"],
             {**os.environ},
         )
     return 0

@@ -1,4 +1,7 @@
-"""Files made from other files: the API's description, and the page's types. `--check` finds a stale one."""
+"""Files made from other files: the API's description, the page's types, answers for its tests.
+
+`--check` finds a stale one.
+"""
 
 import difflib
 import json
@@ -27,6 +30,13 @@ def made() -> dict[Path, str]:
     for name, model in (("job", JobIn), ("plan", PlanOut), ("problems", ProblemsOut)):
         schema = model.model_json_schema(by_alias=True, mode="validation" if name == "job" else "serialization")
         texts[ROOT / f"docs/schema/plavet-{name}.json"] = json.dumps(schema, indent=1, sort_keys=True) + "\n"
+    from shop.bridge.designing import design
+    from shop.bridge.trade import trade
+
+    # What the server answers, for the tests of the pages.
+    job = json.loads((ROOT / "demo/jobs/choir-palazzo.json").read_text())
+    for name, answer in (("trade", trade()), ("design", design(job))):
+        texts[ROOT / f"web/src/test/{name}.gen.json"] = json.dumps(answer.model_dump(), ensure_ascii=False) + "\n"
     stands = OPENAPI.read_text() if OPENAPI.exists() else ""
     if stands != texts[OPENAPI] and "--check" not in sys.argv:
         OPENAPI.write_text(texts[OPENAPI])

@@ -51,7 +51,7 @@ def _home() -> Path:
     if _as_server("test", "-x", str(VAR)).returncode != 0:
         name = hashlib.sha256(str(ROOT).encode()).hexdigest()[:12]
         home = Path("/var/lib/postgresql") / f"plavet-{name}"
-        print(f"The user postgres cannot enter this checkout: its data lie in {home}.")
+        print(f"The user postgres cannot enter this checkout: its data are in {home}.")
     home.mkdir(parents=True, exist_ok=True)
     shutil.chown(home, "postgres", "postgres")
     return home

@@ -5,8 +5,9 @@ digest() { cat "$@" | sha256sum | cut -d' ' -f1; }
 done_before() { [ -f "$stamps/$1" ] && [ "$(cat "$stamps/$1")" = "$2" ]; }
 remember() { mkdir -p "$stamps"; printf '%s' "$2" > "$stamps/$1"; }
 
+# With "test": what the tests need on top.
 ensure_packages() {
-    wanted=$(grep -v '^#' setup/apt.txt)
+    wanted=$(grep -hv '^#' setup/apt.txt ${1:+setup/apt-$1.txt})
     missing=""
     for name in $wanted; do
         dpkg-query -W -f='${Status}' "$name" 2>/dev/null | grep -q 'ok installed' || missing="$missing $name"
@@ -23,25 +24,36 @@ ensure_packages() {
         > var/apt.log 2>&1 || { tail -n 20 var/apt.log >&2; echo "apt-get failed; all of it is in var/apt.log" >&2; exit 1; }
 }
 
+# What Plavet runs on; with "test" what the tests need on top: they are more packages, at the same versions.
 ensure_python() {
+    mark=$(digest requirements.txt setup/steps.sh)
+    if ! { [ -x .venv/bin/python ] && done_before python "$mark"; }; then
+        base=/usr/bin/python3
+        { [ -x "$base" ] && "$base" -c 'import ensurepip, sys; sys.exit(sys.version_info < (3, 11))' 2>/dev/null; } || base=python3
+        command -v "$base" >/dev/null 2>&1 || { ensure_packages; base=/usr/bin/python3; }
+        "$base" -c 'import ensurepip' 2>/dev/null || ensure_packages
+        rm -rf .venv "$stamps/python-test"
+        "$base" -m venv .venv
+        .venv/bin/pip install -q --disable-pip-version-check uv==0.13.9 2>&1 | grep -v '^WARNING' || true
+        install_python requirements.txt
+        remember python "$mark"
+    fi
+    [ "${1:-}" = test ] || return 0
     mark=$(digest requirements-dev.txt setup/steps.sh)
-    [ -x .venv/bin/python ] && done_before python "$mark" && return 0
-    base=/usr/bin/python3
-    { [ -x "$base" ] && "$base" -c 'import ensurepip, sys; sys.exit(sys.version_info < (3, 11))' 2>/dev/null; } || base=python3
-    command -v "$base" >/dev/null 2>&1 || { ensure_packages; base=/usr/bin/python3; }
-    "$base" -c 'import ensurepip' 2>/dev/null || ensure_packages
-    echo "Installing the Python packages of requirements-dev.txt"
-    rm -rf .venv
-    "$base" -m venv .venv
-    .venv/bin/pip install -q --disable-pip-version-check uv==0.13.9 2>&1 | grep -v '^WARNING' || true
-    .venv/bin/uv pip install -q --python .venv/bin/python --require-hashes -r requirements-dev.txt 2> .venv/install.log \
+    done_before python-test "$mark" && return 0
+    install_python requirements-dev.txt
+    remember python-test "$mark"
+}
+
+install_python() {
+    echo "Installing the Python packages of $1"
+    .venv/bin/uv pip install -q --python .venv/bin/python --require-hashes -r "$1" 2> .venv/install.log \
         || { cat .venv/install.log >&2; exit 1; }
-    remember python "$mark"
 }
 
 ensure_web() {
     PATH="$PWD/.venv/bin:$PATH"; export PATH
-    mark=$(digest web/package-lock.json web/.npmrc requirements-dev.txt)
+    mark=$(digest web/package-lock.json web/.npmrc requirements.txt)
     if ! { [ -d web/node_modules ] && done_before node "$mark"; }; then
         echo "Installing the packages of web/package-lock.json"
         mkdir -p var
@@ -59,7 +71,7 @@ ensure_web() {
 # The search for a shorter lay is compiled once; what it compiles to is kept in var/numba.
 ensure_search() {
     NUMBA_CACHE_DIR="$PWD/var/numba"; export NUMBA_CACHE_DIR
-    mark=$(stat -c '%n %s %Y' cutting/lay/search/*.py | cat - requirements-dev.txt | sha256sum | cut -d' ' -f1)
+    mark=$(stat -c '%n %s %Y' cutting/lay/search/*.py | cat - requirements.txt | sha256sum | cut -d' ' -f1)
     [ -d var/numba ] && done_before search "$mark" && return 0
     echo "Compiling the search for a shorter lay"
     mkdir -p var

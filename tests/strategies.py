@@ -132,7 +132,9 @@ def top_asks(draw, style=None, joined=False):
         chosen |= {"waist_ease": draw(st.sampled_from([None, inch(1)])), "darts": draw(st.sampled_from([None, "one"]))}
     if joined:
         chosen |= {"closure": None, "hem_shape": None, "waist_ease": None}
-    return resolve_top(style, {key: value for key, value in chosen.items() if value is not None}, joined=joined)
+    return resolve_top(
+        "quarter-bust", style, {key: value for key, value in chosen.items() if value is not None}, joined=joined
+    )
 
 
 @st.composite

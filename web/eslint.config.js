@@ -1,7 +1,8 @@
+import { readdirSync } from "node:fs";
 import hooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
-const features = ["login", "bench", "clients", "orders", "measuring", "design", "cloth", "marking", "lay", "check"];
+const features = readdirSync(new URL("src/features", import.meta.url));
 
 export default tseslint.config(
   { ignores: ["src/api/schema.gen.ts"] },

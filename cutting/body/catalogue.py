@@ -4,6 +4,7 @@ Names follow ISO 8559-1 where it has one; the ranges are common practice, no sou
 a hip of 2 m. They catch a slip of the unit, not an unusual body.
 """
 
+from collections.abc import Collection
 from dataclasses import dataclass
 from difflib import get_close_matches
 from typing import Literal
@@ -26,7 +27,7 @@ NEEDED: dict[str, tuple[str, ...]] = {
 class Point:
     """A point of the tape: its key, the range in mm, the sessions that ask for it, the view it is taken in.
 
-    `tape` says how the tape lies on the figure: `round` and a level, or `along` and the landmarks it passes.
+    `tape` says how the tape is on the figure: `round` and a level, or `along` and the landmarks it passes.
     """
 
     key: str
@@ -101,6 +102,15 @@ def session(name: str) -> tuple[Point, ...]:
     """The points of a session (trousers, top, jumpsuit or full) in the order of taking."""
     asked = [point for point in CATALOGUE.values() if name == "full" or name in point.sets]
     return tuple(sorted(asked, key=lambda point: VIEWS.index(point.view)))
+
+
+SESSIONS = tuple(NEEDED)
+"""What is measured together, by what is sewn."""
+
+
+def session_for(kinds: Collection[str]) -> str:
+    """The session that garments of these kinds ask for: of trousers, of a top, or of both."""
+    return {frozenset({"lower"}): "trousers", frozenset({"top"}): "top"}.get(frozenset(kinds), "jumpsuit")
 
 
 def nearest(word: str, among: list[str]) -> str:

@@ -1,8 +1,8 @@
 """Measures that do not fit one another: the field that is wrong, and the range to expect there.
 
-Girths are held against a model of adults (model.json: log-centimetre means and covariances, derived from the bdims
-data, Heinz, Peterson, Johnson, Kerk 2003, Journal of Statistics Education 11(2)); all against simple rules, and
-against the client's last sheet (both common practice, no source).
+Girths are compared with a model of adults (model.json: log-centimetre means and covariances, derived from the bdims
+data, Heinz, Peterson, Johnson, Kerk 2003, Journal of Statistics Education 11(2)); all with simple rules, and
+with the client's last sheet (both common practice, no source).
 """
 
 import json
@@ -113,7 +113,7 @@ def doubts(sizes: Sizes, last: Sizes | None = None, sure: Collection[str] = ()) 
     """What should be measured again (`warn`) or looked at (`note`); `where` is `measurements.<key>`.
 
     `last` is the client's sheet before this one. `sure` are keys that were measured twice: one that does not fit is
-    told with the others, but no longer hides them. The keys of a doubt's params are lengths.
+    named with the others, but no longer hides them. The keys of a doubt's params are lengths.
     """
     found = [*_of_model(sizes, sure), *_of_rules(sizes), *(_of_last(sizes, last) if last else [])]
     first: dict[Where, Finding] = {}
@@ -128,7 +128,7 @@ def _doubt(code: FindingCode, weight: Weight, key: str, **params: float | Fracti
 
 
 def _of_model(sizes: Sizes, sure: Collection[str]) -> list[Finding]:
-    """The worst girth, and where that one is sure the worst of the others, held against one another without it."""
+    """The worst girth, and where that one is sure the worst of the others, compared with one another without it."""
     left, found = dict(sizes), []
     while all_ := fits(left):
         worst = max(all_, key=lambda fit: abs(fit.z))

@@ -1,4 +1,4 @@
-"""What a jumpsuit's seam owes: waists that meet, darts and zip edges that meet, room to sit."""
+"""What a jumpsuit's seam requires: waists that meet, darts and zip edges that meet, room to sit."""
 
 from itertools import pairwise
 

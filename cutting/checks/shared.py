@@ -68,7 +68,7 @@ def thigh(where: Where, thigh: float, round_: float) -> Check:
 
 
 def grown(where: Where, garment: Lower) -> Check:
-    """Every edge's cut line lies its allowance outside the sewing line; the edge that is furthest off."""
+    """Every edge's cut line is its allowance outside the sewing line; the edge that is furthest off."""
     given = garment.ask.allowances
     asked = {
         "side": given.side.mm, "crotch": given.centre.mm, "inner_leg": given.inner_leg.mm,

@@ -46,7 +46,7 @@ def check_top(garment: Top) -> list[Check]:
 
 
 def _closed(panel: Panel, edge: str) -> float:
-    """An edge with the darts that lie in it closed, in mm."""
+    """An edge with the darts that are in it closed, in mm."""
     return panel.edges[edge].path.length - sum(Line(d.near, d.far).length for d in panel.darts if d.edge == edge)
 
 
@@ -123,7 +123,7 @@ def _square(where: Where, panel: Panel) -> Check:
 
 
 def _bend(code: CheckCode, where: Where, off: float) -> Check:
-    """A corner by so many degrees, told as a tape can: how far it leads off within an inch."""
+    """A corner by so many degrees, as a tape can say it: how far it leads off within an inch."""
     return Check(code, where, 0.0, INCH * tan(radians(off)), INCH * tan(radians(ANGLE)), off <= ANGLE)
 
 

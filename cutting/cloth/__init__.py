@@ -1,7 +1,7 @@
 """The cloth and its folds."""
 
-from cutting.cloth.cloth import FOLDS, KINDS, PARTS, SECTION_FOLDS, THICKNESSES, USUAL_FOLDS, Cloth, Fold
-from cutting.cloth.folded import Doubling, Folded, Layer, folded
+from cutting.cloth.cloth import KINDS, PARTS, THICKNESSES, Cloth
+from cutting.cloth.folded import FOLDS, SECTION_FOLDS, USUAL_FOLDS, Doubling, Fold, Folded, Layer, folded
 
 __all__ = [
     "FOLDS", "KINDS", "PARTS", "SECTION_FOLDS", "THICKNESSES", "USUAL_FOLDS", "Cloth",

@@ -2,21 +2,10 @@
 
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import Literal
 
-Fold = Literal[
-    "open", "lengthwise-centre", "lengthwise-partial", "selvedges-to-middle", "crosswise", "folded-twice"
-]  # fmt: skip
-FOLDS: tuple[Fold, ...] = (
-    "lengthwise-centre", "open", "lengthwise-partial", "selvedges-to-middle", "crosswise", "folded-twice",
-)  # fmt: skip
-USUAL_FOLDS: tuple[Fold, ...] = ("lengthwise-centre", "open")
-"""What is tried where nobody chose a fold: folded before open."""
-SECTION_FOLDS: tuple[Fold, ...] = ("lengthwise-centre", "lengthwise-partial", "selvedges-to-middle", "open")
-"""What is tried for each section of cloth that is folded anew: the grain always runs along the cloth."""
 PARTS = ("front", "back", "rest")
 """What is cut from one section after the other: fronts, backs, then all the small parts. Common practice, no source."""
-KINDS = ("cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill")
+KINDS = ("cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill", "lining")
 THICKNESSES = ("thin", "usual", "thick")
 STANDARD_WIDTHS = (36, 45, 50, 54, 58, 60, 70)
 """Widths cloth is commonly sold in, inches. Common practice, no source."""
@@ -25,7 +14,7 @@ STANDARD_WIDTHS = (36, 45, 50, 54, 58, 60, 70)
 @dataclass(frozen=True)
 class Cloth:
     """All lengths in mm. `width` is selvedge to selvedge; `selvedge` is left out at each edge. `stretch_percent` is
-    how much it gives across; `pleated` that it lies in pleats already. `repeat` is the length of one stripe,
+    how much it gives across; `pleated` that it is in pleats already. `repeat` is the length of one stripe,
     check or print; `price` is for a yard or a metre, in the workshop's own money. `fold` is auto, a fold, or sections;
     `sections` are parts with the folds chosen for them.
     """
@@ -49,5 +38,5 @@ class Cloth:
 
     @property
     def usable(self) -> float:
-        """The width pieces may lie in, mm."""
+        """The width pieces may be in, mm."""
         return float(self.width - 2 * self.selvedge)

@@ -62,7 +62,7 @@ class Draft:
         closes: EdgeRef | None = None,
         waits: str = "",
     ) -> Place:
-        """Chalk a place on the cloth: the only way on to it. `along` names the line the tape lies on."""
+        """Chalk a place on the cloth: the only way on to it. `along` names the line the tape is on."""
         if place.datum is None:
             raise ValueError(f"{code}: a mark needs a datum")
         self.points[name] = place.point

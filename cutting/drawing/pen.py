@@ -23,7 +23,7 @@ PENS: dict[Role, Pen] = {
     "dart": Pen(0.5),
     "chalk": Pen(0.35, (1, 3)),
 }
-"""Never told apart by colour alone."""
+"""Colour alone never distinguishes two of them."""
 
 
 def path_data(stroke: Stroke, at: Point = ORIGIN, places: int = 2) -> str:

@@ -10,19 +10,17 @@ from cutting.body import nearest
 from cutting.codes import ProblemCode
 from cutting.errors import CuttingError, Problem
 from cutting.formats.values_v1 import exact_mm, known, placed
+from cutting.kinds import GarmentKind
 from cutting.lengths import Fixed, Unit
-from cutting.methods import Allowances, Ask
-from cutting.methods.choices import LOWER, Choice
-from cutting.methods.upper import TopAllowances, TopAsk
-from cutting.methods.upper.choices import TOP
+from cutting.methods.choices import Choice
 from cutting.where import Where
 
 
 def read_choices(
-    raw: dict[str, Any], unit: Unit, where: Where, problems: list[Problem], top: bool = False
+    raw: dict[str, Any], unit: Unit, where: Where, kind: GarmentKind, problems: list[Problem]
 ) -> dict[str, Any]:
-    """The choices that were made for one lower garment, or one top, read; what is wrong is added to `problems`."""
-    table = TOP if top else LOWER
+    """The choices that were made for a garment of a kind, read; what is wrong is added to `problems`."""
+    table = kind.choices
     read_: dict[str, Any] = {}
     for key, value in raw.items():
         at = where / key
@@ -33,7 +31,7 @@ def read_choices(
         elif value is None:
             continue
         elif choice.kind == "allowances":
-            read_[key] = _allowances(value, choice, unit, at, problems, top)
+            read_[key] = _allowances(value, choice, unit, at, kind, problems)
         elif choice.kind == "list":
             words = value if isinstance(value, list) else [value]
             for word in words:
@@ -52,7 +50,7 @@ def read_choices(
             size = _choice_length(value, choice, unit, at, problems)
             if size is not None:
                 read_[key] = size
-    read_by = {one.name for one in fields(TopAsk if top else Ask)}
+    read_by = {one.name for one in fields(kind.ask)}
     return {key: value for key, value in read_.items() if key in read_by}
 
 
@@ -91,11 +89,11 @@ def _choice_length(value: Any, choice: Choice, unit: Unit, where: Where, problem
 
 
 def _allowances(
-    value: Any, choice: Choice, unit: Unit, where: Where, problems: list[Problem], top: bool
-) -> Allowances | TopAllowances:
+    value: Any, choice: Choice, unit: Unit, where: Where, kind: GarmentKind, problems: list[Problem]
+) -> Any:
     if not isinstance(value, dict):
         problems.append(Problem("job.kind", where, {"wanted": "lengths"}))
-        return TopAllowances() if top else Allowances()
+        return kind.allowances()
     given: dict[str, Fixed] = {}
     for key, size in value.items():
         if key not in choice.offered:
@@ -106,4 +104,4 @@ def _allowances(
         length = _choice_length(size, choice, unit, where / key, problems)
         if length is not None:
             given[key] = length
-    return TopAllowances(**given) if top else Allowances(**given)
+    return kind.allowances(**given)

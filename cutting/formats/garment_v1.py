@@ -1,4 +1,4 @@
-"""One garment of a job file: a lower garment, a top, or a jumpsuit made of both."""
+"""One garment of a job file: a garment of some kind, or one of two halves that are sewn together."""
 
 from dataclasses import replace
 from typing import Any
@@ -7,15 +7,14 @@ from cutting.cloth import Cloth
 from cutting.errors import CuttingError, Problem
 from cutting.formats.choices_v1 import read_choices
 from cutting.formats.values_v1 import Strict, known
-from cutting.job import GarmentAsk, JumpsuitAsk
+from cutting.job import AnyAsk, GarmentAsk, JumpsuitAsk
+from cutting.kinds import KINDS, PAIRS, all_styles, kind_of
 from cutting.lengths import Unit
-from cutting.methods import METHODS, STYLES, Ask, resolve
-from cutting.methods.upper import QUARTER_BUST, TOPS, TopAsk, resolve_top
 from cutting.where import Where
 
-JUMPSUIT = "jumpsuit"
 Cloths = tuple[Cloth | None, Cloth | None]
 """The main cloth and the other one."""
+HALVES = ("top", "lower")
 
 
 class HalfIn(Strict):
@@ -33,61 +32,60 @@ class GarmentIn(Strict):
     lower: HalfIn | None = None
 
 
-def read_garment(
-    raw: GarmentIn, unit: Unit, where: Where, cloths: Cloths, problems: list[Problem]
-) -> GarmentAsk | JumpsuitAsk | None:
+def read_garment(raw: GarmentIn, unit: Unit, where: Where, cloths: Cloths, problems: list[Problem]) -> AnyAsk | None:
     """What is asked of one garment; None where it cannot be read, with the reasons added to `problems`."""
-    if raw.style == JUMPSUIT:
-        return _jumpsuit(raw, unit, where, cloths, problems)
-    for key in ("top", "lower"):
+    if raw.style in PAIRS:
+        return _pair(raw, unit, where, cloths, problems)
+    for key in HALVES:
         if getattr(raw, key) is not None:
             problems.append(Problem("job.half", where / key, {"style": raw.style}))
-    if not known(raw.style, (*STYLES, *TOPS, JUMPSUIT), (), where / "style", problems):
-        read_choices(raw.choices, unit, where / "choices", problems)
+    if not known(raw.style, (*all_styles(), *PAIRS), (), where / "style", problems):
         return None
     half = HalfIn(style=raw.style, method=raw.method, choices=raw.choices)
     read = _half(half, unit, where, cloths, problems, joined=False)
-    return GarmentAsk(raw.id, raw.style, read[0], read[1]) if read else None
+    return GarmentAsk(raw.id, raw.style, *read) if read else None
 
 
-def _jumpsuit(raw: GarmentIn, unit: Unit, where: Where, cloths: Cloths, problems: list[Problem]) -> JumpsuitAsk | None:
+def _pair(raw: GarmentIn, unit: Unit, where: Where, cloths: Cloths, problems: list[Problem]) -> JumpsuitAsk | None:
     if raw.choices:
         problems.append(Problem("job.jumpsuit_choices", where / "choices", {}))
     if raw.method:
         problems.append(Problem("job.jumpsuit_choices", where / "method", {}))
-    halves: list[tuple[str, Ask | TopAsk] | None] = []
-    for key, styles in (("top", TOPS), ("lower", STYLES)):
+    halves: dict[str, tuple[str, Any]] = {}
+    for key in PAIRS[raw.style].halves:
         half: HalfIn | None = getattr(raw, key)
         at = replace(where, half=key)
         if half is None:
             problems.append(Problem("job.missing", at, {"key": key}))
-        elif known(half.style, tuple(styles), (), at / "style", problems):
-            halves.append(_half(half, unit, at, cloths, problems, joined=True))
-    if len(halves) != 2 or halves[0] is None or halves[1] is None:
+        elif known(half.style, tuple(KINDS[key].styles), (), at / "style", problems):
+            read = _half(half, unit, at, cloths, problems, joined=True)
+            if read is not None:
+                halves[key] = read
+    if len(halves) != len(PAIRS[raw.style].halves):
         return None
-    top, (method, lower) = halves[0][1], halves[1]
-    if not isinstance(top, TopAsk) or not isinstance(lower, Ask):
-        raise TypeError("a jumpsuit is a top over a lower garment")
+    (_, top), (method, lower) = halves["top"], halves["lower"]
     return JumpsuitAsk(raw.id, top, method, lower)
 
 
 def _half(
     raw: HalfIn, unit: Unit, where: Where, cloths: Cloths, problems: list[Problem], joined: bool
-) -> tuple[str, Ask | TopAsk] | None:
-    """The method and what is asked, of a lower garment or a top."""
-    top = raw.style in TOPS
-    method = raw.method or (QUARTER_BUST if top else "quarter-hip")
-    sound = known(method, (QUARTER_BUST,) if top else tuple(METHODS), (), where / "method", problems)
-    chosen = read_choices(raw.choices, unit, where / "choices", problems, top)
+) -> tuple[str, Any] | None:
+    """The method and what is asked of a garment by itself, or of a half."""
+    kind = kind_of(raw.style)
+    method = raw.method or _COMMONEST.get(kind.name) or kind.first_method(raw.style)
+    sound = known(method, tuple(kind.methods), (), where / "method", problems)
+    chosen = read_choices(raw.choices, unit, where / "choices", kind, problems)
     if not sound:
         return None
     cloth = cloths["all" in chosen.get("other_cloth", ())]
     try:
-        if top:
-            return method, resolve_top(raw.style, chosen, cloth, joined)
-        return method, resolve(method, raw.style, chosen, cloth, joined)
+        return method, kind.resolve(method, raw.style, chosen, cloth, joined)
     except CuttingError as error:
         problems += [
             replace(one, where=one.where.in_garment(where.garment, where.half, where.outfit)) for one in error.problems
         ]
         return None
+
+
+_COMMONEST = {"lower": "quarter-hip"}
+"""What a file that names no method is drafted by, whatever the style."""

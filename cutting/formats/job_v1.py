@@ -15,7 +15,7 @@ from cutting.codes import ProblemCode
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.formats.garment_v1 import Cloths, GarmentIn, read_garment
 from cutting.formats.values_v1 import Size, Strict, exact_mm, known, percent, placed, read_measure
-from cutting.job import GarmentAsk, Job, JumpsuitAsk, Outfit
+from cutting.job import AnyAsk, Job, Outfit
 from cutting.lengths import Fixed, Unit
 from cutting.where import CLOTH, JOB, LAY, OTHER_CLOTH, Where, measure
 from cutting.yardage import UNITS
@@ -230,13 +230,13 @@ def _body(measurements: dict[str, Size], unit: Unit, outfit: str, problems: list
 
 def _garments(
     garments: list[GarmentIn], unit: Unit, outfit: str, cloths: Cloths, problems: list[Problem]
-) -> tuple[GarmentAsk | JumpsuitAsk, ...]:
+) -> tuple[AnyAsk, ...]:
     whole = Where("garments", outfit=outfit)
     if not garments:
         problems.append(Problem("job.missing", whole, {"key": "garments"}))
     if len(garments) > MOST_GARMENTS:
         raise refuse("job.many", whole, count=len(garments))
-    asked: list[GarmentAsk | JumpsuitAsk] = []
+    asked: list[AnyAsk] = []
     seen: set[str] = set()
     for garment in garments:
         where = Where("garments", (), garment.id[:40], "", outfit)

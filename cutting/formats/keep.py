@@ -12,7 +12,7 @@ from cutting.drawing import path_data, strokes_of
 from cutting.formats.trees import keep_params, to_tree
 from cutting.garments import Garment, Notion, Seam
 from cutting.geometry import Cubic, Path, Point
-from cutting.lay import Bound, Lays, Section, lies_under, offcuts
+from cutting.lay import BestLay, Bound, Section, is_under, offcuts
 from cutting.ledger import Row
 from cutting.marking import Mark
 from cutting.pieces import Panel, Piece
@@ -60,18 +60,18 @@ def keep(plan: Plan) -> Kept:
 def keep_lay(plan: Plan) -> dict[str, Any] | None:
     """A plan's lay with the figures it is compared with, and what is left over; None where not everything fits."""
     laid = plan.laid
-    if not laid.lies:
+    if not laid.fits:
         return None
     starts = [0.0, *accumulate(lay.length for lay in laid.lays)]
     cuts = {piece.id: piece.cut for piece in laid.pieces}
-    each = list(zip(laid.sections, laid.all_lays, starts, strict=False))
+    each = list(zip(laid.sections, laid.all_best, starts, strict=False))
     return {
         "sections": [_section(section, lays, start) for section, lays, start in each],
         "placements": [
             {
                 "piece": p.piece, "copies": p.copies, "layers": list(p.layers), "section": section, "x_mm": _mm(p.x),
                 "y_mm": _mm(p.y), "turned": p.turned, "mirrored": p.mirrored,
-                "under": lies_under(p, cuts[p.piece], laid.sections[section].table),
+                "under": is_under(p, cuts[p.piece], laid.sections[section].table),
             }
             for section, p in laid.placements()
         ],
@@ -196,7 +196,7 @@ def _check(check: Check) -> dict[str, Any]:
     }  # fmt: skip
 
 
-def _section(section: Section, lays: Lays, start: float) -> dict[str, Any]:
+def _section(section: Section, lays: BestLay, start: float) -> dict[str, Any]:
     table, lay = section.table, lays.lay
     return {
         "part": section.name, "small": with_small(section), "fold": table.fold, "crosswise": table.crosswise,

@@ -154,7 +154,7 @@ class FindingOut(BaseModel):
 
 
 class PlacementOut(BaseModel):
-    """Where a piece lies; `under` where another layer lies over a part of it that it is not cut through."""
+    """Where a piece is; `under` where another layer is over a part of it that it is not cut through."""
 
     piece: str
     copies: int
@@ -168,7 +168,7 @@ class PlacementOut(BaseModel):
 
 
 class LayerOut(BaseModel):
-    """One layer, counted from the top: where it lies across the table; 1 and so on as in placements."""
+    """One layer, counted from the top: where it is across the table; 1 and so on as in placements."""
 
     number: int
     from_mm: float
@@ -177,7 +177,7 @@ class LayerOut(BaseModel):
 
 class BoundStepOut(BaseModel):
     """A step of the proof that no lay of a section is shorter, in mm along its table: `bound_mm` is their sum
-    as many times as the cloth lies along it.
+    as many times as there are lengths of cloth on one length of it.
 
     `whole`: the longest piece; `surface`: all pieces over the full width; `pinned`: the far end of one that stays;
     `half` of the first and the last of some that block one another; `apart`: from the middle of a piece to the other's.
@@ -194,7 +194,7 @@ class SectionOut(BaseModel):
 
     `part` is what is cut from it: front, back, rest; all where the whole cloth is folded in one way. Places in it are
     measured from its own cut end.
-    `folds_mm` are the depths at which folds lie; empty where the fold runs across the cloth, at the beginning, or there
+    `folds_mm` are the depths at which folds are; empty where the fold runs across the cloth, at the beginning, or there
     is none.
     """
 

@@ -142,7 +142,7 @@ def _finding(kept: dict[str, Any], words: Language, unit: Unit) -> FindingOut:
 def _section(section: dict[str, Any], words: Language, unit: Unit) -> SectionOut:
     own = {key: value for key, value in section.items() if key not in ("small", "upper_mm", "single_mm")}
     return SectionOut(
-        **own, cut=words.section_name(section["part"], section["small"]), name=words.fold_name(section["fold"]),
+        **own, cut=words.section_name(section["part"], section["small"]), name=words.fold_words(section["fold"]).name,
         say=words.say_fold(section["fold"], {size: section[f"{size}_mm"] for size in SIZES}, unit),
     )  # fmt: skip
 

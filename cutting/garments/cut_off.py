@@ -1,7 +1,7 @@
 """A strip cut off the top of a panel, its darts closed: a shaped band, or the yoke of a back.
 
 What is left of a dart below the strip stays in the panel; where the dart ends inside the strip its legs are prolonged
-to the strip's lower edge, so that the whole dart lies in the seam.
+to the strip's lower edge, so that the whole dart is in the seam.
 """
 
 from collections.abc import Callable
@@ -141,7 +141,7 @@ def _still(point: Point) -> Point:
 
 
 def _closing(dart: Dart) -> Motion:
-    """Turns what lies beyond a dart about its point until the far leg lies on the near one."""
+    """Turns what is beyond a dart about its point until the far leg is on the near one."""
     near, far = dart.near.minus(dart.tip), dart.far.minus(dart.tip)
     angle = atan2(far.cross(near), far.dot(near))
     c, s = cos(angle), sin(angle)

@@ -2,7 +2,7 @@
 
 from abc import ABC, abstractmethod
 from dataclasses import dataclass
-from typing import Literal
+from typing import ClassVar, Literal
 
 from cutting.body import Body
 from cutting.drafting import Step
@@ -19,7 +19,12 @@ from cutting.where import Where
 
 @dataclass(frozen=True)
 class Garment(ABC):
-    """One garment. `panels` holds the parts' panels too; `main` names those that cover the body."""
+    """One garment. `panels` holds the parts' panels too; `main` names those that cover the body.
+
+    `kind` is the name of its kind in `kinds`.
+    """
+
+    kind: ClassVar[str]
 
     id: str
     style: str
@@ -36,7 +41,7 @@ class Garment(ABC):
 
     @abstractmethod
     def pieces(self, on_fold: bool) -> list[Piece]:
-        """The pieces to cut; on folded cloth a part that can is the half that lies on the fold."""
+        """The pieces to cut; on folded cloth a part that can is the half that is on the fold."""
 
     @abstractmethod
     def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:

@@ -59,7 +59,7 @@ def _meeting(body: Body, top: TopAsk, lower: Ask, below: Lower) -> TopAsk:
 
 
 def _over(top: Darts, lower: Darts, below: Lower, panel: str) -> Fixed | None:
-    """Where a top's dart lies so that, both sewn, it meets the lower garment's; None where one has none."""
+    """Where a top's dart is so that, both sewn, it meets the lower garment's; None where one has none."""
     if top.count == 0 or lower.count == 0:
         return None
     place = below.panels[panel].lengths.get("dart_place", mm(0)).mm - lower.intake.mm / 2 + top.intake.mm / 2

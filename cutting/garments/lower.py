@@ -1,6 +1,7 @@
 """A lower garment drafted whole: its panels by a method, its parts, its numbers."""
 
 from dataclasses import dataclass, replace
+from typing import ClassVar
 
 from cutting.body import Body
 from cutting.drafting import Step
@@ -29,6 +30,8 @@ class Lower(Garment):
     chalked, before a strip is cut off them.
     """
 
+    kind: ClassVar[str] = "lower"
+
     ask: Ask
     sums: Sums
     drafted: dict[str, Panel]
@@ -44,7 +47,7 @@ class Lower(Garment):
 
     @property
     def folds(self) -> bool:
-        """The leg is the same on both sides of its guide line, and lies with it on the cloth's fold."""
+        """The leg is the same on both sides of its guide line, and is with it on the cloth's fold."""
         return self.sums.hip_results
 
     def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:

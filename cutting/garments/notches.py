@@ -8,7 +8,7 @@ from cutting.pieces.panel import with_notches
 
 
 def notched(panels: dict[str, Panel], ask: Ask, bend: str) -> dict[str, Panel]:
-    """Front and back with their notches; `bend` is what lies where the leg turns straight."""
+    """Front and back with their notches; `bend` is what is where the leg turns straight."""
     done = dict(panels)
     if "leg" in panels:
         leg = panels["leg"]

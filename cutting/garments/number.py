@@ -7,7 +7,7 @@ from cutting.lengths import Length
 
 @dataclass(frozen=True)
 class Number:
-    """`net` lies between sewing lines, `cut` between cut edges."""
+    """`net` is between sewing lines, `cut` between cut edges."""
 
     net: Length
     cut: Length

@@ -1,4 +1,4 @@
-"""A small part: a panel of its own, how many are cut of it, where it may lie on the fold, what it is sewn to."""
+"""A small part: a panel of its own, how many are cut of it, where it may be on the fold, what it is sewn to."""
 
 from dataclasses import dataclass, replace
 
@@ -11,7 +11,7 @@ from cutting.pieces import Panel, Piece, Tape, both_halves, drawn_half, far_half
 
 @dataclass(frozen=True)
 class Part:
-    """`fold` is how far across its middle line lies where it can be cut on the cloth's fold, in mm; else None.
+    """`fold` is how far across its middle line is where it can be cut on the cloth's fold, in mm; else None.
 
     `half` where the panel is drawn as the half beyond that line; on open cloth it is cut whole.
     """
@@ -52,7 +52,7 @@ def _on_fold(step: Step, middle: float) -> tuple[Step, Tape]:
 
 @dataclass(frozen=True)
 class Allowed:
-    """What a strip's sewing lines lie inside its cut edges: at both ends, and along both sides."""
+    """What a strip's sewing lines are inside its cut edges: at both ends, and along both sides."""
 
     ends: Length
     sides: Length
@@ -79,5 +79,5 @@ def strip(garment: str, name: str, long: Length, deep: Length, seams: Allowed, *
 
 
 def middle_of(panel: Panel) -> float:
-    """Half the depth of a strip: where its fold lies."""
+    """Half the depth of a strip: where its fold is."""
     return found(panel.edges["end"].path.length, "").mm / 2

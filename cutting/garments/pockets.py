@@ -265,7 +265,7 @@ def _patch(garment: str, name: str, wide: Length, deep: Length) -> Panel:
 
 
 def _square_on(panel: Panel, down: float, patch: Panel) -> Path:
-    """Where a patch lies on a panel: in the middle of the waist seam, `down` under it, along it."""
+    """Where a patch is on a panel: in the middle of the waist seam, `down` under it, along it."""
     waist = panel.edges["waist"].path
     along = unit(waist.end.minus(waist.start))
     under = Point(-along.down, along.across)

@@ -11,7 +11,7 @@ from cutting.geometry import Point, distance
 from cutting.pieces import Panel
 
 ABOVE = ("centre", "waist", "darts")
-"""Stages whose marks lie above the strip's lower edge."""
+"""Stages whose marks are above the strip's lower edge."""
 SEEN = 0.2
 """A tape shorter than this is not called."""
 

@@ -1,6 +1,7 @@
 """A top drafted whole: front, back and sleeve, what finishes neck and armhole, its numbers."""
 
 from dataclasses import dataclass, replace
+from typing import ClassVar
 
 from cutting.body import Body
 from cutting.drafting import Step
@@ -26,6 +27,8 @@ BACK_ZIP_OVER = inch(7)
 @dataclass(frozen=True)
 class Top(Garment):
     """A top: its main panels are front, back and (where there is one) sleeve. Every panel is a part as well."""
+
+    kind: ClassVar[str] = "top"
 
     ask: TopAsk
     sums: TopSums

@@ -25,7 +25,7 @@ def crossings(polyline: Sequence[Point], start: Point, direction: Point, extend:
     found: list[Crossing] = []
     last = len(polyline) - 2
     dx, dy = direction.across, direction.down
-    # How far each point lies to the side of the line; a segment crosses where this passes through nothing.
+    # How far each point is to the side of the line; a segment crosses where this passes through nothing.
     aside = [dx * (p.down - start.down) - dy * (p.across - start.across) for p in polyline]
     for k in range(last + 1):
         slope = aside[k + 1] - aside[k]
@@ -81,7 +81,7 @@ def is_simple(points: Sequence[Point]) -> bool:
 
 
 def beyond(points: Sequence[Point], across: float) -> list[Point]:
-    """The part of a closed outline that lies on the far side of an upright line, moved so that the line is at 0."""
+    """The part of a closed outline that is on the far side of an upright line, moved so that the line is at 0."""
     kept: list[Point] = []
     for a, b in zip(points, [*points[1:], points[0]], strict=True):
         one, other = a.across - across, b.across - across

@@ -119,7 +119,7 @@ class Cubic:
 
 Segment = Line | Cubic
 FLAT = 0.02
-"""How far a polyline may lie from its curve, in mm; the formats promise 0.1."""
+"""How far a polyline may be from its curve, in mm; the formats promise 0.1."""
 
 
 @dataclass(frozen=True)
@@ -225,7 +225,7 @@ def _first(curve: Cubic, t: float) -> Cubic:
 
 
 def hermite(start: Point, leaving: Point, end: Point, arriving: Point) -> Segment:
-    """A cubic from `start` to `end` with those tangents; a line where both lie along it."""
+    """A cubic from `start` to `end` with those tangents; a line where both are along it."""
     chord = end.minus(start)
     size = hypot(*chord)
     straight = unit(chord)

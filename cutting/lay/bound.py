@@ -25,7 +25,7 @@ class BoundStep:
 
 @dataclass(frozen=True)
 class Bound:
-    """A length that no lay can be under: its steps along the table, and how many times the cloth lies along it."""
+    """A length that no lay can be under: its steps along the table, and how many lengths of cloth one of it holds."""
 
     steps: tuple[BoundStep, ...]
     times: int = 1

@@ -63,7 +63,7 @@ def faults(lay: Lay, pieces: Sequence[Piece], one_way: bool) -> list[Finding]:
 
 
 def _place(lay: Lay, piece: Piece, placement: Placement, shape: Polygon, fault: Fault) -> None:
-    """Whether a piece lies within its layers, and one that asks for the fold on it."""
+    """Whether a piece is within its layers, and one that asks for the fold on it."""
     table = lay.table
     low_x, low_y, high_x, high_y = shape.bounds
     if table.crosswise:
@@ -84,7 +84,7 @@ def _place(lay: Lay, piece: Piece, placement: Placement, shape: Polygon, fault: 
     if on_fold:
         _, at = placement.point(Point(piece.folds or 0.0, 0))
         middle = (low_x + high_x) / 2 if table.crosswise else (low_y + high_y) / 2
-        lies = [d for d in joined if d.fold is not None and abs(at - d.fold) <= NEAR]
+        met = [d for d in joined if d.fold is not None and abs(at - d.fold) <= NEAR]
         inwards = (middle > at) == (at < NEAR)
-        if not lies or not inwards:
+        if not met or not inwards:
             fault("lay.off_fold", piece.id)

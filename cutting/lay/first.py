@@ -1,4 +1,4 @@
-"""The first lay, computed with the draft, and what it is held against.
+"""The first lay, made with the draft, and what it is compared with.
 
 It is the best of the habit, the one-pass fit and fold pieces first.
 """
@@ -18,8 +18,8 @@ from cutting.where import LAY
 
 
 @dataclass(frozen=True)
-class Lays:
-    """The lay to use, and beside it the figures that show what it is worth, in mm; None where there is none."""
+class BestLay:
+    """The lay in use, and what it is compared with, in mm: the bound, the habit, one pass; None where one has none."""
 
     lay: Lay
     bound: Bound
@@ -27,7 +27,9 @@ class Lays:
     one_pass: float | None
 
 
-def rivals(items: Sequence[Item], table: Folded, one_way: bool, outfits: Sequence[Sequence[Item]] = ()) -> Lays | None:
+def first_lay(
+    items: Sequence[Item], table: Folded, one_way: bool, outfits: Sequence[Sequence[Item]] = ()
+) -> BestLay | None:
     """The best first lay on this fold, checked exactly. None where a piece is wider than the fold.
 
     Where the items are those of several `outfits`, it is no longer than they are one after the other.
@@ -41,7 +43,7 @@ def rivals(items: Sequence[Item], table: Folded, one_way: bool, outfits: Sequenc
     wrong = faults(best, pieces, one_way)
     if wrong:
         raise refuse("lay.invalid", LAY, faults=[fault.code for fault in wrong])
-    return Lays(best, plain_bound(items, table), block.length if block else None, one.length if one else None)
+    return BestLay(best, plain_bound(items, table), block.length if block else None, one.length if one else None)
 
 
 def _tried(items: Sequence[Item], table: Folded) -> tuple[Lay | None, Lay | None, Lay | None]:

@@ -6,7 +6,7 @@ from functools import cached_property
 
 from cutting.codes import ProblemCode
 from cutting.lay.bound import Bound
-from cutting.lay.first import Lays
+from cutting.lay.first import BestLay
 from cutting.lay.placement import Lay, Placement
 from cutting.lay.section import Section
 from cutting.pieces import Piece
@@ -31,24 +31,24 @@ class Laid:
         return tuple(piece for section in self.sections for piece in section.pieces)
 
     @cached_property
-    def all_lays(self) -> tuple[Lays, ...]:
+    def all_best(self) -> tuple[BestLay, ...]:
         """One for each section; empty where one of them has none."""
-        lays = tuple(section.lays for section in self.sections if section.lays is not None)
+        lays = tuple(section.best for section in self.sections if section.best is not None)
         return lays if len(lays) == len(self.sections) else ()
 
     @property
-    def lies(self) -> bool:
+    def fits(self) -> bool:
         """Whether everything fits."""
-        return bool(self.all_lays)
+        return bool(self.all_best)
 
     @property
     def lays(self) -> tuple[Lay, ...]:
-        """Where everything lies, a lay for each section."""
-        return tuple(one.lay for one in self.all_lays)
+        """Where everything is, a lay for each section."""
+        return tuple(one.lay for one in self.all_best)
 
     @property
     def bounds(self) -> tuple[Bound, ...]:
-        return tuple(one.bound for one in self.all_lays)
+        return tuple(one.bound for one in self.all_best)
 
     @property
     def length(self) -> float:
@@ -60,11 +60,11 @@ class Laid:
 
     @property
     def habit(self) -> float | None:
-        return _sum([one.habit for one in self.all_lays])
+        return _sum([one.habit for one in self.all_best])
 
     @property
     def one_pass(self) -> float | None:
-        return _sum([one.one_pass for one in self.all_lays])
+        return _sum([one.one_pass for one in self.all_best])
 
     @property
     def utilisation(self) -> float:

@@ -1,4 +1,4 @@
-"""Pieces that stay where they lie, while the rest is laid anew."""
+"""Pieces that stay where they are, while the rest is laid anew."""
 
 from collections.abc import Collection
 from dataclasses import replace
@@ -15,12 +15,12 @@ def pinned(section: Section, numbers: Collection[int]) -> Section:
 
     Raises CuttingError where there is no such placement.
     """
-    if section.lays is None or any(not 0 <= number < len(section.lays.lay.placements) for number in numbers):
+    if section.best is None or any(not 0 <= number < len(section.best.lay.placements) for number in numbers):
         raise refuse("lay.pin", LAY)
     items = list(section.items)
-    bounds = [section.lays.bound]
+    bounds = [section.best.bound]
     for number in sorted(set(numbers)):
-        placement = section.lays.lay.placements[number]
+        placement = section.best.lay.placements[number]
         at, variant = next(
             (at, variant) for at, item in enumerate(items) if item.piece.id == placement.piece
             for variant in item.variants if variant.pin is None and variant.is_of(placement)
@@ -30,4 +30,4 @@ def pinned(section: Section, numbers: Collection[int]) -> Section:
         items[at] = Item(items[at].piece, items[at].copies, (fixed,))
         end = BoundStep("pinned", corner[0] + fixed.width, placement.piece)
         bounds.append(Bound((end,), section.table.times))
-    return replace(section, items=tuple(items), lays=replace(section.lays, bound=best_of(bounds)))
+    return replace(section, items=tuple(items), best=replace(section.best, bound=best_of(bounds)))

@@ -1,4 +1,4 @@
-"""Where a piece lies, and a whole lay."""
+"""Where a piece is, and a whole lay."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -11,7 +11,7 @@ NEAR = 0.01
 
 @dataclass(frozen=True)
 class Placement:
-    """A piece on the cloth, in mm: a draft point (across, down) lies at x + t down, y + t m across."""
+    """A piece on the cloth, in mm: a draft point (across, down) is at x + t down, y + t m across."""
 
     piece: str
     copies: int
@@ -31,8 +31,8 @@ class Placement:
         return [self.point(p) for p in draft]
 
 
-def lies_under(placement: Placement, cut: Sequence[Point], table: Folded) -> bool:
-    """Whether a layer that a piece is not cut through lies over a part of it: that is folded back to reach it."""
+def is_under(placement: Placement, cut: Sequence[Point], table: Folded) -> bool:
+    """Whether a layer that a piece is not cut through is over a part of it: that is folded back to reach it."""
     across = [point[0 if table.crosswise else 1] for point in placement.outline(cut)]
     above = [layer for layer in table.layers if layer.number < min(placement.layers)]
     return any(layer.start < max(across) - NEAR and layer.end > min(across) + NEAR for layer in above)
@@ -57,5 +57,5 @@ class Lay:
 
     @property
     def depth(self) -> float:
-        """How deep it lies away from the fold, in mm: with a fold across the cloth, as far as the pieces reach."""
+        """How deep it is away from the fold, in mm: with a fold across the cloth, as far as the pieces reach."""
         return self.reach if self.table.crosswise else self.table.depth

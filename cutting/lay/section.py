@@ -1,4 +1,4 @@
-"""A stretch of cloth that is folded in one way, what is cut from it, and how it lies there."""
+"""A stretch of cloth that is folded in one way, what is cut from it, and how that is laid."""
 
 from dataclasses import dataclass, replace
 from functools import cached_property
@@ -8,7 +8,7 @@ from cutting.codes import ProblemCode
 from cutting.errors import refuse
 from cutting.lay.bound import Bound, best_of
 from cutting.lay.checker import faults
-from cutting.lay.first import Lays
+from cutting.lay.first import BestLay
 from cutting.lay.placement import Lay
 from cutting.lay.variants import Item
 from cutting.pieces import Piece
@@ -17,7 +17,7 @@ from cutting.where import LAY
 
 @dataclass(frozen=True)
 class Section:
-    """`lays` is None where not everything fits. `name` says what is cut from it: front, back, rest; all where the whole
+    """`best` is None where not everything fits. `name` says what is cut from it: front, back, rest; all where the whole
     cloth is folded in one way.
     """
 
@@ -25,11 +25,11 @@ class Section:
     table: Folded
     items: tuple[Item, ...]
     one_way: bool
-    lays: Lays | None
+    best: BestLay | None
 
     @cached_property
     def pieces(self) -> tuple[Piece, ...]:
-        """Every piece once; halves of those that lie on the fold."""
+        """Every piece once; halves of those that are on the fold."""
         return tuple({item.piece.id: item.piece for item in self.items}.values())
 
     @cached_property
@@ -42,12 +42,12 @@ class Section:
 
         Raises CuttingError with the code `refused` where the lay is not sound.
         """
-        if self.lays is None:
+        if self.best is None:
             return self
-        lays = replace(self.lays, bound=best_of([self.lays.bound, *([bound] if bound else [])]))
-        if lay is not None and lay != lays.lay:
+        best = replace(self.best, bound=best_of([self.best.bound, *([bound] if bound else [])]))
+        if lay is not None and lay != best.lay:
             wrong = faults(lay, self.pieces, self.one_way)
             if wrong:
                 raise refuse(refused, LAY, fault=wrong[0].code, faults=[fault.code for fault in wrong])
-            lays = replace(lays, lay=lay)
-        return replace(self, lays=lays)
+            best = replace(best, lay=lay)
+        return replace(self, best=best)

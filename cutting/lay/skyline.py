@@ -1,4 +1,4 @@
-"""The table while pieces are put on it: each slides in from the far end until it touches what lies there."""
+"""The table while pieces are put on it: each slides in from the far end until it touches what is there."""
 
 from dataclasses import dataclass, field
 from math import ceil
@@ -28,7 +28,7 @@ class Skyline:
     def reach(self, variant: Variant) -> Floats:
         """For each place across the variant can have: the least place along at which it touches nothing.
 
-        Empty: it is too deep, or what must lie at the beginning cannot.
+        Empty: it is too deep, or what must be at the beginning cannot.
         """
         room = variant.room(self.table)
         if room is None:
@@ -90,7 +90,7 @@ class Skyline:
 
 
 def _touch(left: Variant, left_y: float, left_x: float, right: Variant, right_y: float) -> float:
-    """The least x at which `right` lies beside `left` without overlap; -inf where they share no y."""
+    """The least x at which `right` is beside `left` without overlap; -inf where they share no y."""
     a, b = left.shape.polygon + (left_x, left_y), right.shape.polygon + (0.0, right_y)
     low, high = max(a[:, 1].min(), b[:, 1].min()), min(a[:, 1].max(), b[:, 1].max())
     if high - low <= 1e-9:

@@ -1,4 +1,4 @@
-"""The ways each piece may lie: turned, mirrored, through which layers, and its profile across the table.
+"""The ways each piece may be: turned, mirrored, through which layers, and its profile across the table.
 
 The table's frame is (along, across): along is what the lay is to be short in. It is the cloth's frame (x, y), but for a
 crosswise fold, where along is y, away from the fold.
@@ -66,7 +66,7 @@ class Shape:
 
 @dataclass(frozen=True)
 class Variant:
-    """One way a piece may lie. `layers` are those it is cut through.
+    """One way a piece may be. `layers` are those it is cut through.
 
     On the fold it has one place: its own fold edge across `fold`; with a crosswise fold, at the table's beginning.
     Where it is pinned its least corner stays at `pin` (along, across), in mm.
@@ -93,12 +93,12 @@ class Variant:
 
     @property
     def first(self) -> bool:
-        """Whether it can only lie at the table's beginning."""
+        """Whether it can only are at the table's beginning."""
         return self.on_fold and self.crosswise
 
     @property
     def stays(self) -> float | None:
-        """Where along the table its least corner must lie, in mm; None where it may lie anywhere."""
+        """Where along the table its least corner must be, in mm; None where it may be anywhere."""
         return self.pin[0] if self.pin is not None else 0.0 if self.first else None
 
     @property
@@ -140,7 +140,7 @@ class Variant:
 
 @dataclass(frozen=True)
 class Item:
-    """Something to place once: a piece, how many of it that yields, the ways it may lie."""
+    """Something to place once: a piece, how many of it that yields, the ways it may be."""
 
     piece: Piece
     copies: int
@@ -163,14 +163,14 @@ class Item:
 
 
 Known = dict[tuple[str, bool, int, int, bool], Shape]
-"""Shapes by piece, on the fold or whole, and how they lie: the same on cloth of every width."""
+"""Shapes by piece, on the fold or whole, and how they are: the same on cloth of every width."""
 
 
 def items_for(pieces: Sequence[Piece], table: Folded, one_way: bool, known: Known | None = None) -> list[Item]:
     """What is to be placed on cloth folded so; with one-way cloth nothing is turned.
 
     Two of a kind are placed once and cut through two layers where they are narrow enough, and may be flipped, since
-    left and right only change layers. One alone lies in a layer as it is drawn, in a layer with its other face up
+    left and right only change layers. One alone is in a layer as it is drawn, in a layer with its other face up
     mirrored. On the fold a piece is drawn as its half. Shapes that are `known` are not worked out again.
 
     Raises CuttingError for a piece that is no piece: without a surface, or with an outline that crosses itself.

@@ -1,15 +1,18 @@
 """The girth ledger: at each level what the body measures, what is cut, what seams and darts take, what is left."""
 
-from cutting.garments import Garment, Lower, Top
+from collections.abc import Callable
+from typing import Any
+
+from cutting.garments import Garment
 from cutting.ledger.lower import lower_rows
 from cutting.ledger.row import Row
 from cutting.ledger.top import top_rows
 
-__all__ = ["Row", "ledger"]
+__all__ = ["ROWS", "Row", "ledger"]
+ROWS: dict[str, Callable[[Any], list[Row]]] = {"lower": lower_rows, "top": top_rows}
+"""By the kind of garment."""
 
 
 def ledger(garment: Garment) -> list[Row]:
-    """The rows of one garment, downwards."""
-    if isinstance(garment, Lower):
-        return lower_rows(garment)
-    return top_rows(garment) if isinstance(garment, Top) else []
+    """The rows of one garment, downwards. Raises KeyError for a kind that has none."""
+    return ROWS[garment.kind](garment)

@@ -3,10 +3,10 @@
 from cutting.methods.ask import Allowances, Ask
 from cutting.methods.method import Method
 from cutting.methods.of_cloth import said_of_cloth
-from cutting.methods.registry import METHODS, methods_for, resolve, usual, usual_method
+from cutting.methods.registry import METHODS, OF_A_WAIST, methods_for, resolve, usual, usual_method, usual_sources
 from cutting.methods.styles import STYLES
 
 __all__ = [
-    "METHODS", "STYLES", "Allowances", "Ask", "Method", "methods_for", "resolve", "said_of_cloth", "usual",
-    "usual_method",
+    "METHODS", "OF_A_WAIST", "STYLES", "Allowances", "Ask", "Method", "methods_for", "resolve", "said_of_cloth",
+    "usual", "usual_method", "usual_sources",
 ]  # fmt: skip

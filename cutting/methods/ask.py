@@ -17,7 +17,7 @@ class Allowances:
 
 
 GATHERED = ("elastic-band", "casing", "paper-bag")
-"""Waists that lie flat as wide as the hip and are drawn in by elastic."""
+"""Waists that are as wide as the hip laid flat, and are drawn in by elastic."""
 
 
 @dataclass(frozen=True)
@@ -98,7 +98,7 @@ class Ask:
 
     @property
     def gathered(self) -> bool:
-        """Both panels lie flat as wide as the hip: elastic, or the top they are sewn to, takes the rest in."""
+        """Both panels are as wide as the hip laid flat: elastic, or the top they are sewn to, takes the rest in."""
         return self.elastic_all_round or (self.waist_finish == "joined" and self.waist_join != "darts")
 
     @property

@@ -1,16 +1,38 @@
-"""What can be chosen for a lower garment: each choice, the rules it knows, and which of them are offered now."""
+"""What can be chosen for a lower garment: each choice once, with its group, rules, limits, and when it is asked.
 
-from dataclasses import dataclass
+The order is that of Design. Words are in `words`, defaults with the methods, styles and cloth that bring them.
+"""
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field, replace
 from typing import Literal
 
 Kind = Literal["rule", "length", "rule-or-length", "list", "allowances", "number"]
 
 
 @dataclass(frozen=True)
-class Choice:
-    """`offered` are the rules to choose from; `known` those a file may say besides.
+class Need:
+    """A choice is asked where another choice, or a fact of the garment, is one of these.
 
-    Lengths in mm, a number as it is.
+    Facts: `joined` (yes, no), `leg` of a lower style, `fitted` (yes, no) and `ends` of a top, `method`.
+    """
+
+    key: str
+    among: tuple[str, ...]
+
+
+def need(key: str, *among: str) -> Need:
+    return Need(key, among)
+
+
+ALONE, JOINED = need("joined", "no"), need("joined", "yes")
+
+
+@dataclass(frozen=True)
+class Choice:
+    """`offered` are the rules to choose from; `known` those a file may say besides. Lengths in mm, a number as it is.
+
+    `needs` say when it is asked, `rule_needs` when a rule is offered; without a `group` only a file can make it.
     """
 
     kind: Kind
@@ -18,81 +40,128 @@ class Choice:
     known: tuple[str, ...] = ()
     least: float = 0.0
     most: float = 0.0
+    group: str = ""
+    needs: tuple[Need, ...] = ()
+    rule_needs: Mapping[str, tuple[Need, ...]] = field(default_factory=dict)
 
 
-def rule(offered: str, besides: str = "") -> Choice:
+def holds(needs: tuple[Need, ...], now: Callable[[str], tuple[str, ...]]) -> bool:
+    """Whether every need is met; `now` gives what is chosen, or the fact, for a key."""
+    return all(set(one.among) & set(now(one.key)) for one in needs)
+
+
+def rule(
+    offered: str, *needs: Need, besides: str = "", rule_needs: Mapping[str, tuple[Need, ...]] | None = None
+) -> Choice:
     """A choice among words."""
-    return Choice("rule", tuple(offered.split()), tuple(besides.split()))
+    return Choice("rule", tuple(offered.split()), tuple(besides.split()), needs=needs, rule_needs=rule_needs or {})
 
 
-def length(least_in: float, most_in: float) -> Choice:
+def length(least_in: float, most_in: float, *needs: Need) -> Choice:
     """A length between two ends in inches."""
-    return Choice("length", least=least_in * 25.4, most=most_in * 25.4)
+    return Choice("length", least=least_in * 25.4, most=most_in * 25.4, needs=needs)
 
 
-def either(offered: str, least_in: float, most_in: float) -> Choice:
+def either(offered: str, least_in: float, most_in: float, *needs: Need) -> Choice:
     """A rule or a length."""
-    return Choice("rule-or-length", tuple(offered.split()), (), least_in * 25.4, most_in * 25.4)
+    return Choice("rule-or-length", tuple(offered.split()), (), least_in * 25.4, most_in * 25.4, needs=needs)
 
 
-LOWER: dict[str, Choice] = {
-    "waist_position": rule("natural worn high low"),
-    "band": rule("below inside on-top none"),
-    "band_depth": length(0.5, 4),
-    "band_overlap": length(0, 6),
-    "waist_finish": rule("straight-band shaped-band half-elastic elastic-band casing paper-bag", "joined"),
-    "waist_join": rule("darts gathers tucks"),
-    "casing": length(1, 5),
-    "heading": length(0.5, 4),
-    "elastic": either("waist-4 nine-tenths", 12, 70),
-    "crotch_depth": either("hip/4 hip/4+1 hip/4+2 hip/4+3 hip/3 hip/3-1 seated outseam-inseam", 4, 24),
-    "crotch_ease": length(0, 3),
-    "hip_line": rule("measured two-above hip/16-above"),
-    "crotch_extension": either("hip/16 hip/20 by-size thigh/2 thigh-eased thigh-cut panel/4", 0.5, 8),
-    "back_extension": either("tip hip/8 hip/10 panel/2", 1, 14),
-    "back_tip": either("by-seat", 0, 6),
-    "front_diagonal": length(0.5, 4),
-    "back_diagonal": length(0.5, 5),
-    "curve_outside": length(0, 1),
-    "seat": rule("flat usual full"),
-    "seat_height": rule("drop-and-raise raise-only small-drop-and-raise none"),
-    "seat_raise": length(0, 4),
-    "centre_drop": length(0, 2),
-    "side_raise": length(0, 1.5),
-    "centre_slant": length(0, 3),
-    "centre_base": length(0, 1.5),
-    "hip_ease": length(0, 12),
-    "ease_place": rule("back panels measure"),
-    "hip_split": length(0, 3),
-    "waist_split": length(0, 2),
-    "fullness": Choice("number", least=1, most=4),
-    "thigh_ease": length(0, 16),
-    "waist_ease": length(0, 6),
-    "waist_in": length(0, 3),
-    "back_waist_extra": length(0, 6),
-    "knee_ease": length(0, 16),
-    "back_wider": length(0, 3),
-    "darts": rule("none one two"),
-    "dart_place": rule("half-panel from-centre bust-span crease"),
-    "dart_intake": length(0, 2),
-    "dart_length": length(1, 7),
-    "knee_width": length(8, 60),
-    "hem_width": length(6, 80),
-    "length": length(8, 60),
-    "hem": length(0, 5),
-    "closure": rule("fly side-zip back-zip none"),
-    "turn_up": length(0.5, 3),
-    "pockets": Choice("list", ("none", "in-seam", "front-curved", "back-patch", "outside-patch")),
-    "pocket_opening": length(4, 8),
-    "pocket_wide": length(1.5, 4.5),
-    "pocket_deep": length(2, 8),
-    "patch": length(3, 8),
-    "yoke": length(1, 5),
-    "back_from": rule("front itself"),
-    "belt_loops": rule("none four"),
-    "band_join": rule("none centre-back"),
-    "waist_cleanup": rule("back-to-front back-larger redraw-centre re-mark-side"),
-    "marking": rule("on-cloth on-paper"),
-    "other_cloth": Choice("list", ("none", "bags", "facings", "band", "yoke", "all")),
-    "allowances": Choice("allowances", ("side", "centre", "inner_leg", "waist"), (), 0.0, 3 * 25.4),
-}
+def some(offered: str) -> Choice:
+    """Any of some words, or none of them."""
+    return Choice("list", ("none", *offered.split()))
+
+
+def allowances(*edges: str) -> Choice:
+    """A length for each of some edges, up to 3 in."""
+    return Choice("allowances", edges, (), 0.0, 3 * 25.4)
+
+
+def grouped(groups: Mapping[str, Mapping[str, Choice]]) -> dict[str, Choice]:
+    """One table of all groups; the group of no name is of files alone."""
+    return {key: replace(one, group=group) for group, table in groups.items() for key, one in table.items()}
+
+
+BANDED = need("waist_finish", "straight-band", "half-elastic", "elastic-band")
+STRAIGHT_BAND = need("waist_finish", "straight-band")
+KNEED = need("leg", "straight", "close", "boot-cut", "tapered")
+
+LOWER: dict[str, Choice] = grouped({
+    "waist": {
+        "waist_join": rule("darts gathers tucks", JOINED),
+        "waist_finish": rule(
+            "straight-band shaped-band half-elastic elastic-band casing paper-bag", ALONE, besides="joined"
+        ),
+        "closure": rule("fly side-zip back-zip none", rule_needs={"fly": (ALONE,), "side-zip": (ALONE,)}),
+        "band": rule("below inside on-top none", BANDED, rule_needs={"none": (need("waist_finish", "casing"),)}),
+        "band_depth": length(
+            0.5, 4, need("waist_finish", "straight-band", "shaped-band", "half-elastic", "elastic-band")
+        ),
+        "band_overlap": length(0, 6, STRAIGHT_BAND),
+        "band_join": rule("none centre-back", STRAIGHT_BAND),
+        "casing": length(1, 5, need("waist_finish", "casing")),
+        "heading": length(0.5, 4, need("waist_finish", "paper-bag")),
+        "elastic": either(
+            "waist-4 nine-tenths", 12, 70, need("waist_finish", "half-elastic", "elastic-band", "casing", "paper-bag")
+        ),
+        "waist_position": rule("worn natural high low"),
+        "belt_loops": rule("none four", ALONE),
+    },
+    "fit": {
+        "seat": rule("flat usual full"),
+        "seat_height": rule("raise-only small-drop-and-raise drop-and-raise none"),
+        "hip_ease": length(0, 12),
+        "ease_place": rule("back panels measure"),
+        "hip_split": length(0, 3),
+        "waist_ease": length(0, 6),
+        "seat_raise": length(0, 4),
+        "centre_slant": length(0, 3),
+        "centre_base": length(0, 1.5),
+        "centre_drop": length(0, 2),
+        "side_raise": length(0, 1.5),
+        "waist_cleanup": rule("back-to-front back-larger redraw-centre re-mark-side"),
+    },
+    "crotch": {
+        "crotch_depth": either("hip/4 hip/4+1 hip/4+2 hip/4+3 hip/3 hip/3-1 seated outseam-inseam", 4, 24),
+        "crotch_ease": length(0, 3),
+        "crotch_extension": either("hip/16 hip/20 by-size thigh/2 thigh-eased thigh-cut panel/4", 0.5, 8),
+        "back_extension": either("tip hip/8 hip/10 panel/2", 1, 14),
+        "back_tip": either("by-seat", 0, 6),
+        "hip_line": rule("measured two-above hip/16-above"),
+        "front_diagonal": length(0.5, 4),
+        "back_diagonal": length(0.5, 5),
+        "curve_outside": length(0, 1),
+    },
+    "leg": {
+        "length": length(8, 60),
+        "knee_ease": length(0, 16, KNEED),
+        "knee_width": length(8, 60, KNEED),
+        "thigh_ease": length(0, 16, need("crotch_extension", "thigh-eased")),
+        "back_wider": length(0, 3),
+        "hem_width": length(6, 80),
+        "fullness": Choice("number", least=1, most=4, needs=(need("method", "multiplied-quarter"),)),
+        "hem": length(0, 5, need("turn_up", "")),
+        "turn_up": length(0.5, 3),
+    },
+    "darts": {
+        "darts": rule("none one two"),
+        "dart_place": rule("half-panel from-centre crease bust-span"),
+        "dart_intake": length(0, 2),
+        "dart_length": length(1, 7),
+        "yoke": length(1, 5, ALONE),
+    },
+    "pockets": {
+        "pockets": some("in-seam front-curved back-patch outside-patch"),
+        "pocket_opening": length(4, 8, need("pockets", "in-seam")),
+        "pocket_wide": length(1.5, 4.5, need("pockets", "front-curved")),
+        "pocket_deep": length(2, 8, need("pockets", "front-curved")),
+        "patch": length(3, 8, need("pockets", "back-patch")),
+    },
+    "seams": {
+        "allowances": allowances("side", "centre", "inner_leg", "waist"),
+        "back_from": rule("front itself"),
+        "marking": rule("on-cloth on-paper"),
+    },
+    "another-cloth": {"other_cloth": some("bags facings band yoke all")},
+    "": {"waist_split": length(0, 2), "waist_in": length(0, 3), "back_waist_extra": length(0, 6)},
+})  # fmt: skip

@@ -44,6 +44,14 @@ def usual(method: str, style: str) -> dict[str, Any]:
     return {**how.usual, **{key: value for key, value in of_style.items() if key not in left}}
 
 
+def usual_sources(method: str, style: str, cloth: Cloth) -> dict[str, str]:
+    """Where the default of a choice comes from, where it is not Plavet's own: the method, the style, or the cloth."""
+    known = usual(method, style)
+    of_style = {key for key, value in STYLES[style].usual.items() if known.get(key) == value}
+    found = {key: "style" if key in of_style else "method" for key in known}
+    return found | dict.fromkeys(usual_of_cloth(cloth, known), "cloth")
+
+
 def methods_for(style: str) -> list[str]:
     """The methods that can make a style."""
     return [name for name, method in METHODS.items() if style in method.styles]
@@ -84,6 +92,10 @@ def how_gathered(method: str, style: str) -> bool:
     """Whether a method or a style gives a waist that is gathered where nothing else is said."""
     known = usual(method, style)
     return known.get("waist_finish") in GATHERED or known.get("fullness", 1) > 1 or "darts" in METHODS[method].unused
+
+
+OF_A_WAIST = ("waist_finish", "band", "band_depth", "yoke", "belt_loops", "closure", "waist_cleanup")
+"""What a lower garment chooses for a waist of its own, not for one that a top is sewn to."""
 
 
 def _joined(method: str, style: str, chosen: dict[str, Any]) -> dict[str, Any]:

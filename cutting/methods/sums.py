@@ -47,7 +47,7 @@ class Sums:
     hip_results: bool = False
 
     def level(self, depth: Length, ask: Ask) -> Length:
-        """A depth on the draft: the tape starts above the waist line where the band lies below it."""
+        """A depth on the draft: the tape starts above the waist line where the band is below it."""
         return depth - named(ask.band_depth, "band") if ask.band == "below" else depth
 
     @property

@@ -159,7 +159,7 @@ def _up_to_the_turn(panel: Panel, before: str, name: str, after: str) -> tuple[i
 
 
 def _mirrored_hem(panel: Panel, before: str, name: str, after: str) -> list[Point]:
-    """The hem allowance's outline: the leg's own sides mirrored below each fold, so that it lies flat folded up."""
+    """The hem allowance's outline: the leg's own sides mirrored below each fold, so that it is flat folded up."""
     edge = panel.edges[name]
     start, direction = edge.path.start, unit(edge.path.end.minus(edge.path.start))
     step = edge.allowance.mm / edge.turned

@@ -15,7 +15,7 @@ OF_LEG = {"guide": "side", "centre": "crotch", "top": "waist"}
 
 @dataclass(frozen=True)
 class Tape:
-    """A straight tape from `start` to `end`; `length` reads what lies between them."""
+    """A straight tape from `start` to `end`; `length` reads what is between them."""
 
     start: Point
     end: Point
@@ -73,18 +73,18 @@ def read_tapes(steps: Sequence[Step], panels: dict[str, Panel], on_cloth: bool) 
     A tape from the point just marked starts where that was chalked. On cloth a hem's turn is called after its edge,
     since widths are measured on it, and the waist line is the top's cut edge.
     """
-    told: list[tuple[Step, Tape]] = []
+    read: list[tuple[Step, Tape]] = []
     for step in steps:
         tape = read_tape(step, panels) if on_cloth else Tape(step.start, step.end, step.length)
         if on_cloth and step.along == "waist_line":
             tape = tape.beside(Point(0, _top_edge(panels, step.panel) - step.start.down))
-        before = told[-1] if told and told[-1][0].panel == step.panel else None
+        before = read[-1] if read and read[-1][0].panel == step.panel else None
         if before is not None and before[0].code == step.from_code:
             tape = tape.beside(before[1].end.minus(before[0].end))
-        told.append((step, tape))
+        read.append((step, tape))
         if on_cloth and step.closes == "hem" and panels[step.panel].edges["hem"].turned:
-            told.append(_turn(step, tape, panels[step.panel].edges["hem"]))
-    return told
+            read.append(_turn(step, tape, panels[step.panel].edges["hem"]))
+    return read
 
 
 def _top_edge(panels: dict[str, Panel], panel: str) -> float:
@@ -105,7 +105,7 @@ def _turn(step: Step, tape: Tape, hem: Edge) -> tuple[Step, Tape]:
 def read_tape(step: Step, panels: dict[str, Panel]) -> Tape:
     """The step's tape between cut edges: the net sum plus the allowances it crosses, in one length.
 
-    Equal allowances at both ends that cancel are left out. A seam that does not lie square to the tape, or a corner,
+    Equal allowances at both ends that cancel are left out. A seam that is not square to the tape, or a corner,
     adds a little: the term `lean`. A length found on the draft is found between the cut edges instead.
     """
     out = unit(step.end.minus(step.start))

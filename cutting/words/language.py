@@ -28,6 +28,34 @@ class MarkWords:
     reason: str
 
 
+@dataclass(frozen=True)
+class MethodWords:
+    """What a method is called, and how it goes about it."""
+
+    name: str
+    says: str
+
+
+@dataclass(frozen=True)
+class ChoiceWords:
+    """What a choice asks, a hint beside it, and what is taken where nothing is chosen, empty where that has a size."""
+
+    legend: str
+    hint: str
+    unset: str
+
+
+@dataclass(frozen=True)
+class FoldWords:
+    """A fold's name, what it is good for, what is opposite the fold, what its depth is made of, how it is done."""
+
+    name: str
+    says: str
+    edge: str
+    depth: str
+    how: str
+
+
 class Language(Protocol):
     """Every sentence of the core, by code. Lengths are shown in the unit that is asked for."""
 
@@ -46,8 +74,8 @@ class Language(Protocol):
     def yardage_formula(self, bought: Yardage, unit: Unit) -> str:
         """The sum from the lay to what is bought."""
 
-    def fold_name(self, fold: str) -> str:
-        """What a fold is called."""
+    def fold_words(self, fold: str) -> FoldWords:
+        """What a fold is called, what it is good for, and how its depth comes about."""
 
     def say_fold(self, fold: str, sizes: Mapping[str, float], unit: Unit) -> str:
         """How to fold; `sizes` are depth, upper and single, in mm."""
@@ -102,6 +130,36 @@ class Language(Protocol):
 
     def say_problem(self, problem: Problem, unit: Unit) -> tuple[str, str]:
         """What is wrong, and how to mend it."""
+
+    def kind_name(self, kind: str) -> str:
+        """Garments of a kind."""
+
+    def half_name(self, kind: str) -> str:
+        """A half of a garment of two, by its kind."""
+
+    def style_name(self, style: str) -> str:
+        """What a style is called."""
+
+    def method_words(self, method: str) -> MethodWords:
+        """What a method is called, and how it goes about it."""
+
+    def cloth_name(self, kind: str) -> str:
+        """A kind of cloth, as one asks for it."""
+
+    def thickness_name(self, thickness: str) -> str:
+        """How thick a cloth is."""
+
+    def group_name(self, kind: str, group: str) -> str:
+        """What a group of choices is called."""
+
+    def choice_words(self, kind: str, key: str, joined: bool) -> ChoiceWords:
+        """What a choice asks; `key` is `allowances.side` for one of a set."""
+
+    def rule_name(self, kind: str, key: str, rule: str, joined: bool) -> str:
+        """What a rule of a choice is called."""
+
+    def source_name(self, source: str) -> str:
+        """Where the usual choice comes from; empty for what is taken everywhere."""
 
     def page(self, code: str, **params: object) -> str:
         """A line of the plan as a page of words."""

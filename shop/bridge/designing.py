@@ -1,106 +1,154 @@
 """What can be chosen for a garment, what is usual, what each choice would change, and how a style looks on a body."""
 
 from contextlib import suppress
-from dataclasses import fields
-from typing import Any, TypeAlias
+from typing import Any, Literal, TypeAlias
 
 from pydantic import BaseModel
 
 from cutting.body import with_sample
-from cutting.effects import effects
+from cutting.choosing import Row, asked
+from cutting.effects import Effect, effects
 from cutting.errors import CuttingError
 from cutting.formats import keep, read_job
 from cutting.formats.choices_v1 import read_choices
-from cutting.formats.garment_v1 import JUMPSUIT
 from cutting.formats.plan_shape import PlanOut
-from cutting.geometry import beyond
+from cutting.kinds import KINDS, PAIRS, GarmentKind, all_styles, kind_of
 from cutting.lengths import Fixed, Unit, show
-from cutting.methods import METHODS, STYLES, methods_for, resolve, usual_method
-from cutting.methods.upper import QUARTER_BUST, TOPS, draw_top, resolve_top
-from cutting.pieces import finish
 from cutting.plan import plan
 from cutting.where import choice
 from shop.bridge.problems import CoreRefusal
 from shop.bridge.words import as_unit, said_plan, words
 
 Outline: TypeAlias = list[tuple[float, float]]
+RowKind = Literal["rule", "length", "number", "some"]
 
 
-class EffectOut(BaseModel):
-    """What one rule would change, as the draft stands; `refused` says why it cannot be chosen."""
+class OptionOut(BaseModel):
+    """A rule: what it is called, what it would change as the draft stands, or why it cannot be chosen."""
 
-    choice: str
-    rule: str
-    says: str
-    refused: str = ""
+    value: str
+    label: str
+    says: str = ""
+    dead: str = ""
+
+
+class RowOut(BaseModel):
+    """A choice that is asked. `of` is the set it is one of (allowances), empty for one by itself.
+
+    `usual` is what is taken where nothing is chosen: its value, and as one says it with where it comes from.
+    """
+
+    key: str
+    of: str
+    kind: RowKind
+    legend: str
+    hint: str
+    options: list[OptionOut]
+    usual: str
+    usually: str
+    least_mm: float
+    most_mm: float
+
+
+class ChoiceGroupOut(BaseModel):
+    """Choices that belong together, in the order they are asked."""
+
+    key: str
+    name: str
+    rows: list[RowOut]
 
 
 class DesignOut(BaseModel):
-    """The choices of a garment: which methods make each style and by which it is drafted where none is chosen, what is
-    usual, what each method does not read, what each choice changes.
-    """
+    """What can be chosen for a garment as it stands: the methods that make its style, and its choices by groups."""
 
-    makes: dict[str, list[str]]
-    first: dict[str, str]
-    usual: dict[str, str]
-    unused: dict[str, list[str]]
-    effects: list[EffectOut]
-
-
-def _text(value: Any, unit: Unit) -> str:
-    if isinstance(value, Fixed):
-        return show(value.value, unit).text if value.size else "none"
-    if isinstance(value, tuple):
-        return ", ".join(value) or "none"
-    return "" if value is None else str(value)
+    kind: str
+    method: str
+    methods: list[OptionOut]
+    groups: list[ChoiceGroupOut]
 
 
 def design(job: dict[str, Any], garment: str = "", half: str = "") -> DesignOut:
     """The choices of a job's garment of that name, or of a jumpsuit's half; of the first where there is none.
 
-    Where its draft cannot be made the effects are left out.
+    Where its draft cannot be made nothing is said of what a choice would change.
     """
     raw = next((one for one in job["garments"] if one["id"] == garment), job["garments"][0])
-    joined = raw["style"] == JUMPSUIT
+    joined = raw["style"] in PAIRS
     if joined:
-        raw = raw[half or "lower"] or {"style": "palazzo"}
+        pair = PAIRS[raw["style"]].halves
+        half = half or list(pair)[-1]
+        raw = raw[half] or {"style": pair[half]}
     unit, style = as_unit(job["unit"]), raw["style"]
-    top = style in TOPS
-    method = raw.get("method") or first_method(style)
+    kind = kind_of(style)
+    method = raw.get("method") or kind.first_method(style)
     cloth = read_job(job | {"measurements": {}, "garments": [{"id": "any", "style": "palazzo"}]}).cloth
-    known = resolve_top(style, {}, cloth, joined) if top else resolve(method, style, {}, cloth, joined)
-    usual = {one.name: _text(getattr(known, one.name), unit) for one in fields(known) if one.name != "allowances"}
-    seams = known.allowances
-    usual |= {f"allowances.{one.name}": _text(getattr(seams, one.name), unit) for one in fields(seams)}
-    say = words()
-    found: list[EffectOut] = []
-    try:
+    chosen = raw.get("choices") or {}
+    found: dict[tuple[str, str], Effect] = {}
+    with suppress(CuttingError):
         body = read_job(job | {"garments": [{"id": "any", "style": "palazzo"}]}).body
-        chosen = read_choices(raw.get("choices") or {}, unit, choice(), [], top)
-        for effect in effects(body, method, style, chosen, cloth, joined):
-            refused = say.say_problem(effect.refused[0], unit)[0] if effect.refused else ""
-            says = say.say_effect(effect.by, unit)
-            found.append(EffectOut(choice=effect.choice, rule=effect.rule, says=says, refused=refused))
-    except CuttingError:
-        found = []
-    styles = list(TOPS if top else STYLES)
-    return DesignOut(
-        makes={name: [QUARTER_BUST] if top else methods_for(name) for name in styles},
-        first={name: first_method(name) for name in styles}, usual=usual,
-        unused={QUARTER_BUST: []} if top else {name: list(how.unused) for name, how in METHODS.items()}, effects=found,
+        read = read_choices(chosen, unit, choice(), kind, [])
+        found = {(one.choice, one.rule): one for one in effects(body, method, style, read, cloth, joined)}
+    say, groups = words(), dict[str, ChoiceGroupOut]()
+    for row in asked(kind, method, style, chosen, cloth, joined):
+        group = row.choice.group
+        shown = groups.setdefault(group, ChoiceGroupOut(key=group, name=say.group_name(kind.name, group), rows=[]))
+        shown.rows.append(_row(row, kind, joined, unit, found))
+    methods = [_option(found, "method", name, say.method_words(name).name, unit) for name in kind.methods_for(style)]
+    return DesignOut(kind=kind.name, method=method, methods=methods, groups=list(groups.values()))
+
+
+def _row(row: Row, kind: GarmentKind, joined: bool, unit: Unit, found: dict[tuple[str, str], Effect]) -> RowOut:
+    say, key = words(), f"{row.of}.{row.key}" if row.of else row.key
+    named = say.choice_words(kind.name, key, joined)
+    # A length with one rule of its own is asked as a length: the rule is what is taken where none is typed.
+    by_rule = len(row.rules) > 1 and row.choice.kind in ("rule", "rule-or-length")
+    several = row.choice.kind == "list"
+    rules = row.rules if by_rule else row.choice.offered[1:] if several else ()
+    options = [_option(found, row.key, rule, say.rule_name(kind.name, row.key, rule, joined), unit) for rule in rules]
+    if by_rule and row.usual is None:
+        options.insert(0, OptionOut(value="", label=named.unset))
+    shown = _text(row.usual, unit) if not by_rule and not several and row.usual not in row.choice.offered else ""
+    of_rule = say.rule_name(kind.name, row.key, str(row.usual), joined) if by_rule and row.usual in rules else ""
+    return RowOut(
+        key=row.key, of=row.of, kind="rule" if by_rule else "some" if several else _typed(row), legend=named.legend,
+        hint=named.hint, options=options, usual="" if row.usual is None or several else _plain(row.usual, unit),
+        usually=", ".join(part for part in (shown or of_rule or named.unset, say.source_name(row.source)) if part),
+        least_mm=row.choice.least, most_mm=row.choice.most,
     )  # fmt: skip
+
+
+def _typed(row: Row) -> RowKind:
+    return "number" if row.choice.kind == "number" else "length"
+
+
+def _option(found: dict[tuple[str, str], Effect], key: str, rule: str, label: str, unit: Unit) -> OptionOut:
+    effect, say = found.get((key, rule)), words()
+    if effect is None:
+        return OptionOut(value=rule, label=label)
+    dead = say.say_problem(effect.refused[0], unit)[0] if effect.refused else ""
+    return OptionOut(value=rule, label=label, says=say.say_effect(effect.by, unit), dead=dead)
+
+
+def _plain(value: Any, unit: Unit) -> str:
+    return show(value.value, unit).text if isinstance(value, Fixed) else str(value)
+
+
+def _text(value: Any, unit: Unit) -> str:
+    """A size as one says it: none of nothing."""
+    if value is None:
+        return ""
+    return "none" if isinstance(value, Fixed) and not value.size else _plain(value, unit)
 
 
 def first_method(style: str) -> str:
     """The method a garment of a style is drafted by where none is chosen; a jumpsuit's halves have their own."""
-    return "" if style == JUMPSUIT else QUARTER_BUST if style in TOPS else usual_method(style)
+    return kind_of(style).first_method(style) if style in all_styles() else ""
 
 
 def styles_of(method: str) -> list[str]:
     """The styles a method makes; those of any where there is no such method, so that it is refused in words."""
-    if method == QUARTER_BUST:
-        return list(TOPS)
-    return list(METHODS[method].styles if method in METHODS else STYLES)
+    made = [style for kind in KINDS.values() for style in kind.styles if method in kind.methods_for(style)]
+    return made or list(all_styles())
 
 
 def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
@@ -110,20 +158,10 @@ def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
     """
     body = read_job(_one(unit, with_sample(measurements), "palazzo", "", {})).body
     drawn: dict[str, Outline] = {}
-    for style in TOPS:
-        with suppress(CuttingError):
-            panel = finish(style, draw_top(body, resolve_top(style, {})).drafts[0])
-            drawn[style] = [(round(-p.across, 1), round(p.down, 1)) for p in panel.net]
-    for style in STYLES:
-        method = usual_method(style)
-        how = METHODS[method]
-        with suppress(CuttingError):
-            _, drafts = how.draw(body, resolve(method, style, {}), how.seats)
-            panel = finish(style, drafts[0])
-            centre = panel.points["CF"].across
-            net = beyond(panel.net, 0.0) if panel.name == "leg" else panel.net
-            # What reaches past the centre line is folded in between the legs.
-            drawn[style] = [(round(min(0.0, p.across - centre), 1), round(p.down, 1)) for p in net]
+    for kind in KINDS.values():
+        for style in kind.styles:
+            with suppress(CuttingError):
+                drawn[style] = [(round(p.across, 1), round(p.down, 1)) for p in kind.outline(body, style)]
     return drawn
 
 

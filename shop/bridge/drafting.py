@@ -6,11 +6,10 @@ from typing import Any, TypeAlias
 from cutting.cloth import Cloth
 from cutting.errors import CuttingError, refuse
 from cutting.formats import keep, read_job
-from cutting.formats.garment_v1 import JUMPSUIT
 from cutting.formats.keep import keep_widths
 from cutting.formats.lay_v1 import placements_of, stored_lays
 from cutting.formats.plan_shape import LayOut, PlacementOut, PlanOut, WidthOut
-from cutting.methods.upper import TOPS
+from cutting.kinds import KINDS, PAIRS, all_styles, kind_of
 from cutting.plan import CORE, by_hand, plan, widths, with_lays
 from cutting.where import LAY
 from cutting.yardage import yardage
@@ -44,11 +43,19 @@ def job_garment(name: str, style: str, method: str, choices: dict[str, Any], wai
     Where the client wears the waist is given to what is drafted from it; a garment's own choice goes before.
     """
     worn = {"waist_position": waist} if waist != "worn" else {}
-    if style == JUMPSUIT:
-        top, lower = (dict(choices.get(half) or {}) for half in ("top", "lower"))
-        lower = lower | {"choices": worn | (lower.get("choices") or {})} if lower else lower
-        return {"id": name, "style": style, "top": top or None, "lower": lower or None}
-    return {"id": name, "style": style, "method": method, "choices": choices if style in TOPS else worn | choices}
+    if style in PAIRS:
+        halves = {kind: dict(choices.get(kind) or {}) for kind in PAIRS[style].halves}
+        return {"id": name, "style": style, **{kind: _worn(kind, half, worn) for kind, half in halves.items()}}
+    kind = kind_of(style).name if style in all_styles() else ""
+    made = {"style": style, "method": method, "choices": choices}
+    return {"id": name, **(_worn(kind, made, worn) or made)}
+
+
+def _worn(kind: str, made: dict[str, Any], worn: dict[str, str]) -> dict[str, Any] | None:
+    """What is made, with where the waist is worn where its kind is drafted from it; None where nothing is made."""
+    if not made or "waist_position" not in (KINDS[kind].choices if kind in KINDS else {}):
+        return made or None
+    return made | {"choices": worn | (made.get("choices") or {})}
 
 
 def bought(length: float, unit: str, unit_of_sale: str = "", price: str = "") -> dict[str, Any]:
@@ -83,7 +90,7 @@ def plan_by_hand(job: dict[str, Any], placements: list[dict[str, Any]]) -> dict[
 
 
 def check_hand(job: dict[str, Any], hand: dict[str, Any]) -> None:
-    """Whether a search can set out from there. Raises CoreRefusal where the pieces could not be cut as they lie."""
+    """Whether a search can set out from there. Raises CoreRefusal where the pieces could not be cut so."""
     plan_by_hand(job, hand["placements"])
     if any(not 0 <= pin < len(hand["placements"]) for pin in hand["pins"]):
         raise CoreRefusal(refuse("lay.pin", LAY), as_unit(job.get("unit", "in")))

@@ -19,7 +19,7 @@ Lines = Generator[dict[str, Any] | None, None, None]
 
 
 def search_lay(job: dict[str, Any], seconds: float, seed: int, hand: dict[str, Any] | None = None) -> Lines:
-    """Look for a shorter lay, with a `hand` from where its placements lie and without moving its pins; see `_run`."""
+    """Look for a shorter lay, with a `hand` from where its placements are and without moving its pins; see `_run`."""
     return _run({"job": job, "seconds": seconds, "seed": seed, "hand": hand})
 
 

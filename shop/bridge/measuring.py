@@ -99,10 +99,10 @@ def advice(taken: Taken, last: Mapping[str, Decimal], unit: Unit, upheld: set[tu
     before = {key: Fraction(mm) for key, mm in last.items()}
     bare = {key: read(typed, "cm") / 10 for key, typed, _, _ in taken if is_bare(typed)}
     sure = {key for key, _, mm, _ in taken if (key, mm) in upheld}
-    told = []
+    said = []
     for doubt in doubts(sizes, before, sure):
         key = doubt.where.measure
-        told.append(
+        said.append(
             {
                 "key": key, "code": doubt.code, "again": doubt.weight == "warn", "words": say.say_finding(doubt, unit),
                 "upheld": key in sure,
@@ -122,7 +122,7 @@ def advice(taken: Taken, last: Mapping[str, Decimal], unit: Unit, upheld: set[tu
                 }
             )  # fmt: skip
     return {
-        "doubts": told, "ways": ways, "last": [{"key": key, "mm": float(mm)} for key, mm in last.items()],
+        "doubts": said, "ways": ways, "last": [{"key": key, "mm": float(mm)} for key, mm in last.items()],
         "expected": [
             {"key": fit.key, "low_mm": fit.low, "high_mm": fit.high} for fit in [*fits(sizes), *usual(measured.sizes)]
         ],

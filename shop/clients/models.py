@@ -1,5 +1,6 @@
 """Clients, their measurement sheets and every reading of the tape."""
 
+from django.contrib.postgres.indexes import GinIndex, OpClass
 from django.db import models
 
 from shop.accounts.models import WorkshopRow
@@ -17,6 +18,13 @@ class Client(WorkshopRow):
     archived = models.BooleanField(default=False)
     sound = models.CharField(max_length=160, blank=True, editable=False)
     phone_digits = models.CharField(max_length=40, blank=True, editable=False)
+
+    class Meta:
+        indexes = [
+            GinIndex(OpClass(models.F("sound"), name="gin_trgm_ops"), name="client_by_sound"),
+            GinIndex(OpClass(models.F("phone_digits"), name="gin_trgm_ops"), name="client_by_phone"),
+            models.Index(fields=["workshop", "archived", "name", "id"], name="client_by_name"),
+        ]
 
     def __str__(self) -> str:
         return self.name

@@ -1,11 +1,13 @@
 """Reads about clients; each starts from the workshop."""
 
+from collections.abc import Collection, Iterable
 from typing import Any
 from uuid import UUID
 
 from django.db.models import Q, QuerySet
 
 from shop.accounts.models import User
+from shop.accounts.reading import page_of
 from shop.accounts.rights import allow, rights_of
 from shop.accounts.writing import own
 from shop.bridge.measuring import advice
@@ -15,8 +17,10 @@ from shop.clients.sound import digits, sounding
 MOST_FOUND = 100
 
 
-def clients(actor: User, find: str = "", archived: bool = False) -> QuerySet[Client]:
-    """The workshop's clients by name; with `find`, those whose name sounds so or whose phone number holds it."""
+def clients(actor: User, find: str = "", archived: bool = False, page: int = 1) -> QuerySet[Client]:
+    """A page of the workshop's clients by name; with `find`, of those whose name sounds so or whose phone number holds
+    it.
+    """
     found = Client.of(actor.workshop).filter(archived=archived).order_by("name", "id")
     words, number = sounding(find).split(), digits(find)
     if words:
@@ -27,7 +31,7 @@ def clients(actor: User, find: str = "", archived: bool = False) -> QuerySet[Cli
     elif find.strip():
         asked = len(number) >= 3 and "contacts" in rights_of(actor)
         found = found.filter(phone_digits__contains=number) if asked else found.none()
-    return found[:MOST_FOUND]
+    return page_of(found, page, MOST_FOUND)
 
 
 def whole_book(actor: User) -> QuerySet[Client]:
@@ -54,18 +58,36 @@ def all_readings(actor: User, sheet: UUID) -> QuerySet[Reading]:
     return Reading.of(actor.workshop).filter(sheet_id=sheet).select_related("changed_by").order_by("created_at")
 
 
-def last_readings(actor: User, sheet: UUID) -> list[Reading]:
-    """The last reading of each point, in the order they were taken; skipped points among them, without a value."""
-    last: dict[str, Reading] = {}
-    for reading in all_readings(actor, sheet):
-        last.pop(reading.key, None)
-        last[reading.key] = reading
-    return list(last.values())
+def last_readings_of(actor: User, sheets: Collection[UUID]) -> dict[UUID, list[Reading]]:
+    """For each sheet the last reading of each point, in the order they were taken; skipped points among them, without
+    a value. One query, however many sheets.
+    """
+    last = (
+        Reading.of(actor.workshop)
+        .filter(sheet_id__in=sheets)
+        .select_related("changed_by")
+        .order_by("sheet_id", "key", "-created_at")
+        .distinct("sheet_id", "key")
+    )
+    found: dict[UUID, list[Reading]] = {sheet: [] for sheet in sheets}
+    for reading in sorted(last, key=lambda one: one.created_at):
+        found[reading.sheet_id].append(reading)
+    return found
 
 
 def readings(actor: User, sheet: UUID) -> list[Reading]:
     """The readings that count: the last of each point; points taken off or skipped are left out."""
-    return [reading for reading in last_readings(actor, sheet) if reading.mm is not None]
+    return counting(last_readings_of(actor, [sheet])[sheet])
+
+
+def counting(last: Iterable[Reading]) -> list[Reading]:
+    """Those that have a value."""
+    return [reading for reading in last if reading.mm is not None]
+
+
+def measures(last: Iterable[Reading]) -> dict[str, str]:
+    """Readings as a job file has them."""
+    return {reading.key: f"{reading.mm} mm" for reading in counting(last)}
 
 
 def sheet_before(actor: User, sheet: Sheet) -> Sheet | None:
@@ -80,11 +102,11 @@ def sheet_advice(actor: User, sheet: Sheet) -> dict[str, Any]:
     last = {one.key: one.mm for one in readings(actor, before.id) if one.mm is not None} if before else {}
     now = [(one.key, one.typed, one.mm, one.way) for one in readings(actor, sheet.id) if one.mm is not None]
     upheld = {(one.key, one.mm) for one in Overruling.of(actor.workshop).filter(sheet=sheet)}
-    told = advice(now, last, "cm" if sheet.unit == "cm" else "in", upheld)
-    return {**told, "last_on": before.taken_on if before else None}
+    said = advice(now, last, "cm" if sheet.unit == "cm" else "in", upheld)
+    return {**said, "last_on": before.taken_on if before else None}
 
 
 def measures_of(actor: User, sheet: UUID) -> tuple[str, dict[str, str]]:
     """A sheet's unit, and its readings as a job file has them. Raises Http404 for anybody else's."""
     row = own(Sheet, actor, sheet)
-    return row.unit, {reading.key: f"{reading.mm} mm" for reading in readings(actor, row.id)}
+    return row.unit, measures(readings(actor, row.id))

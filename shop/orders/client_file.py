@@ -6,6 +6,7 @@ from typing import Any
 from uuid import UUID, uuid4
 
 from django.db import transaction
+from django.db.models import Q
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
@@ -101,15 +102,16 @@ def erase_client(*, actor: User, id: UUID) -> Erasure:
     with transaction.atomic():
         client = own(Client, actor, id)
         orders = Order.of(actor.workshop).filter(client=client)
-        cloths = list(orders.values_list("cloth_id", flat=True))
+        cloths = {key for pair in orders.values_list("cloth_id", "other_cloth_id") for key in pair if key is not None}
         done = Erasure(
             id=uuid4(), workshop=actor.workshop, changed_by=actor, orders=orders.count(),
             sheets=Sheet.of(actor.workshop).filter(client=client).count(),
         )  # fmt: skip
         done.save(force_insert=True)
         orders.delete()
-        still = Order.of(actor.workshop).filter(cloth_id__in=cloths).values_list("cloth_id", flat=True)
-        Cloth.of(actor.workshop).filter(pk__in=set(cloths) - set(still)).delete()
+        others = Order.of(actor.workshop).filter(Q(cloth_id__in=cloths) | Q(other_cloth_id__in=cloths))
+        still = {key for pair in others.values_list("cloth_id", "other_cloth_id") for key in pair}
+        Cloth.of(actor.workshop).filter(pk__in=cloths - still).delete()
         client.delete()
         return done
 

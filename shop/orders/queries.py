@@ -7,8 +7,10 @@ from django.db.models import QuerySet
 from django.http import Http404
 
 from shop.accounts.models import User
-from shop.cloths.models import Cloth
 from shop.orders.models import Cut, Garment, HouseRule, Order
+
+ON_BENCH = 40
+"""Orders on a page of the bench."""
 
 
 def bench(actor: User) -> QuerySet[Order]:
@@ -16,7 +18,7 @@ def bench(actor: User) -> QuerySet[Order]:
     return (
         Order.of(actor.workshop)
         .select_related("client", "sheet", "cloth", "other_cloth")
-        .order_by("promised_on", "title")
+        .order_by("promised_on", "title", "id")
     )
 
 
@@ -57,12 +59,6 @@ def from_another_cloth(choices: dict[str, Any]) -> bool:
     """Whether anything of a garment, or of a jumpsuit's half, is cut from the order's other cloth."""
     halves = [choices, *(half.get("choices") or {} for half in choices.values() if isinstance(half, dict))]
     return any(kind != "none" for half in halves for kind in half.get("other_cloth") or [])
-
-
-def other_cloth(actor: User, order: Order) -> Cloth | None:
-    """The order's other cloth, where something is cut from it."""
-    used = any(from_another_cloth(one.choices) for one in garments(actor, order.id))
-    return order.other_cloth if used else None
 
 
 def house_rules(actor: User) -> QuerySet[HouseRule]:

@@ -3,6 +3,7 @@
 import hashlib
 import json
 from collections.abc import Sequence
+from dataclasses import dataclass
 from datetime import timedelta
 from typing import Any
 from uuid import UUID, uuid4
@@ -14,13 +15,13 @@ from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import own
 from shop.bridge.drafting import CORE_VERSION, check_hand, job_garment, make_plan, make_widths, plan_by_hand
-from shop.clients.queries import measures_of
+from shop.clients.queries import measures
 from shop.cloths.actions import FIELDS, job_part
 from shop.cloths.models import Cloth
 from shop.orders.group import members
 from shop.orders.models import Cut, Order
-from shop.orders.queries import garments, other_cloth
 from shop.orders.shelf import ShelfError, cut
+from shop.orders.whole import WholeOrder, whole_order, whole_orders
 from shop.plans.models import LayRun, PlanRun
 from shop.plans.queries import best_plan
 from shop.plans.tasks import improve_lay
@@ -33,16 +34,21 @@ DEAD = timedelta(seconds=5)
 
 def job_of(actor: User, order: Order, cut_from: str = "main") -> dict[str, Any]:
     """The order as a job file, without the client's name; `cut_from` says for which of its cloths."""
-    second = other_cloth(actor, order)
+    return job_from(actor, whole_order(actor, order), cut_from)
+
+
+def job_from(actor: User, whole: WholeOrder, cut_from: str = "main") -> dict[str, Any]:
+    """The same of an order that was read whole."""
+    order, second = whole.order, whole.other_cloth
     other = {"other_cloth": _cloth(second)} if second else {}
     return {
         "format": "plavet-job",
         "version": 1,
         "unit": actor.workshop.unit,
-        "measurements": measures_of(actor, order.sheet_id)[1],
+        "measurements": measures(whole.readings),
         "garments": [
             job_garment(garment.name, garment.style, garment.method, garment.choices, order.sheet.waist)
-            for garment in garments(actor, order.id)
+            for garment in whole.garments
         ],
         "cloth": _cloth(order.cloth), **other, **({"cut_from": cut_from} if cut_from != "main" else {}),
     }  # fmt: skip
@@ -70,19 +76,21 @@ def plan_together(*, actor: User, order: Order) -> PlanRun:
     others = together(actor, order)
     outfits = []
     for one in others:
-        job = job_of(actor, one)
-        outfits.append({"id": outfit_id(one), "measurements": job["measurements"], "garments": job["garments"]})
+        job = job_from(actor, one)
+        outfits.append({"id": outfit_id(one.order), "measurements": job["measurements"], "garments": job["garments"]})
     job = job_of(actor, order) | ({"others": outfits} if outfits else {})
-    return _stored_or_made(actor, order, job, [str(one.id) for one in others])
+    return _stored_or_made(actor, order, job, [str(one.order.id) for one in others])
 
 
-def together(actor: User, order: Order) -> list[Order]:
+def together(actor: User, order: Order) -> list[WholeOrder]:
     """The other orders of its group that are planned as they stand and have the same cloth, by the clients' names."""
     cloth = order.cloth
     alike = members(actor, order).exclude(pk=order.pk).filter(
         cloth__kind=cloth.kind, cloth__colour=cloth.colour, cloth__width=cloth.width
     )  # fmt: skip
-    return [one for one in alike if stored_plan(actor, one) is not None]
+    wholes = whole_orders(actor, list(alike))
+    stored = stored_plans(actor, {one.order.id: hash_of(job_from(actor, one)) for one in wholes})
+    return [one for one in wholes if one.order.id in stored]
 
 
 def outfit_id(order: Order) -> str:
@@ -90,9 +98,29 @@ def outfit_id(order: Order) -> str:
     return order.id.hex[:12]
 
 
-def stored_plan(actor: User, order: Order, cut_from: str = "main") -> PlanRun | None:
-    """The plan of the order as it stands, where one was made."""
-    return PlanRun.of(actor.workshop).filter(order=order, job_hash=hash_of(job_of(actor, order, cut_from))).first()
+@dataclass(frozen=True)
+class StoredPlan:
+    """Of a stored plan: how long its cloth is in mm (None where there is no lay), its findings, what is bought."""
+
+    length_mm: float | None
+    findings: list[dict[str, Any]]
+    notions: list[dict[str, Any]]
+
+
+def stored_plans(actor: User, hashes: dict[UUID, str]) -> dict[UUID, StoredPlan]:
+    """What is asked of the plans of several orders, by order, each as its job stands: `hashes` are the jobs'.
+
+    One query; the plans themselves stay in the database.
+    """
+    rows = PlanRun.of(actor.workshop).filter(order_id__in=hashes, job_hash__in=set(hashes.values()))
+    parts = rows.values_list(
+        "order_id", "job_hash", "plan__yardage__length_mm", "plan__findings", "plan__notions", named=False
+    )
+    return {
+        order: StoredPlan(length, findings or [], notions or [])
+        for order, job_hash, length, findings, notions in parts
+        if hashes[order] == job_hash
+    }
 
 
 def _stored_or_made(actor: User, order: Order, job: dict[str, Any], others: Sequence[str] = ()) -> PlanRun:
@@ -113,9 +141,23 @@ def _stored_or_made(actor: User, order: Order, job: dict[str, Any], others: Sequ
     try:
         with transaction.atomic():
             made.save(force_insert=True)
+            _forget_old(actor, order)
     except IntegrityError:
         return PlanRun.of(actor.workshop).get(order=order, job_hash=digest)
     return made
+
+
+KEPT = 12
+"""How many plans of an order are kept besides those that somebody searched for or laid by hand."""
+
+
+def _forget_old(actor: User, order: Order) -> None:
+    """Plans nobody worked at but the newest go: one is made at each change of a choice, and made again in no time."""
+    plain = PlanRun.of(actor.workshop).filter(order=order).exclude(
+        pk__in=LayRun.of(actor.workshop).filter(plan_run__order=order).values("plan_run")
+    )  # fmt: skip
+    old = plain.order_by("-created_at").values_list("pk", flat=True)[KEPT:]
+    PlanRun.of(actor.workshop).filter(pk__in=list(old)).delete()
 
 
 def widths_of(*, actor: User, plan_run: UUID) -> list[dict[str, Any]]:
@@ -138,7 +180,7 @@ def start_lay_run(
     hand: dict[str, Any] | None = None,
 ) -> LayRun:
     """Queue a search for a shorter lay, for savings of cloth, or for the rest around pinned pieces; the same id
-    again is the same search. Raises CoreRefusal where pieces in `hand` could not be cut as they lie.
+    again is the same search. Raises CoreRefusal where pieces in `hand` could not be cut as they are placed.
     """
     allow(actor, "lays")
     with transaction.atomic():

@@ -42,7 +42,7 @@ class LayRun(WorkshopRow):
     One of the kind `savings` tries what would make the cloth in hand enough: what it `found` is a list of savings.
     One of the kind `rest` sets out from where somebody laid the pieces (`hand`: placements, and which of them are
     pinned); it is shown to who asked for it, and is not the plan's lay before it is kept.
-    One of the kind `hand` is no search: its plan lies as somebody moved the pieces.
+    One of the kind `hand` is no search: its plan is as somebody moved the pieces.
     """
 
     SHORTER, SAVINGS, REST, HAND = "shorter", "savings", "rest", "hand"

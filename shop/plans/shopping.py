@@ -3,32 +3,38 @@
 from collections import defaultdict
 from dataclasses import dataclass, field
 from typing import Any
+from uuid import UUID
 
 from shop.accounts.models import User
 from shop.bridge.drafting import bought
 from shop.bridge.words import words
-from shop.clients.queries import readings
-from shop.cloths.models import Cloth
+from shop.clients.queries import counting
 from shop.orders.group import members
 from shop.orders.models import Order
-from shop.orders.queries import other_cloth
-from shop.plans.actions import stored_plan
+from shop.orders.whole import WholeOrder, whole_orders
+from shop.plans.actions import StoredPlan, hash_of, job_from, stored_plans
 
 
-@dataclass
+@dataclass(frozen=True)
 class Member:
-    """One client's order: the sizes as they were typed, and its plan where one was made for it as it stands."""
+    """One client's order: the sizes as they were typed, and what is planned for it as it stands, where anything is."""
 
-    order: Order
-    sizes: dict[str, str]
-    plan: dict[str, Any] | None
-    other_cloth: Cloth | None
-    other: dict[str, Any] | None
+    whole: WholeOrder
+    plan: StoredPlan | None
+    other: StoredPlan | None
+
+    @property
+    def order(self) -> Order:
+        return self.whole.order
+
+    @property
+    def sizes(self) -> dict[str, str]:
+        return {reading.key: reading.typed for reading in counting(self.whole.readings)}
 
     @property
     def planned(self) -> bool:
         """Whether every cloth of the order has its plan."""
-        return self.plan is not None and (self.other_cloth is None or self.other is not None)
+        return self.plan is not None and (self.whole.other_cloth is None or self.other is not None)
 
 
 @dataclass
@@ -40,20 +46,15 @@ class Shopping:
 
 
 def table(actor: User, order: Order) -> list[Member]:
-    """Everybody of the order's group with sizes and plan."""
-    rows = []
-    for one in members(actor, order):
-        sizes = {reading.key: reading.typed for reading in readings(actor, one.sheet_id)}
-        second = other_cloth(actor, one)
-        rows.append(
-            Member(one, sizes, _plan(actor, one, "main"), second, _plan(actor, one, "other") if second else None)
-        )
-    return rows
+    """Everybody of the order's group with sizes and plan, in a fixed number of queries."""
+    wholes = whole_orders(actor, list(members(actor, order)))
+    plans = _plans(actor, wholes, "main")
+    others = _plans(actor, [one for one in wholes if one.other_cloth is not None], "other")
+    return [Member(one, plans.get(one.order.id), others.get(one.order.id)) for one in wholes]
 
 
-def _plan(actor: User, order: Order, cut_from: str) -> dict[str, Any] | None:
-    run = stored_plan(actor, order, cut_from)
-    return run.plan if run else None
+def _plans(actor: User, wholes: list[WholeOrder], cut_from: str) -> dict[UUID, StoredPlan]:
+    return stored_plans(actor, {one.order.id: hash_of(job_from(actor, one, cut_from)) for one in wholes})
 
 
 def shopping(actor: User, rows: list[Member]) -> Shopping:
@@ -63,11 +64,11 @@ def shopping(actor: User, rows: list[Member]) -> Shopping:
     for row in rows:
         if row.plan is None:
             continue
-        for cloth, plan in ((row.order.cloth, row.plan), (row.other_cloth, row.other)):
-            if cloth is not None and plan is not None and plan["yardage"]:
+        for cloth, plan in ((row.order.cloth, row.plan), (row.whole.other_cloth, row.other)):
+            if cloth is not None and plan is not None and plan.length_mm is not None:
                 same = cloth.kind, cloth.colour, cloth.width, cloth.unit_of_sale, cloth.price
-                lengths[same].append(plan["yardage"]["length_mm"])
-        for notion in row.plan["notions"]:
+                lengths[same].append(plan.length_mm)
+        for notion in row.plan.notions:
             if notion["code"] != "interfacing":
                 size = notion["length_mm"]
                 key = notion["code"], notion["panel"], None if size is None else round(size, 1)

@@ -7,7 +7,7 @@ from urllib.parse import unquote, urlsplit
 ROOT = Path(__file__).resolve().parents[2]
 SECRET_KEY = os.environ["PLAVET_SECRET_KEY"]
 DEBUG = False
-ALLOWED_HOSTS = ["127.0.0.1", "localhost"]
+ALLOWED_HOSTS: list[str] = []
 ROOT_URLCONF = "shop.urls"
 WSGI_APPLICATION = "shop.wsgi.application"
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
@@ -20,6 +20,7 @@ USE_I18N = False
 INSTALLED_APPS = [
     "django.contrib.auth",
     "django.contrib.contenttypes",
+    "django.contrib.postgres",
     "django.contrib.sessions",
     "django.contrib.staticfiles",
     "procrastinate.contrib.django",
@@ -34,6 +35,9 @@ INSTALLED_APPS = [
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
+    # Plans are texts of 200 kB: compressed they are a quarter. Django pads each answer by chance, so that its length
+    # tells nothing of what is in it.
+    "django.middleware.gzip.GZipMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "shop.api.errors.RequestIdMiddleware",
     "csp.middleware.CSPMiddleware",

@@ -1,10 +1,14 @@
 """The tests: a quick password hasher, log-ins that are never locked out unless a test asks."""
 
+import os
+
 from shop.settings.base import *  # noqa: F403
 
 PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
 AXES_ENABLED = False
 ALLOWED_HOSTS = ["*"]
+# Steps of the tests that run side by side have a database each.
+DATABASES["default"]["TEST"] = {"NAME": os.environ.get("PLAVET_TEST_DATABASE", "test_plavet")}
 STORAGES = {
     "default": {"BACKEND": "django.core.files.storage.FileSystemStorage"},
     "staticfiles": {"BACKEND": "django.contrib.staticfiles.storage.StaticFilesStorage"},

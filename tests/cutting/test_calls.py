@@ -94,7 +94,7 @@ def test_a_top_can_be_chalked_by_its_calls_alone(body, style, choices):
 
 
 def test_a_corner_that_comes_out_above_the_line_is_called_upwards():
-    """The back's crotch point drops by less than its seam is wide: on cloth its corner lies above the crotch line."""
+    """The back's crotch point drops by less than its seam is wide: on cloth its corner is above the crotch line."""
     said = {mark["code"]: mark for mark in plan_to_wire(plan(read_job(MARIT)))["marks"] if mark["panel"] == "back"}
     assert (said["tip_drop"]["along"], said["tip_drop"]["from"]) == ("straight up", "the point just marked")
     assert said["tip_drop"]["local_mm"][0] == said["crotch_tip"]["local_mm"][1]

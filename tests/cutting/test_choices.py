@@ -46,7 +46,7 @@ def length_of(panel, name):
 
 
 def sound(wire):
-    """What is owed by any draft that is not refused."""
+    """What is required of any draft that is not refused."""
     panels = {panel["name"]: panel for panel in wire["panels"]}
     for panel in wire["panels"]:
         net, cut = Polygon(panel["net"]), Polygon(panel["cut"])

@@ -85,9 +85,9 @@ BAD = [
 def test_a_bad_job_is_refused_with_its_place_and_cure(capsys, tmp_path, what, given, where, says, cure):
     code, out = run(capsys, tmp_path, given, "--json")
     assert code == 2
-    told = json.loads(out.out)
-    assert (told["format"], told["version"]) == ("plavet-problems", 1)
-    assert [p for p in told["problems"] if p["where"] == where and says in p["what"] and cure in p["mend"]], told
+    reply = json.loads(out.out)
+    assert (reply["format"], reply["version"]) == ("plavet-problems", 1)
+    assert [p for p in reply["problems"] if p["where"] == where and says in p["what"] and cure in p["mend"]], reply
     code, out = run(capsys, tmp_path, given)
     assert code == 2
     assert any(line.startswith(f"{where}: ") and line.endswith(")") for line in out.err.splitlines())

@@ -1,7 +1,7 @@
 """Doubts: quiet for ordinary bodies, loud for slips, and the right field is named; second ways, and the wrong unit.
 
 People are drawn from the means and covariances of 507 adults by numpy's own generator (the data themselves are not
-shipped), and five real people of another study are held against it. The rates are those the model was accepted with.
+shipped), and five real people of another study are compared with it. The rates are those the model was accepted with.
 """
 
 import json
@@ -121,7 +121,7 @@ def test_slips_are_found_at_the_rates_given(kind, share):
 
 
 def test_the_range_to_expect_holds_what_was_true():
-    """Two deviations: of slips that are named, the true value lies in the range about 19 times in 20."""
+    """Two deviations: of slips that are named, the true value is in the range about 19 times in 20."""
     inside = named = 0
     for person in crowd(300, seed=5):
         sizes = {key: person[key] for key in TROUSERS}

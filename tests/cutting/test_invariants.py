@@ -1,4 +1,4 @@
-"""What every draft owes, over believable bodies and choices. Girths are sliced from the exported outlines."""
+"""What is required of every draft, over believable bodies and choices. Girths are sliced from the exported outlines."""
 
 from dataclasses import replace
 from fractions import Fraction

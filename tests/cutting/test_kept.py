@@ -2,6 +2,7 @@
 
 import json
 import re
+from dataclasses import fields, is_dataclass
 from pathlib import Path
 from types import SimpleNamespace
 
@@ -16,7 +17,7 @@ from cutting.lengths import Fixed, Found, Measured, Scaled, Sum, show
 from cutting.plan import plan
 from cutting.words import ENGLISH, en, with_numbers
 from cutting.words.en import formula
-from cutting.words.language import Language, MarkWords
+from cutting.words.language import Language
 from tests.conftest import many
 from tests.jobs import MARIT, planned
 
@@ -82,8 +83,8 @@ class Shouting:
 
         def say(*given, **named):
             said = own(*given, **named)
-            if isinstance(said, MarkWords):
-                return MarkWords(said.name.upper(), said.reason.upper())
+            if is_dataclass(said):
+                return type(said)(*(getattr(said, one.name).upper() for one in fields(said)))
             if isinstance(said, tuple):
                 return tuple(text.upper() for text in said)
             # Places to fill in stay as they are.

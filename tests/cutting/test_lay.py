@@ -1,4 +1,4 @@
-"""Lays: every one passes the exact checker; the checker catches a lay that was tampered with."""
+"""BestLay: every one passes the exact checker; the checker catches a lay that was tampered with."""
 
 from dataclasses import replace
 from fractions import Fraction
@@ -12,7 +12,7 @@ from shapely.geometry import Polygon, box
 from cutting.checks import worst_fit
 from cutting.cloth import FOLDS, Cloth, folded
 from cutting.geometry import Point
-from cutting.lay import Placement, faults, items_for, lies_under, offcuts, rivals
+from cutting.lay import Placement, faults, first_lay, is_under, items_for, offcuts
 from cutting.lay.variants import CELL
 from cutting.pieces import Piece
 from cutting.words.en import cost_formula
@@ -21,12 +21,12 @@ from tests.jobs import planned
 from tests.strategies import asks, bodies, served
 
 
-@given(bodies(), asks(), st.integers(36, 70), st.sampled_from(FOLDS), st.booleans())
+@given(bodies(), asks(), st.integers(36, 70), st.sampled_from(list(FOLDS)), st.booleans())
 def test_every_lay_is_valid_and_beats_the_habit(body, made, inches, fold, one_way):
     pieces = served(body, made).pieces(on_fold=fold != "open")
     cloth = Cloth(width=inches * Fraction(254, 10), one_way=one_way)
     table = folded(cloth, fold, min(max(piece.width for piece in pieces), float(cloth.width) / 2))
-    lays = rivals(items_for(pieces, table, one_way), table, one_way and table.times == 1)
+    lays = first_lay(items_for(pieces, table, one_way), table, one_way and table.times == 1)
     if lays is None:
         _, deep, room = worst_fit(pieces, table)
         assert deep > room or fold == "crosswise"
@@ -44,7 +44,7 @@ def test_every_lay_is_valid_and_beats_the_habit(body, made, inches, fold, one_wa
 
 def test_on_one_way_cloth_a_fold_across_is_refused_in_words():
     made = planned(cloth={"width": 60, "fold": "crosswise", "one_way": True})
-    assert not made.laid.lies
+    assert not made.laid.fits
     assert "lay.nap" in {finding.code for finding in made.findings}
 
 
@@ -83,7 +83,7 @@ def test_a_tenth_of_a_millimetre_of_overlap_is_seen():
     square = tuple(Point(*p) for p in ((0, 0), (100, 0), (100, 100), (0, 100)))
     pieces = [Piece("t.a", "t", "a", 1, False, square, square), Piece("t.b", "t", "b", 1, False, square, square)]
     table = folded(Cloth(width=Fraction(150)), "open")
-    lays = rivals(items_for(pieces, table, False), table, False)
+    lays = first_lay(items_for(pieces, table, False), table, False)
     assert lays.lay.length == pytest.approx(200, abs=1e-3)
     late = max(range(2), key=lambda k: lays.lay.placements[k].x)
     near = moved(lays.lay, late, x=lays.lay.placements[late].x - 0.1)
@@ -96,7 +96,7 @@ def test_two_triangles_nest_as_one_can_prove():
     pieces = [Piece("t.a", "t", "a", 2, False, corner, corner)]
     table = folded(Cloth(width=Fraction(100)), "open")
     items = items_for([replace(pieces[0], count=1), replace(pieces[0], id="t.b", count=1)], table, False)
-    lays = rivals(items, table, False)
+    lays = first_lay(items, table, False)
     assert lays.lay.length == pytest.approx(200, abs=0.01)
     assert lays.habit == pytest.approx(400)
 
@@ -146,13 +146,13 @@ def test_what_lies_under_another_layer_is_said():
     """By hand, on cloth 1000 wide with 300 folded over: singles beside the turned part are open to the chalk."""
     square = tuple(Point(*p) for p in ((0, 0), (100, 0), (100, 100), (0, 100)))
     table = folded(Cloth(width=Fraction(1000)), "lengthwise-partial", 300)
-    at = {y: lies_under(Placement("a", 1, (2,), 0, y), square, table) for y in (0, 250, 299, 300, 600)}
+    at = {y: is_under(Placement("a", 1, (2,), 0, y), square, table) for y in (0, 250, 299, 300, 600)}
     assert at == {0: True, 250: True, 299: True, 300: False, 600: False}
-    assert not lies_under(Placement("a", 1, (1,), 0, 0), square, table)
-    assert not lies_under(Placement("a", 2, (1, 2), 0, 0), square, table)
+    assert not is_under(Placement("a", 1, (1,), 0, 0), square, table)
+    assert not is_under(Placement("a", 2, (1, 2), 0, 0), square, table)
     back = folded(Cloth(width=Fraction(1000)), "selvedges-to-middle")
-    assert [lies_under(Placement("a", 1, (layer,), 0, 380), square, back) for layer in (2, 3)] == [False, True]
-    assert not lies_under(Placement("a", 2, (2, 3), 0, 380), square, back)
+    assert [is_under(Placement("a", 1, (layer,), 0, 380), square, back) for layer in (2, 3)] == [False, True]
+    assert not is_under(Placement("a", 2, (2, 3), 0, 380), square, back)
 
 
 def test_on_open_cloth_each_of_a_pair_is_called_where_it_lies():
@@ -169,11 +169,11 @@ def test_on_open_cloth_each_of_a_pair_is_called_where_it_lies():
         assert hypot(bx - ax, by - ay) == pytest.approx(mark.tape.length.mm, abs=1e-6)
 
 
-@given(bodies(), asks(), st.integers(45, 70), st.sampled_from(FOLDS))
+@given(bodies(), asks(), st.integers(45, 70), st.sampled_from(list(FOLDS)))
 def test_what_is_left_over_is_touched_by_no_piece(body, made, inches, fold):
     pieces = served(body, made).pieces(on_fold=fold != "open")
     table = folded(Cloth(width=inches * Fraction(254, 10)), fold, min(max(p.width for p in pieces), inches * 12.7))
-    lays = rivals(items_for(pieces, table, False), table, False)
+    lays = first_lay(items_for(pieces, table, False), table, False)
     if lays is None:
         return
     cuts = {piece.id: piece.cut for piece in pieces}
@@ -192,6 +192,6 @@ def test_a_strip_beside_a_block_is_left_over():
     square = tuple(Point(*p) for p in ((0, 0), (300, 0), (300, 500), (0, 500)))
     table = folded(Cloth(width=Fraction(1000)), "open")
     pieces = [Piece("t.a", "t", "a", 1, False, square, square)]
-    lay = rivals(items_for(pieces, table, False), table, False).lay
+    lay = first_lay(items_for(pieces, table, False), table, False).lay
     (left,) = offcuts(lay, pieces)
     assert (left.along, left.across, left.layers) == (500, pytest.approx(690, abs=10), 1)

@@ -223,7 +223,7 @@ def test_a_turn_up_lies_flat_on_its_leg_whichever_way_the_leg_runs(body):
 
 
 def calls_on_cloth(made):
-    """Every call with the outline of the piece it is chalked on, where that lies on the cloth."""
+    """Every call with the outline of the piece it is chalked on, where that is on the cloth."""
     pieces = {piece.id: piece for piece in made.laid.pieces}
     for mark in made.marks:
         placed = made.laid.lays[0].placements[mark.placing]

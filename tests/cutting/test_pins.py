@@ -28,11 +28,11 @@ def far_out(section):
     """The same pieces one after the other along the cloth: sound, and far too long."""
     cuts = {piece.id: piece.cut for piece in section.pieces}
     reach, moved = 0.0, []
-    for one in section.lays.lay.placements:
+    for one in section.best.lay.placements:
         along = [one.point(corner)[0] for corner in cuts[one.piece]]
         moved.append(replace(one, x=one.x - min(along) + reach))
         reach += max(along) - min(along)
-    return section.on(replace(section.lays.lay, placements=tuple(moved), reach=reach))
+    return section.on(replace(section.best.lay, placements=tuple(moved), reach=reach))
 
 
 @settings(max_examples=many(10))
@@ -40,21 +40,21 @@ def far_out(section):
 def test_what_is_pinned_stays_and_the_rest_comes_in(body, made, inches, fold, chance):
     laying = Laying(Cloth(width=inch(inches).size, fold=fold), ((served(body, made),),))
     (section,) = first_laid(laying).sections
-    if section.lays is None:
+    if section.best is None:
         return
     out = far_out(section)
-    count = len(out.lays.lay.placements)
+    count = len(out.best.lay.placements)
     pins = chance.sample(range(count), chance.randint(1, max(1, count // 2)))
     held = pinned(out, pins)
-    tries = improve(held.items, held.lays.lay, held.lays.bound.reach, chance.randint(1, 999))
+    tries = improve(held.items, held.best.lay, held.best.bound.reach, chance.randint(1, 999))
     lays = [step.lay for step in islice(tries, 4) if step.lay is not None]
-    last = max(range(count), key=lambda k: out.lays.lay.placements[k].x)
+    last = max(range(count), key=lambda k: out.best.lay.placements[k].x)
     if count > 2 and last not in pins and not lays:
         # The pins may leave little to gain: it is looked for longer.
         found = next((step.lay for step in islice(tries, 60) if step.lay is not None), None)
-        assert found is not None, "what lies further out than it must comes in"
+        assert found is not None, "what is further out than it must comes in"
         lays = [found]
-    stay = [out.lays.lay.placements[k] for k in pins]
+    stay = [out.best.lay.placements[k] for k in pins]
     for lay in lays:
         assert faults(lay, out.pieces, False) == []
         for one in stay:
@@ -66,7 +66,7 @@ def test_what_is_pinned_stays_and_the_rest_comes_in(body, made, inches, fold, ch
 
 def test_a_pin_in_nothing_is_refused():
     (section,) = planned(cloth={"width": 60}).laid.sections
-    for wrong in (-1, len(section.lays.lay.placements)):
+    for wrong in (-1, len(section.best.lay.placements)):
         with pytest.raises(CuttingError):
             pinned(section, [wrong])
 
@@ -82,11 +82,11 @@ def test_the_child_lays_the_rest_of_one_section_and_leaves_the_others():
     lay["placements"][far]["x_mm"] += 700
     pins = [k for k in rest if k != far][:1]
     asked = {"job": raw, "seconds": 3, "seed": 1, "hand": {"placements": lay["placements"], "pins": pins}}
-    told = subprocess.run(
+    shown = subprocess.run(
         [sys.executable, "-m", "cutting.search_child"], input=json.dumps(asked) + "\n", text=True, capture_output=True,
         timeout=60, check=True,
     )  # fmt: skip
-    last = json.loads(told.stdout.splitlines()[-1])
+    last = json.loads(shown.stdout.splitlines()[-1])
     found = last["plan"]["lay"]
     for k, one in enumerate(lay["placements"]):
         if one["section"] != 2:

@@ -30,20 +30,20 @@ def test_each_part_lies_whole_in_its_own_section(body, made, inches, one_way, ba
     assert sorted(piece.id for piece in laid.pieces) == sorted(piece.id for piece in garment.pieces(True))
     if back != "auto":
         assert all(one.table.fold == back for one in laid.sections if one.name == "back")
-    assert laid.lies == all(section.lays is not None for section in laid.sections)
+    assert laid.fits == all(section.best is not None for section in laid.sections)
     for section in laid.sections:
         mains = {piece.panel for piece in section.pieces} & {"front", "leg", "back"}
         assert mains <= {"front": {"front", "leg"}, "back": {"back"}, "rest": set()}[section.name]
-        if section.lays is not None:
-            assert faults(section.lays.lay, section.pieces, one_way) == []
+        if section.best is not None:
+            assert faults(section.best.lay, section.pieces, one_way) == []
             table = section.table
             cuts = {piece.id: piece.cut for piece in section.pieces}
-            shapes = [Polygon(p.outline(cuts[p.piece])) for p in section.lays.lay.placements]
+            shapes = [Polygon(p.outline(cuts[p.piece])) for p in section.best.lay.placements]
             far = max(shape.bounds[3 if table.crosswise else 2] for shape in shapes)
-            assert section.lays.lay.length == pytest.approx(far * table.times, abs=0.02)
-    if laid.lies:
+            assert section.best.lay.length == pytest.approx(far * table.times, abs=0.02)
+    if laid.fits:
         assert laid.bound - 0.01 <= laid.length <= (laid.habit or laid.length) + 0.01
-        assert laid.length == pytest.approx(sum(section.lays.lay.length for section in laid.sections))
+        assert laid.length == pytest.approx(sum(section.best.lay.length for section in laid.sections))
 
 
 def test_a_section_is_folded_as_its_shortest_first_lay_asks():
@@ -54,9 +54,9 @@ def test_a_section_is_folded_as_its_shortest_first_lay_asks():
     assert [section.name for section in made.laid.sections] == ["front", "back", "rest"]
     for section in made.laid.sections[:2]:
         only = {piece.id for piece in section.pieces}
-        tried = {fold: laying.section(made.job.cloth, fold, "", only).lays for fold in FOLDS}
+        tried = {fold: laying.section(made.job.cloth, fold, "", only).best for fold in FOLDS}
         along = [lays.lay.length for fold, lays in tried.items() if lays and fold not in ("crosswise", "folded-twice")]
-        assert section.lays.lay.length == min(along)
+        assert section.best.lay.length == min(along)
 
 
 def test_small_parts_lie_beside_the_legs_where_that_costs_nothing():
@@ -93,14 +93,14 @@ def test_the_search_shortens_each_section_and_says_where_it_stands():
         cloth={"width": 60, "fold": "sections"}, style="straight-trousers", closure="fly",
         pockets=["back-patch", "in-seam"],
     )  # fmt: skip
-    told = list(search(made.laid, 60, 1, processes=1))
-    assert [one.tried for one in told] == sorted(one.tried for one in told)
-    assert [one.length for one in told] == sorted((one.length for one in told), reverse=True)
-    last = told[-1]
+    said = list(search(made.laid, 60, 1, processes=1))
+    assert [one.tried for one in said] == sorted(one.tried for one in said)
+    assert [one.length for one in said] == sorted((one.length for one in said), reverse=True)
+    last = said[-1]
     assert last.bound <= last.length <= made.laid.length
     for section, lay, bound in zip(made.laid.sections, last.lays, last.bounds, strict=True):
         assert faults(lay, section.pieces, False) == []
-        assert section.lays.bound.length <= bound.length <= lay.length
+        assert section.best.bound.length <= bound.length <= lay.length
 
 
 def test_a_piece_moved_by_hand_stays_in_its_section():

@@ -47,8 +47,8 @@ def test_every_piece_of_everybody_lies_once_and_is_called_as_alone(people, made,
         piece.id for piece in plan(alone[0], by_width=False).laid.pieces
     }
     for section in whole.laid.sections:
-        if section.lays is not None:
-            assert faults(section.lays.lay, section.pieces, False) == []
+        if section.best is not None:
+            assert faults(section.best.lay, section.pieces, False) == []
     for k, one in enumerate(alone):
         name = f"c{k}.t" if k else "t"
         own = [mark for mark in whole.marks if mark.garment == name and mark.step.stage != "place"]

@@ -1,4 +1,4 @@
-"""Tops, sleeves and jumpsuits: worked numbers, what every draft owes, and how a top meets what it is sewn to."""
+"""Tops, sleeves and jumpsuits: worked numbers, what is required of every draft, and how a top meets what it is sewn to."""
 
 import pytest
 from hypothesis import given, settings
@@ -103,7 +103,7 @@ def test_what_a_top_owes_over_random_bodies(body, ask):
     for panel in top.panels.values():
         assert Polygon(panel.cut).is_valid
         assert Polygon(panel.cut).buffer(0.05).contains(Polygon(panel.net))
-    for piece in top.pieces(on_fold=True):  # nothing reaches over the fold it lies on
+    for piece in top.pieces(on_fold=True):  # nothing reaches over the fold it is on
         assert piece.folds is None or min(p.across for p in piece.cut) == pytest.approx(0, abs=1e-6)
     front, back = top.panels["front"], top.panels["back"]
     level = front.points["U"].down
@@ -214,7 +214,7 @@ def test_the_rows_of_size_tables_are_served(bust, hip, waist, style):
         raw["garments"][0] |= {"top": {"style": "bodice"}, "lower": {"style": "palazzo"}}
     made = plan(read_job(raw), by_width=False)
     assert not [check for check in made.checks if not check.ok]
-    assert made.laid.lies
+    assert made.laid.fits
 
 
 def test_a_front_on_the_fold_is_cut_whole_on_open_cloth():

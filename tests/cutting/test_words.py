@@ -161,10 +161,10 @@ def test_a_sum_names_no_amount_of_nothing():
     for method in METHODS:
         made = of_body("middle", method, METHODS[method].styles[-1])
         wire = plan_to_wire(made)
-        told = [
+        shown = [
             number["formula"] + number["cut_formula"]
             for number in wire["numbers"].values()
             if abs(number["net_mm"]) > 0.1
         ]
-        told += [mark["formula"] for mark in wire["marks"]]
-        assert not [text for text in told if re.search(r"(^|[-+(x] )0( in| cm)?\b(?![./])", text)]
+        shown += [mark["formula"] for mark in wire["marks"]]
+        assert not [text for text in shown if re.search(r"(^|[-+(x] )0( in| cm)?\b(?![./])", text)]

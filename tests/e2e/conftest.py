@@ -33,7 +33,7 @@ def complaints() -> list[str]:
     return []
 
 
-def told(line: str) -> bool:
+def said(line: str) -> bool:
     """The browser notes every refusal of the server; those that the page puts into words are no fault."""
     return "Failed to load resource" in line and any(f"status of {code}" in line for code in (401, 404, 409, 422))
 
@@ -46,7 +46,7 @@ def page(browser: Browser, live_server, transactional_db, complaints: list[str])
     page = context.new_page()
     page.on("pageerror", lambda error: complaints.append(f"uncaught: {error}"))
     page.on(
-        "console", lambda line: complaints.append(line.text) if line.type == "error" and not told(line.text) else None
+        "console", lambda line: complaints.append(line.text) if line.type == "error" and not said(line.text) else None
     )
     page.on("request", lambda r: complaints.append(r.url) if not r.url.startswith((live_server.url, "data:")) else None)
     yield page

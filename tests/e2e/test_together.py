@@ -116,7 +116,7 @@ def test_an_off_cut_goes_on_the_shelf_and_the_shelf_serves_an_order(inside: Page
     page.get_by_label("From the shelf").select_option(label="Grey wool, window board: 62 in wide, 110 in long")
     expect(page.get_by_label("Width, selvedge to selvedge")).to_have_value("62 in")
     expect(page.get_by_text("Yes: 110 in are enough.")).to_be_visible()
-    page.get_by_text("one layer; left and right each laid by itself").click()
+    page.get_by_text("left and right each laid by itself").click()
     expect(page.get_by_text("Open, one layer, seen from")).to_be_visible()
     station(page, "Lay")
     page.get_by_role("button", name="Keep it").first.click()

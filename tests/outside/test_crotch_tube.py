@@ -1,4 +1,4 @@
-"""Room for the thigh at the crotch line, held against body data.
+"""Room for the thigh at the crotch line, compared with body data.
 
 Source: the 507 adults of bdims (Heinz, Peterson, Johnson, Kerk 2003, Journal of Statistics Education 11(2)): the
 distribution of hips, and the thigh as a regression on the hip with its scatter. The thigh at the fold of the seat is

@@ -10,7 +10,7 @@ from ortools.sat.python import cp_model
 
 from cutting.cloth import Cloth, folded
 from cutting.geometry import Point
-from cutting.lay import faults, items_for, rivals
+from cutting.lay import faults, first_lay, items_for
 from cutting.lay.search import ENOUGH, improve
 from cutting.lay.search.bounds import proved
 from cutting.lay.search.model import Model
@@ -61,7 +61,7 @@ def laid(sizes, width, tries):
     pieces = [Piece(f"b.{k}", "b", str(k), 1, False, ring, ring) for k, ring in enumerate(rings)]
     table = folded(Cloth(width=Fraction(width)), "open")
     items = items_for(pieces, table, False)
-    first = rivals(items, table, False)
+    first = first_lay(items, table, False)
     least = max(first.bound.reach, proved(Model.of(items, table)).reach)
     best = first.lay
     for step in islice(improve(items, first.lay, least, 1), tries):

@@ -1,4 +1,4 @@
-"""Jobs and plans held against the published JSON Schemas by a library that knows nothing of us."""
+"""Jobs and plans compared with the published JSON Schemas by a library that knows nothing of us."""
 
 import json
 from pathlib import Path

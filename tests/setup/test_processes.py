@@ -92,8 +92,8 @@ def test_only_a_clean_tree_is_called_green(tmp_path, monkeypatch):
 
 
 def test_every_verb_is_in_the_help_and_an_unknown_one_is_refused_with_it():
-    told = subprocess.run(["./plavet", "help"], cwd=ROOT, capture_output=True, text=True).stdout
-    assert {line.split()[1] for line in told.splitlines()} == set(VERBS) | {"plan"}
+    said = subprocess.run(["./plavet", "help"], cwd=ROOT, capture_output=True, text=True).stdout
+    assert {line.split()[1] for line in said.splitlines()} == set(VERBS) | {"plan"}
     wrong = subprocess.run(["./plavet", "dance"], cwd=ROOT, capture_output=True, text=True)
     assert wrong.returncode == 2
     assert "no 'dance'" in wrong.stderr

@@ -39,19 +39,19 @@ def test_a_reading_twice_is_one_and_all_stay_visible(owner, order, new_id):
 def test_a_wrong_reading_is_refused_with_its_cure_and_nothing_is_stored(owner, order, new_id, typed, says):
     before = Reading._base_manager.count()
     body = {"sheet": order["sheet"]["id"], "key": "hip", "typed": typed}
-    status, told = owner("PUT", f"/readings/{new_id()}", body)
+    status, given = owner("PUT", f"/readings/{new_id()}", body)
     assert status == 422
-    assert told["problems"][0]["where"] == "measurements.hip"
-    assert says in told["problems"][0]["mend"]
+    assert given["problems"][0]["where"] == "measurements.hip"
+    assert says in given["problems"][0]["mend"]
     assert Reading._base_manager.count() == before
 
 
 def test_a_closed_sheet_takes_no_reading(owner, order, new_id):
     sheet = order["sheet"]["id"]
     assert owner("POST", f"/sheets/{sheet}/close")[1]["closed"]
-    status, told = owner("PUT", f"/readings/{new_id()}", {"sheet": sheet, "key": "hip", "typed": "40"})
+    status, given = owner("PUT", f"/readings/{new_id()}", {"sheet": sheet, "key": "hip", "typed": "40"})
     assert status == 409
-    assert "new sheet" in told["title"]
+    assert "new sheet" in given["title"]
 
 
 def test_a_stale_edit_shows_both_values(owner, order):
@@ -62,18 +62,18 @@ def test_a_stale_edit_shows_both_values(owner, order):
     assert first[0] == 200
     assert first[1]["version"] == 2
     assert owner("PUT", path, body | {"version": 1, "choices": {"hem": "1"}})[1] == first[1]
-    status, told = owner("PUT", path, body | {"version": 1, "choices": {"hem": "3"}})
+    status, given = owner("PUT", path, body | {"version": 1, "choices": {"hem": "3"}})
     assert status == 409
-    assert told["theirs"]["choices"] == {"hem": "1"}
-    assert told["theirs"]["version"] == 2
+    assert given["theirs"]["choices"] == {"hem": "1"}
+    assert given["theirs"]["version"] == 2
 
 
 def test_a_choice_that_cannot_be_is_refused_at_its_field(owner, order):
     garment = order["garments"][0]
     body = {key: garment[key] for key in ("order", "name", "style", "method", "version")}
-    status, told = owner("PUT", f"/garments/{garment['id']}", body | {"choices": {"hem": "ninety", "seat": "flat"}})
+    status, given = owner("PUT", f"/garments/{garment['id']}", body | {"choices": {"hem": "ninety", "seat": "flat"}})
     assert status == 422
-    assert [p["where"] for p in told["problems"]] == ["garments.trousers.choices.hem"]
+    assert [p["where"] for p in given["problems"]] == ["garments.trousers.choices.hem"]
 
 
 def test_a_plan_is_made_once_and_stays(owner, order, new_id):
@@ -112,9 +112,9 @@ def test_a_plan_of_an_older_core_still_opens(owner, order):
 
 def test_an_unfinished_sheet_says_everything_that_is_missing(owner):
     last = owner("GET", "/orders")[1][2]
-    status, told = owner("POST", f"/orders/{last['id']}/plan")
+    status, given = owner("POST", f"/orders/{last['id']}/plan")
     assert status == 422
-    assert {p["where"] for p in told["problems"]} == {"measurements.thigh", "measurements.outseam"}
+    assert {p["where"] for p in given["problems"]} == {"measurements.thigh", "measurements.outseam"}
 
 
 @pytest.mark.django_db(transaction=True)
@@ -286,17 +286,17 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
             if path.startswith(("/session", "/tape/")):  # a device has its code and nothing else: test_tape.py
                 continue
             kind = path.split("/")[1]
-            status, told = stranger(
+            status, given = stranger(
                 method.upper(),
                 path.replace("{id}", rows.get(kind, "")).format(method="half-thigh"),
                 bodies.get(kind, {}),
             )
             walked += 1
             if "{id}" in path:
-                assert status == 404, (method, path, status, told)
+                assert status == 404, (method, path, status, given)
             else:
                 assert status in (200, 204), (method, path)
-            assert not ids_in(told, set()) & secret
+            assert not ids_in(given, set()) & secret
             nobody = Http().generic(method.upper(), f"/api{path.replace('{id}', new_id()).format(method='half-thigh')}")
             assert nobody.status_code in (401, 403), (method, path)
     assert walked >= 18
@@ -337,14 +337,14 @@ def test_a_lay_moved_by_hand_is_checked_kept_and_used_until_somebody_searches_ag
     apart = [one | ({"x_mm": one["x_mm"] + 100} if k == far else {}) for k, one in enumerate(placements)]
     key = new_id()
     for _ in range(2):
-        status, told = owner("PUT", f"/plans/{made['id']}/hand", {"id": key, "placements": apart})
+        status, given = owner("PUT", f"/plans/{made['id']}/hand", {"id": key, "placements": apart})
         assert status == 200
-    assert told["plan"]["lay"]["length_mm"] == pytest.approx(made["plan"]["lay"]["length_mm"] + 100, abs=0.01)
-    assert owner("POST", f"/orders/{order['id']}/plan")[1]["plan"] == told["plan"]
+    assert given["plan"]["lay"]["length_mm"] == pytest.approx(made["plan"]["lay"]["length_mm"] + 100, abs=0.01)
+    assert owner("POST", f"/orders/{order['id']}/plan")[1]["plan"] == given["plan"]
     near = [one | ({"x_mm": one["x_mm"] - 5} if k == far else {}) for k, one in enumerate(placements)]
     status, refused = owner("PUT", f"/plans/{made['id']}/hand", {"id": new_id(), "placements": near})
     assert status == 422
-    assert "lie on one another" in refused["problems"][0]["what"]
+    assert "overlap" in refused["problems"][0]["what"]
     status, refused = owner("PUT", f"/plans/{made['id']}/hand", {"id": new_id(), "placements": placements[1:]})
     assert status == 422
     assert "missing" in refused["problems"][0]["what"]

@@ -31,7 +31,7 @@ def test_names_that_sound_different_stay_apart():
 FINDS = [
     ("mar", {"Marit Sol"}), ("marrit", {"Marit Sol"}), ("soll mar", {"Marit Sol"}), ("yoren ak", {"Joren Aak"}),
     ("014-220", {"Marit Sol"}), ("lindkwist", {"Tuva Lindqvist-Ray"}), ("nobody", set()), ("%", set()), ("_____", set()),
-    ("", {str(told["client"]) for told in people.ORDERS}), ("22", set()),
+    ("", {str(said["client"]) for said in people.ORDERS}), ("22", set()),
 ]  # fmt: skip
 
 
@@ -88,9 +88,9 @@ def test_a_second_way_stands_beside_a_measured_point_and_an_estimate_feeds_no_ot
 
 def test_trousers_laid_flat_give_a_reading(owner, db):
     assert owner("POST", "/flat", {"key": "hip", "typed": "20 1/2", "unit": "in"})[1] == {"typed": "41 in"}
-    status, told = owner("POST", "/flat", {"key": "neck", "typed": "7", "unit": "in"})
+    status, said = owner("POST", "/flat", {"key": "neck", "typed": "7", "unit": "in"})
     assert status == 422
-    assert "on the body" in told["problems"][0]["mend"]
+    assert "on the body" in said["problems"][0]["mend"]
 
 
 def test_a_skipped_point_keeps_its_reason_and_comes_back(owner, sheet, new_id):
@@ -99,9 +99,9 @@ def test_a_skipped_point_keeps_its_reason_and_comes_back(owner, sheet, new_id):
     assert [(one["key"], one["note"]) for one in now["skipped"]] == [("inseam", "would rather not")]
     put_reading(owner, new_id, sheet, "inseam", "30")
     assert owner("GET", f"/sheets/{sheet['id']}")[1]["skipped"] == []
-    status, told = put_reading(owner, new_id, sheet, "inseem", "", note="x")
+    status, said = put_reading(owner, new_id, sheet, "inseem", "", note="x")
     assert status == 422
-    assert "inseam" in told["problems"][0]["mend"]
+    assert "inseam" in said["problems"][0]["mend"]
 
 
 def test_a_sheet_in_the_wrong_unit_is_noticed_and_turned_whole(owner, order, new_id):
@@ -123,9 +123,9 @@ def test_a_sheet_in_the_wrong_unit_is_noticed_and_turned_whole(owner, order, new
 def test_a_sheet_that_cannot_be_turned_stays_whole(owner, order, sheet, new_id):
     put_reading(owner, new_id, sheet, "knee", "16")
     before = owner("GET", f"/sheets/{sheet['id']}")[1]
-    status, told = owner("POST", f"/sheets/{sheet['id']}/turn", {"unit": "cm"})
+    status, said = owner("POST", f"/sheets/{sheet['id']}/turn", {"unit": "cm"})
     assert status == 422
-    assert told["problems"][0]["where"].startswith("measurements.")
+    assert said["problems"][0]["where"].startswith("measurements.")
     assert owner("GET", f"/sheets/{sheet['id']}")[1] == before
 
 
@@ -151,10 +151,10 @@ def test_a_hip_that_grew_since_the_last_sheet_is_doubted(owner, order, sheet, ne
     body = {"client": order["client"]["id"], "taken_on": "2026-11-20", "unit": "in"}
     new = owner("PUT", f"/sheets/{made}", body)[1]
     put_reading(owner, new_id, new, "hip", "45 1/2")
-    told = advice(owner, new)
-    assert told["last_on"] == sheet["taken_on"]
-    assert {one["key"] for one in told["last"]} >= {"hip", "waist"}
-    (doubt,) = told["doubts"]
+    said = advice(owner, new)
+    assert said["last_on"] == sheet["taken_on"]
+    assert {one["key"] for one in said["last"]} >= {"hip", "waist"}
+    (doubt,) = said["doubts"]
     assert doubt["code"] == "doubt.last"
     assert "45 1/2 in" in doubt["words"]
     assert "41 in" in doubt["words"]

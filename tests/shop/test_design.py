@@ -11,10 +11,17 @@ def garment_of(order, **changes):
     return f"/garments/{row['id']}", {key: row[key] for key in row if key != "id"} | changes
 
 
+def rules(given, key):
+    """The options of a choice by their value; of the methods for `method`."""
+    rows = {row["key"]: row for group in given["groups"] for row in group["rows"]}
+    options = given["methods"] if key == "method" else rows[key]["options"]
+    return {one["value"]: one for one in options}
+
+
 def planned(owner, order):
-    status, told = owner("POST", f"/orders/{order['id']}/plan")
-    assert status == 200, told
-    return told["plan"]
+    status, given = owner("POST", f"/orders/{order['id']}/plan")
+    assert status == 200, given
+    return given["plan"]
 
 
 @pytest.mark.parametrize(
@@ -28,8 +35,7 @@ def planned(owner, order):
 )
 def test_what_a_choice_is_said_to_change_is_what_it_changes(owner, order, choice, rule, number):
     before = planned(owner, order)["numbers"][f"trousers.{number}"]["net_mm"]
-    effects = owner.get(f"/orders/{order['id']}/design")["effects"]
-    (said,) = [one["says"] for one in effects if (one["choice"], one["rule"]) == (choice, rule)]
+    said = rules(owner.get(f"/orders/{order['id']}/design"), choice)[rule]["says"]
     path, body = garment_of(order)
     body |= {"method": rule} if choice == "method" else {"choices": body["choices"] | {choice: rule}}
     assert owner("PUT", path, body)[0] == 200
@@ -43,16 +49,15 @@ def test_what_a_choice_is_said_to_change_is_what_it_changes(owner, order, choice
 
 
 def test_a_choice_that_lacks_a_measure_says_which(owner, order):
-    effects = owner.get(f"/orders/{order['id']}/design")["effects"]
-    refused = {one["rule"]: one["refused"] for one in effects if one["choice"] == "crotch_depth"}
-    assert "Rise, seated is missing" in refused["seated"]
-    assert refused["hip/3"] == ""
+    depths = rules(owner.get(f"/orders/{order['id']}/design"), "crotch_depth")
+    assert "Rise, seated is missing" in depths["seated"]["dead"]
+    assert depths["hip/3"]["dead"] == ""
 
 
 def test_every_style_has_a_silhouette_and_methods_that_make_it(owner, order):
-    told = owner.get(f"/orders/{order['id']}/design")
-    assert set(told["makes"]) == set(STYLES)
-    assert all(told["first"][style] in methods_for(style) for style in STYLES)
+    listed = {kind["key"]: kind["styles"] for kind in owner.get("/trade")["kinds"]}
+    assert [style["key"] for style in listed["lower"]] == list(STYLES)
+    assert all(style["first"] in style["methods"] == methods_for(style["key"]) for style in listed["lower"])
     drawn = owner.get(f"/sheets/{order['sheet']['id']}/silhouettes")
     assert set(drawn) == {*STYLES, *TOPS}
     for outline in drawn.values():
@@ -68,8 +73,8 @@ def test_a_garment_without_a_method_takes_the_styles_own(owner, order):
 
 @pytest.mark.parametrize("method", METHODS)
 def test_every_method_is_stepped_through_on_an_invented_body(owner, method):
-    told = owner.get(f"/drafts/{method}", style=METHODS[method].styles[-1])
-    steps = [mark for mark in told["marks"] if mark["stage"] != "place"]
+    given = owner.get(f"/drafts/{method}", style=METHODS[method].styles[-1])
+    steps = [mark for mark in given["marks"] if mark["stage"] != "place"]
     assert len(steps) > 8
     assert all(mark["name"] and mark["reason"] and mark["say"] for mark in steps)
 
@@ -141,5 +146,5 @@ def test_a_usual_house_rule_is_what_new_garments_start_from(owner, order, new_id
     rule("Other", "quarter-hip", seat="full")
     rules = {one["name"]: one for one in owner.get("/house-rules")}
     assert [name for name, one in rules.items() if one["usual"]] == ["Other"]
-    assert rules["Ours"]["version"] == 2, "whoever has the old one open is told that it changed"
+    assert rules["Ours"]["version"] == 2, "whoever has the old one open is given that it changed"
     assert new("palazzo") == {"seat": "full"}

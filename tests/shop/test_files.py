@@ -25,9 +25,9 @@ inseam,77.5 cm
 def test_a_mixed_file_is_refused_line_by_line_and_the_good_lines_kept(owner, order):
     path = f"/sheets/{order['sheet']['id']}/file"
     before = Reading._base_manager.count()
-    told = owner("POST", path, {"text": MIXED})[1]
-    assert (told["kept"], Reading._base_manager.count()) == (0, before)
-    wrong = {line["number"]: line for line in told["lines"] if line["what"]}
+    said = owner("POST", path, {"text": MIXED})[1]
+    assert (said["kept"], Reading._base_manager.count()) == (0, before)
+    wrong = {line["number"]: line for line in said["lines"] if line["what"]}
     assert sorted(wrong) == [3, 5, 7, 8]
     assert "Did you mean 'hip'?" in wrong[3]["mend"]
     assert "leave the line out" in wrong[5]["mend"]
@@ -70,8 +70,8 @@ def test_an_exported_client_is_taken_up_by_a_new_sheet(owner, order, new_id):
     for text in (whole, table):
         made = new_id()
         owner("PUT", f"/sheets/{made}", {"client": order["client"]["id"], "taken_on": "2026-11-23", "unit": "in"})
-        told = owner("POST", f"/sheets/{made}/file", {"text": text, "keep": True})[1]
-        assert [line for line in told["lines"] if line["what"]] == []
+        said = owner("POST", f"/sheets/{made}/file", {"text": text, "keep": True})[1]
+        assert [line for line in said["lines"] if line["what"]] == []
         now = {one["key"]: one["mm"] for one in owner("GET", f"/sheets/{made}")[1]["readings"]}
         assert {"hip", "waist", "thigh", "knee", "outseam"} <= now.keys()
         assert now["hip"] in (1041.4, 1022.35)
@@ -121,8 +121,8 @@ FN:Not closed\r
 
 
 def test_contacts_come_in_card_by_card_and_only_once(owner, order):
-    told = owner("POST", "/book", {"text": CARDS})[1]
-    assert [line["what"][:24] for line in told["lines"]] == ["", "The card has no name: ad", "The card does not end: E"]
+    said = owner("POST", "/book", {"text": CARDS})[1]
+    assert [line["what"][:24] for line in said["lines"]] == ["", "The card has no name: ad", "The card does not end: E"]
     for kept in (1, 0):
         assert owner("POST", "/book", {"text": CARDS, "keep": True})[1]["kept"] == kept
     runa = Client._base_manager.get(name="Runa Strand")

@@ -1,12 +1,13 @@
-"""Outfits: several garments in an order, a jumpsuit of two halves, what cannot be taken off, what is told of each part."""
+"""Outfits: several garments in an order, a jumpsuit of two halves, what cannot be taken off, what is shown of each part."""
 
 import pytest
 
 from demo import people
 from shop.plans.models import PlanRun
+from tests.shop.test_design import rules
 
 TWO, SUIT = (
-    next(told["title"] for told in people.ORDERS if word in told["title"]) for word in ("two-piece", "jumpsuit")
+    next(shown["title"] for shown in people.ORDERS if word in shown["title"]) for word in ("two-piece", "jumpsuit")
 )
 
 
@@ -16,9 +17,9 @@ def opened(owner, title):
 
 
 def planned(owner, order):
-    status, told = owner("POST", f"/orders/{order['id']}/plan")
-    assert status == 200, told
-    return told["plan"]
+    status, shown = owner("POST", f"/orders/{order['id']}/plan")
+    assert status == 200, shown
+    return shown["plan"]
 
 
 def put(owner, order, garment, **changes):
@@ -31,8 +32,8 @@ def test_a_two_piece_is_planned_on_one_cloth(owner):
     plan = planned(owner, order)
     assert [one["name"] for one in order["garments"]] == ["trousers", "top"]
     assert [one["method"] for one in order["garments"]] == ["quarter-hip", "quarter-bust"]
-    lying = {placing["piece"] for placing in plan["lay"]["placements"]}
-    assert {"trousers.front", "trousers.back", "top.front", "top.back", "top.sleeve"} <= lying
+    laid = {placing["piece"] for placing in plan["lay"]["placements"]}
+    assert {"trousers.front", "trousers.back", "top.front", "top.back", "top.sleeve"} <= laid
     assert {row["garment"] for row in plan["ledger"]} == {"trousers", "top"}
     assert all(check["ok"] for check in plan["checks"])
 
@@ -49,9 +50,9 @@ def test_a_top_is_added_in_one_write_and_taken_off_in_another(owner, order, new_
     top = new_id()
     # This client was measured for trousers alone: what a top needs is asked for by name.
     assert put(owner, order, top)[0] == 200
-    status, told = owner("POST", f"/orders/{order['id']}/plan")
+    status, shown = owner("POST", f"/orders/{order['id']}/plan")
     assert status == 422
-    assert {one["where"] for one in told["problems"]} >= {"measurements.bust", "measurements.shoulder"}
+    assert {one["where"] for one in shown["problems"]} >= {"measurements.bust", "measurements.shoulder"}
     status, kept = put(owner, order, top, version=1, method="quarter-bust", removed=True)
     assert (status, kept["removed"]) == (200, True)
     assert owner.get(f"/orders/{order['id']}")["garments"] == order["garments"]
@@ -60,14 +61,14 @@ def test_a_top_is_added_in_one_write_and_taken_off_in_another(owner, order, new_
 
 def test_the_last_garment_stays_and_no_name_stands_twice(owner, order, new_id):
     row = order["garments"][0]
-    status, told = owner(
+    status, shown = owner(
         "PUT", f"/garments/{row['id']}", {key: row[key] for key in row if key != "id"} | {"removed": True}
     )
-    assert (status, told["title"]) == (422, "An order needs a garment. Add another before you take this one off.")
+    assert (status, shown["title"]) == (422, "An order needs a garment. Add another before you take this one off.")
     assert owner.get(f"/orders/{order['id']}")["garments"] == [row]
-    status, told = put(owner, order, new_id(), name=row["name"])
+    status, shown = put(owner, order, new_id(), name=row["name"])
     assert status == 422
-    assert "called trousers already" in told["title"]
+    assert "called trousers already" in shown["title"]
 
 
 @pytest.mark.parametrize(
@@ -82,33 +83,34 @@ def test_the_last_garment_stays_and_no_name_stands_twice(owner, order, new_id):
     ],
 )
 def test_a_jumpsuit_that_cannot_be_is_refused_at_its_half(owner, order, new_id, choices, where):
-    status, told = put(owner, order, new_id(), name="suit", style="jumpsuit", choices=choices)
+    status, shown = put(owner, order, new_id(), name="suit", style="jumpsuit", choices=choices)
     assert status == 422
-    assert where in {one["where"] for one in told["problems"]}
+    assert where in {one["where"] for one in shown["problems"]}
 
 
-def test_each_part_is_told_its_own_choices_and_what_they_change(owner):
+def test_each_part_is_asked_its_own_choices_and_what_they_change(owner):
     two, suit = opened(owner, TWO), opened(owner, SUIT)
     top = owner.get(f"/orders/{two['id']}/design", garment="top")
-    assert top["makes"]["straight-top"] == ["quarter-bust"]
-    said = {(one["choice"], one["rule"]): one["says"] for one in top["effects"]}
-    assert said["sleeve", "short"].startswith("sleeve length -")
-    assert "front neck depth +" in said["neck_shape", "v"]
+    assert [one["value"] for one in top["methods"]] == ["quarter-bust"]
+    assert rules(top, "sleeve")["short"]["says"].startswith("sleeve length -")
+    assert "front neck depth +" in rules(top, "neck_shape")["v"]["says"]
     trousers = owner.get(f"/orders/{two['id']}/design")
-    assert "palazzo" in trousers["makes"]
+    assert "quarter-hip" in {one["value"] for one in trousers["methods"]}
     lower = owner.get(f"/orders/{suit['id']}/design", garment="jumpsuit", half="lower")
-    assert lower["usual"]["waist_finish"] == "joined"
-    joins = {one["rule"]: one["refused"] for one in lower["effects"] if one["choice"] == "waist_join"}
-    assert joins == {"darts": "", "gathers": "", "tucks": ""}
-    assert "waist_join" not in {one["choice"] for one in trousers["effects"]}
+    joins = rules(lower, "waist_join")
+    assert {rule: one["dead"] for rule, one in joins.items()} == {"darts": "", "gathers": "", "tucks": ""}
+    assert set(rules(lower, "closure")) == {"back-zip", "none"}
+    asked = {row["key"] for group in trousers["groups"] for row in group["rows"]}
+    assert "waist_join" not in asked
+    assert {"waist_finish", "belt_loops"} <= asked
+    assert not {"waist_finish", "belt_loops", "band"} & {row["key"] for g in lower["groups"] for row in g["rows"]}
 
 
 def test_what_a_choice_is_said_to_change_in_a_top_is_what_it_changes(owner):
     order = opened(owner, TWO)
     row = order["garments"][1]
     before = planned(owner, order)["numbers"]["top.sleeve.length"]["net_mm"]
-    effects = owner.get(f"/orders/{order['id']}/design", garment="top")["effects"]
-    (said,) = [one["says"] for one in effects if (one["choice"], one["rule"]) == ("sleeve", "long")]
+    said = rules(owner.get(f"/orders/{order['id']}/design", garment="top"), "sleeve")["long"]["says"]
     body = {key: row[key] for key in row if key != "id"} | {"choices": {"sleeve": "long"}}
     assert owner("PUT", f"/garments/{row['id']}", body)[0] == 200
     by = (planned(owner, order)["numbers"]["top.sleeve.length"]["net_mm"] - before) / 25.4
@@ -185,16 +187,16 @@ def test_a_lining_has_a_cloth_of_its_own_as_soon_as_something_is_cut_from_it(own
     lining = order["other_cloth"]
     assert (lining["kind"], lining["id"]) == ("lining", opened(owner, TWO)["other_cloth"]["id"])
     main = planned(owner, order)
-    status, told = owner("POST", f"/orders/{order['id']}/plan?cloth=other")
+    status, shown = owner("POST", f"/orders/{order['id']}/plan?cloth=other")
     assert status == 200
-    pieces = [{placing["piece"] for placing in plan["lay"]["placements"]} for plan in (main, told["plan"])]
+    pieces = [{placing["piece"] for placing in plan["lay"]["placements"]} for plan in (main, shown["plan"])]
     assert pieces[1] == {"top.front-neck-facing", "top.back-neck-facing"}
     assert not pieces[0] & pieces[1]
     table = owner.get(f"/orders/{order['id']}/group")
     assert [(one["lined"], one["planned"]) for one in table["members"]] == [(True, True)]
     assert {one["kind"]: one["length_mm"] for one in table["cloths"]} == {
         "viscose": main["yardage"]["length_mm"],
-        "lining": told["plan"]["yardage"]["length_mm"],
+        "lining": shown["plan"]["yardage"]["length_mm"],
     }
     body = {key: lining[key] for key in lining if key != "id"} | {"width": "20"}
     assert owner("PUT", f"/cloths/{lining['id']}", body)[0] == 200
@@ -215,9 +217,9 @@ def joined(owner, new_id, order, name, measured=True):
 
 
 def all_on_one(owner, order):
-    status, told = owner("POST", f"/orders/{order['id']}/plan?cloth=all")
-    assert status == 200, told
-    return told
+    status, shown = owner("POST", f"/orders/{order['id']}/plan?cloth=all")
+    assert status == 200, shown
+    return shown
 
 
 def test_all_that_are_planned_lie_on_one_cloth(owner, new_id):
@@ -235,16 +237,16 @@ def test_all_that_are_planned_lie_on_one_cloth(owner, new_id):
     assert owner("PUT", f"/cloths/{cloth.pop('id')}", cloth)[0] == 200
     for one in (ylva, odd):
         planned(owner, one)
-    told = all_on_one(owner, order)
-    names = told["clients"]
+    shown = all_on_one(owner, order)
+    names = shown["clients"]
     assert sorted(names.values()) == ["Runa Eik", "Ylva Roth"]
     (second,) = (key for key, name in names.items() if name == "Ylva Roth")
-    lying = [placing["piece"] for placing in told["plan"]["lay"]["placements"]]
+    laid = [placing["piece"] for placing in shown["plan"]["lay"]["placements"]]
     alone = [placing["piece"] for placing in planned(owner, order)["lay"]["placements"]]
-    assert sorted(lying) == sorted([*alone, *(f"{second}.{piece}" for piece in alone)])
-    assert {mark["garment"] for mark in told["plan"]["marks"]} >= {"trousers", f"{second}.trousers"}
-    assert told["plan"]["lay"]["length_mm"] < 2 * planned(owner, order)["lay"]["length_mm"] + 1
-    assert all_on_one(owner, order)["id"] == told["id"]
+    assert sorted(laid) == sorted([*alone, *(f"{second}.{piece}" for piece in alone)])
+    assert {mark["garment"] for mark in shown["plan"]["marks"]} >= {"trousers", f"{second}.trousers"}
+    assert shown["plan"]["lay"]["length_mm"] < 2 * planned(owner, order)["lay"]["length_mm"] + 1
+    assert all_on_one(owner, order)["id"] == shown["id"]
 
 
 def test_who_is_erased_leaves_no_plan_of_several(owner, new_id):

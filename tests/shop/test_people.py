@@ -192,9 +192,9 @@ def test_an_old_a_withdrawn_and_an_invented_link_lead_nowhere(owner, new_id):
 def test_the_last_owner_stays_and_one_who_is_let_go_is_out(owner, team):
     ebba = User.objects.get(username="ebba")
     for body in ({"role": "cutter"}, {"role": "owner", "works_here": False}):
-        status, told = owner("PUT", f"/people/{ebba.id}", body)
+        status, said = owner("PUT", f"/people/{ebba.id}", body)
         assert status == 422
-        assert "no owner" in told["title"]
+        assert "no owner" in said["title"]
     cutter = User.objects.get(username="a-cutter")
     assert owner("PUT", f"/people/{cutter.id}", {"role": "cutter", "works_here": False})[0] == 200
     assert team["cutter"]("GET", "/orders")[0] == 401

@@ -1,4 +1,4 @@
-"""The cloth shelf: what lies on it, what is kept for an order, and what an order takes over from it."""
+"""The cloth shelf: what is on it, what is kept for an order, and what an order takes over from it."""
 
 import pytest
 
@@ -38,21 +38,21 @@ def test_a_cloth_is_put_on_the_shelf_changed_and_taken_off(owner, new_id):
     ],
 )
 def test_what_cannot_be_a_cloth_is_refused_at_its_field(owner, new_id, changes, where):
-    status, told = owner("PUT", f"/shelf/{new_id()}", LENGTH | changes)
+    status, given = owner("PUT", f"/shelf/{new_id()}", LENGTH | changes)
     assert status == 422
-    assert [problem["where"].rpartition(".")[2] for problem in told["problems"]] == [where]
+    assert [problem["where"].rpartition(".")[2] for problem in given["problems"]] == [where]
 
 
 def test_an_order_takes_over_what_is_kept_for_it_and_its_plan_knows(owner, order, new_id):
     row = kept(owner, new_id)
     sections = {"back": "open"}
     owner("PUT", f"/cloths/{order['cloth']['id']}", order["cloth"] | {"sections": sections})
-    told = owner("PUT", f"/orders/{order['id']}/shelf", {"shelf": row["id"]})[1]
-    assert told["cloth"]["sections"] == sections
-    assert told["shelf"] == row["id"]
+    given = owner("PUT", f"/orders/{order['id']}/shelf", {"shelf": row["id"]})[1]
+    assert given["cloth"]["sections"] == sections
+    assert given["shelf"] == row["id"]
     for key in ("kind", "colour", "width", "length", "one_way", "shrink_percent", "price"):
-        assert told["cloth"][key] == LENGTH[key]
-    assert told["cloth"]["fold"] == order["cloth"]["fold"]
+        assert given["cloth"][key] == LENGTH[key]
+    assert given["cloth"]["fold"] == order["cloth"]["fold"]
     plan = owner("POST", f"/orders/{order['id']}/plan")[1]["plan"]
     assert not any(placement["turned"] for placement in plan["lay"]["placements"])
     assert plan["yardage"]["cost"] is not None
@@ -65,9 +65,9 @@ def test_a_length_is_kept_for_one_order_a_bolt_for_many(owner, new_id):
     first, second = (one["id"] for one in owner("GET", "/orders")[1][:2])
     length, bolt = kept(owner, new_id), kept(owner, new_id, form="bolt", length="")
     assert owner("PUT", f"/orders/{first}/shelf", {"shelf": length["id"]})[0] == 200
-    status, told = owner("PUT", f"/orders/{second}/shelf", {"shelf": length["id"]})
+    status, given = owner("PUT", f"/orders/{second}/shelf", {"shelf": length["id"]})
     assert status == 422
-    assert "is kept for" in told["title"]
+    assert "is kept for" in given["title"]
     for order in (first, second):
         assert owner("PUT", f"/orders/{order}/shelf", {"shelf": bolt["id"]})[0] == 200
     shown = next(one for one in owner("GET", "/shelf")[1] if one["id"] == bolt["id"])
@@ -85,9 +85,9 @@ def test_what_is_cut_is_taken_off_the_shelf_once_and_put_back(owner, order, new_
         return next((one for one in owner("GET", "/shelf")[1] if one["id"] == row["id"]), None)
 
     for _ in range(2):
-        status, told = owner("PUT", f"/plans/{answer['id']}/cut", {"id": cut})
-        assert status == 200, told
-    assert (told["cut"]["id"], told["cut"]["length_mm"]) == (cut, pytest.approx(needs))
+        status, given = owner("PUT", f"/plans/{answer['id']}/cut", {"id": cut})
+        assert status == 200, given
+    assert (given["cut"]["id"], given["cut"]["length_mm"]) == (cut, pytest.approx(needs))
     left = float(read(on_shelf()["length"], "in"))
     assert left == pytest.approx(140 * 25.4 - needs, abs=25.4 / 32 + 0.01)
     assert on_shelf()["kept_for"] == []
@@ -117,12 +117,12 @@ def test_a_cloth_that_is_too_short_unknown_or_used_up(owner, order, new_id, form
         == 200
     )
     cut = new_id()
-    status, told = owner("PUT", f"/plans/{answer['id']}/cut", {"id": cut})
+    status, given = owner("PUT", f"/plans/{answer['id']}/cut", {"id": cut})
     if says:
         assert status == 422
-        assert says in told["title"]
+        assert says in given["title"]
         return
-    assert status == 200, told
+    assert status == 200, given
     there = {one["id"]: one for one in owner("GET", "/shelf")[1]}
     assert (row["id"] in there) == (form == "bolt")
     owner("POST", f"/cuts/{cut}/undo")

@@ -89,8 +89,8 @@ def test_the_stand_in_sends_over_the_line_and_loses_what_it_is_told_to(live_serv
 
 
 def test_the_command_says_how_it_is_used():
-    told = subprocess.run(
+    said = subprocess.run(
         [sys.executable, "-m", "setup", "tape", "--help"], cwd=ROOT, capture_output=True, text=True, check=False
     )
-    assert told.returncode == 0
-    assert "--slip" in told.stdout
+    assert said.returncode == 0
+    assert "--slip" in said.stdout

@@ -23,7 +23,7 @@ from cutting.lay.variants import Floats, Item, items_for
 from cutting.pieces import Piece
 
 SHRINK = log(0.002), log(0.05)
-"""The share of the length that a try takes away lies between these, as often small as large."""
+"""The share of the length that a try takes away is between these, as often small as large."""
 PASSES, PATIENCE = 200, 50
 DIGS = 5
 """A try that leaves an overlap goes on from there so many times, with a piece or two thrown elsewhere."""
@@ -156,7 +156,7 @@ class _Search:
         return self._thrown(best, reach, n if kind > 1 - ALL_THROWN else self.chance.randint(1, max(1, min(n, 4))))
 
     def _thrown(self, state: _State, reach: float, count: int) -> _State:
-        """The state with so many of its pieces anywhere on cloth of that reach, lying in any way."""
+        """The state with so many of its pieces anywhere on cloth of that reach, placed in any way."""
         model, state = self.model, state.copy()
         most = model.most_along(reach)
         for i in self.chance.sample(range(len(state.ways)), min(count, len(state.ways))):

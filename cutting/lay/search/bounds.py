@@ -1,6 +1,6 @@
 """A length that no lay can beat, proved from how the largest pieces block one another.
 
-Two pieces whose middles lie side by side overlap, unless one is moved along by some least distance. In any lay the
+Two pieces whose middles are side by side overlap, unless one is moved along by some least distance. In any lay the
 pieces stand in some order of their middles: the first reaches half its length back, the last half its length on, and
 each step between neighbours in that order takes at least their least distance. The cheapest order over every choice of
 ways is therefore a lower bound, for any set of the pieces; the best set is kept. Distances are taken over strips of
@@ -42,7 +42,7 @@ def proved(model: Model) -> Bound:
 
 
 def _distances(model: Model, ways: list[int], owner: np.ndarray) -> Floats:
-    """For two ways of different items: how far the second's middle must at least lie beyond the first's."""
+    """For two ways of different items: how far the second's middle must at least be beyond the first's."""
     parts = [_smaller(shape.parts, shape.size) for shape in model.shapes]
     known: dict[tuple[int, int, int], tuple[Floats, Floats, float]] = {}
     out = np.zeros((len(ways), len(ways)))
@@ -74,7 +74,7 @@ def _distances(model: Model, ways: list[int], owner: np.ndarray) -> Floats:
 
 
 def _smaller(parts: tuple[Floats, ...], size: Floats) -> list[Floats]:
-    """Convex parts of an outline that lies within the piece."""
+    """Convex parts of an outline that is within the piece."""
     whole = union_all([Polygon(part) for part in parts])
     inner = whole.buffer(-SHRUNK - LEFT_OFF, join_style="mitre").simplify(LEFT_OFF)
     if inner.geom_type != "Polygon" or inner.is_empty or min(size) < 20:
@@ -133,7 +133,7 @@ def _reach(first, first_ends, second, second_ends, start, strips):
 
 @njit(cache=True)
 def _first_free(low, high):
-    """The least value from 0 on that lies in none of the open intervals."""
+    """The least value from 0 on that is in none of the open intervals."""
     at = 0.0
     moved = True
     while moved:

@@ -1,4 +1,4 @@
-"""Making a lay exact and as short as it can be without changing who lies beside whom: a linear programme.
+"""Making a lay exact and as short as it can be without changing who is beside whom: a linear programme.
 
 Two convex parts are apart where one of their edges' lines separates them. Each pair of parts near one another keeps the
 line that separates it best now; under these the pieces slide until the lay is shortest. Done anew until nothing moves.
@@ -49,7 +49,7 @@ def compact(model: Model, ways: Ints, corners: Floats) -> tuple[Floats, float] |
 
 
 def _placed_parts(model: Model, ways: Ints) -> tuple[Floats, Ints, Ints]:
-    """All convex parts of the pieces as they lie, about their middles: corners, where each part and each piece ends."""
+    """All convex parts of the placed pieces, about their middles: corners, where each part and each piece ends."""
     rings: list[Floats] = []
     ends, owners = [], []
     for way in ways:

@@ -1,6 +1,6 @@
-"""How deep two pieces lie in one another, for every offset of one against the other: a raster of their no-fit region.
+"""How deep two pieces are in one another, for every offset of one against the other: a raster of their no-fit region.
 
-Two convex parts overlap where the offset lies in the sum of the one and the other turned about; the pieces do where any
+Two convex parts overlap where the offset is in the sum of the one and the other turned about; the pieces do where any
 of their parts do. Inside, the depth is how far the nearest offset without overlap is (a distance transform).
 """
 
@@ -14,7 +14,7 @@ from cutting.lay.variants import Floats
 
 Bytes = npt.NDArray[np.uint8]
 SIGNS = ((1, 1), (1, -1), (-1, 1), (-1, -1))
-"""How one piece may lie against the other: along the cloth and across it, each as drawn or turned about."""
+"""How one piece may be against the other: along the cloth and across it, each as drawn or turned about."""
 FINE = 4
 """Depths are kept in quarters of a cell."""
 

@@ -1,4 +1,4 @@
-"""A packing problem as the search has it: shapes, ways to lie and the depths of every pair, all on one raster.
+"""A packing problem as the search has it: shapes, ways to be placed and the depths of every pair, all on one raster.
 
 Every shape sits in the middle of a box of whole cells, so that turning it about moves nothing. A place is the box's
 corner nearest to the cut end and the fold, counted in cells: true to half a cell, until `compact.py` makes it exact.
@@ -155,7 +155,7 @@ class Model:
 
     @property
     def _in_order(self) -> list[tuple[int, int, int]]:
-        """Which rasters there are, in the order in which they lie."""
+        """Which rasters there are, in the order in which they are."""
         return [(int(a), int(b), int(turn)) for a, b, turn in np.argwhere(self.depths[1] >= 0)]
 
     def _half(self, a: int, b: int) -> tuple[int, int]:

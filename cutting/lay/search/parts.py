@@ -75,7 +75,7 @@ def _convex(ring: Floats, corners: Sequence[int]) -> bool:
 
 
 def _plain(ring: Floats) -> Floats:
-    """Without corners that lie on a straight edge."""
+    """Without corners that are on a straight edge."""
     keep = [
         abs(_turn(ring[k - 1], ring[k], ring[(k + 1) % len(ring)])) > 1e-9 or len(ring) <= 3 for k in range(len(ring))
     ]
@@ -88,7 +88,7 @@ def _turn(a: Floats, b: Floats, c: Floats) -> float:
 
 
 def _aside(a: Floats, b: Floats, p: Floats) -> float:
-    """How far p lies from the line through a and b."""
+    """How far p is from the line through a and b."""
     long = float(np.hypot(b[0] - a[0], b[1] - a[1]))
     return abs(_turn(a, b, p)) / long if long else float(np.hypot(*(p - a)))
 

@@ -18,7 +18,7 @@ CLOSER = 8
 
 
 class Board(NamedTuple):
-    """What can lie where: see `Model` for the arrays; `fewest` and `most` along the cloth for each way."""
+    """What can be where: see `Model` for the arrays; `fewest` and `most` along the cloth for each way."""
 
     first_way: Ints
     table: Ints
@@ -30,7 +30,7 @@ class Board(NamedTuple):
 
 
 class Rasters(NamedTuple):
-    """How deep any two lie in one another: all of it, and its sieves from both ends; see `Model.sieved`."""
+    """How deep any two are in one another: all of it, and its sieves from both ends; see `Model.sieved`."""
 
     flat: Bytes
     straight: Bytes
@@ -60,7 +60,7 @@ def _where(i, j, wi, wj, along, across, board):
 
 @njit(cache=True)
 def depth_between(i, j, way, u, v, ways, along, across, board, flat):
-    """How deep piece i, lying that way there, is in piece j, in quarters of a cell; 0 where no layer is shared."""
+    """How deep piece i, placed that way there, is in piece j, in quarters of a cell; 0 where no layer is shared."""
     if board.table[way, 3] & board.table[ways[j], 3] == 0:
         return 0
     a, b, turn, rows, columns, du, cu, dv, cv = _where(i, j, way, ways[j], along, across, board)

@@ -21,7 +21,7 @@ HALF_DROP, BELOW, IN = cm(7.5), cm(3), cm(1)
 
 
 def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
-    """The leg about its middle grain line; the front's half lies on the far side. Lengths in mm, net."""
+    """The leg about its middle grain line; the front's half is on the far side. Lengths in mm, net."""
     needed(body, ask)
     rise, length = depth_and_length(body, ask)
     half = (body.hip / 2 + cm(10, "loose")) / 2

@@ -19,7 +19,7 @@ from cutting.where import choice, measure
 
 MOST_DROP = 25.4
 LOWEST_SIDE, FURTHEST_SIDE = 50.8, 76.2
-"""The back's side top lies no lower under the waist line, nor further out than the hip: nobody could wear it."""
+"""The back's side top is no lower under the waist line, nor further out than the hip: nobody could wear it."""
 FRONT_TOP = ("front.waist", "front.crotch")
 
 
@@ -200,7 +200,7 @@ def _close_side(top: Point, hip: Point, upwards: Point, width: float, wanted: fl
 
 
 def _mark_own_leg(d: Draft, front: Draft, leg: _Leg, widen: float) -> None:
-    """The leg from the guide line: where its edges lie on knee and hem."""
+    """The leg from the guide line: where its edges are on knee and hem."""
     d.stage = "leg"
     ends = [("hem", "L", leg.hem_in(widen), leg.side[-1])]
     if len(leg.side) > 1:

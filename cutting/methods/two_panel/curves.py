@@ -84,7 +84,7 @@ def crotch(top: Point, base: Point, corner: Point, gap: float, tip: Point, arriv
 
 
 def passing(curve_from: Callable[[float], Crotch], base: Point, by: float, low: float, high: float) -> float:
-    """How high the curve must start so that it lies `by` mm outside the centre line at the hip line, within limits."""
+    """How high the curve must start so that it is `by` mm outside the centre line at the hip line, within limits."""
 
     def miss(height: float) -> float:
         curve = curve_from(height).segments[-1]

@@ -174,7 +174,7 @@ def mark_curve(d: Draft, corner: Place, curve: Crotch, wanted: Length) -> None:
 
 
 def mark_diagonal(d: Draft, corner: Place, curve: Crotch, wanted: Length, edge: str, sign: int) -> None:
-    """How far the curve stays from the corner; `sign` is -1 where it lies on the other side of the guide line."""
+    """How far the curve stays from the corner; `sign` is -1 where it is on the other side of the guide line."""
     d.stage = "crotch"
     size = found(curve.diagonal, "diagonal_moved") if curve.wanted_was_moved else wanted
     d.mark("D" if sign > 0 else "DB", corner.along(Point(sign, -1), size), "curve_diagonal", "diagonal", closes=edge)
@@ -206,7 +206,7 @@ def mark_darts(d: Draft, ask: Ask, darts: Darts, top: Place, side_top: Place, de
     depth: Length = ask.dart_length if ask.dart_length is not None else deep
     if depth.mm > deepest.mm:
         depth = deepest
-    if ask.yoke is not None and d.panel == "back":  # the whole dart lies in the yoke's seam
+    if ask.yoke is not None and d.panel == "back":  # the whole dart is in the yoke's seam
         share = places[0].mm / width.mm
         depth = found(ask.yoke.mm * (1 - share / 2), "to_the_yoke")
     half = darts.intake / 2

@@ -6,14 +6,14 @@ from cutting.body import Body
 from cutting.drafting import Draft
 from cutting.methods.upper.ask import TopAllowances, TopAsk
 from cutting.methods.upper.panels import half
-from cutting.methods.upper.resolve import QUARTER_BUST, resolve_top, usual_top
+from cutting.methods.upper.resolve import OF_THE_SEAM, QUARTER_BUST, resolve_top, usual_top, usual_top_sources
 from cutting.methods.upper.sleeve import Sleeve, sleeve, sleeve_sums
 from cutting.methods.upper.styles import TOPS, TopStyle
 from cutting.methods.upper.sums import TopSums, work_out
 
 __all__ = [
-    "QUARTER_BUST", "TOPS", "DraftedTop", "Sleeve", "TopAllowances", "TopAsk", "TopStyle", "TopSums", "draw_top",
-    "resolve_top", "usual_top", "work_out",
+    "OF_THE_SEAM", "QUARTER_BUST", "TOPS", "DraftedTop", "Sleeve", "TopAllowances", "TopAsk", "TopStyle", "TopSums",
+    "draw_top", "resolve_top", "usual_top", "usual_top_sources", "work_out",
 ]  # fmt: skip
 
 

@@ -22,7 +22,7 @@ class TopAsk:
     """The choices for one top. A length of None takes the rule's own figure; `stretch` is the cloth's, in percent.
 
     `joined` where a lower garment is sewn to the waist; `front_dart_at` and `back_dart_at` then say how far from the
-    centre the darts lie that meet its own.
+    centre the darts are that meet its own.
     """
 
     style: str = "bodice"

@@ -40,7 +40,7 @@ def lower_edge(side: Point, centre: Point, arriving: Point) -> list[Segment]:
 
 
 def side_for(width: float, level: float, centre: Point, arriving: Point) -> Point:
-    """Where the side's end of a lower edge lies on its level, so that the edge is `width` mm long."""
+    """Where the side's end of a lower edge is on its level, so that the edge is `width` mm long."""
 
     def miss(across: float) -> float:
         return Path(tuple(lower_edge(Point(across, level), centre, arriving))).length - width

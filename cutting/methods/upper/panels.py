@@ -43,7 +43,7 @@ class Half:
         return Point(0, self.length.mm)
 
     def centre(self, down: float) -> float:
-        """How far the centre's sewing line lies from the fold at a level."""
+        """How far the centre's sewing line is from the fold at a level."""
         if not self.leans:
             return 0.0
         top, bottom = self.neck.mm, self.bottom

@@ -30,8 +30,20 @@ def usual_top(style: str, cloth: Cloth | None = None) -> dict[str, Any]:
     return known
 
 
-def resolve_top(style: str, chosen: dict[str, Any], cloth: Cloth | None = None, joined: bool = False) -> TopAsk:
-    """Raises CuttingError for choices that cannot go together."""
+def usual_top_sources(method: str, style: str, cloth: Cloth) -> dict[str, str]:
+    """Where the default of a choice comes from, where it is not the method's: the style, or the cloth."""
+    of_style = dict.fromkeys(TOPS[style].usual, "style")
+    now, plain = usual_top(style, cloth), usual_top(style)
+    return of_style | {key: "cloth" for key, value in now.items() if plain.get(key) != value}
+
+
+def resolve_top(
+    method: str, style: str, chosen: dict[str, Any], cloth: Cloth | None = None, joined: bool = False
+) -> TopAsk:
+    """The whole of what is asked of a top; there is one method.
+
+    Raises CuttingError for choices that cannot go together.
+    """
     if joined:
         decided = [key for key in OF_THE_SEAM if key in chosen]
         if decided:

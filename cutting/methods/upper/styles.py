@@ -9,7 +9,7 @@ from cutting.lengths import inch
 
 @dataclass(frozen=True)
 class TopStyle:
-    """One top. `ends` is where its lower edge lies where nothing says how long it is; `girth` what its width is of."""
+    """One top. `ends` is where its lower edge is where nothing says how long it is; `girth` what its width is of."""
 
     ends: Literal["waist", "above_waist", "hip"]
     fitted: bool = False

@@ -27,7 +27,7 @@ OVER_HEAD = 6.35
 SIDE_TAKES, ONE_DART, TWO_DARTS = inch(1), inch(1.5), inch(3)
 """What the side takes of a fitted waist before a dart does; the most one dart takes, and two."""
 NAPE = inch(1, "nape")
-"""How far the nape lies below the neck point."""
+"""How far the nape is below the neck point."""
 HIP_BELOW = inch(8, "hip_below_waist")
 
 
@@ -238,7 +238,7 @@ def _across(body: Body, ask: TopAsk, shoulder: Length, width: Length) -> tuple[L
 
 
 def _bust_point(body: Body, width: Length, slope: Length, depth: Length, front_level: Length) -> tuple[Length, Length]:
-    """How far the bust point lies below the neck point and out from the centre; by the plain method where not taken."""
+    """How far the bust point is below the neck point and out from the centre; by the plain method where not taken."""
     plain = slope + depth + inch(1.5, "below_armhole")
     level: Length = body.shoulder_to_bust_point if body.has("shoulder_to_bust_point") else plain
     if not slope.mm + depth.mm - 38.1 <= level.mm <= front_level.mm - 76.2:
@@ -265,7 +265,7 @@ def _darts(spare: Length, ask: TopAsk) -> Darts:
 def _ends(
     body: Body, ask: TopAsk, style: TopStyle, front_level: Length, back_level: Length, armhole: Length
 ) -> tuple[Length, Length]:
-    """Where the lower edge lies, front and back, before the bust dart. The front keeps what it is longer by."""
+    """Where the lower edge is, front and back, before the bust dart. The front keeps what it is longer by."""
     if ask.joined or style.fitted:
         return front_level, back_level
     if ask.top_length is not None:

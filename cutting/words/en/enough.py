@@ -1,6 +1,6 @@
 """What would make the cloth in hand enough, in words."""
 
-from cutting.words.en.folds import fold_name
+from cutting.words.en.folds import fold_words
 
 SAVINGS = {
     "now": "As it stands",
@@ -22,5 +22,5 @@ def saving_words(code: str) -> str:
     """One saving, as one does it."""
     kind, _, fold = code.partition(".")
     if kind == "fold":
-        return FOLDING.get(fold, f"Fold it otherwise: {fold_name(fold)[0].lower()}{fold_name(fold)[1:]}")
+        return FOLDING.get(fold, f"Fold it otherwise: {fold_words(fold).name[0].lower()}{fold_words(fold).name[1:]}")
     return SAVINGS[code]

@@ -30,7 +30,7 @@ UPRIGHT = {
     "guide_line": ("down along the guide line", "up along the guide line"),
     "upright": ("square to the waist line, down", "square to the waist line, up"),
 }  # fmt: skip
-"""Lines that lie along the grain, as they are said where the tape runs down, and where it runs up."""
+"""Lines that are along the grain, as they are said where the tape runs down, and where it runs up."""
 BEYOND = ", out beyond it"
 LINES = {
     "fold": "along the fold",
@@ -50,11 +50,11 @@ _FRONT: dict[str, tuple[str, str]] = {
     "guide": ("Guide line", "Chalk it along the grain, the whole length: every width of the front starts here."),
     "top_line": ("Top line", "Square to the guide line. Every depth is measured from here."),
     "crotch_line": ("Crotch line", "Mark the depth twice, at the guide line and a hand's breadth further in, so that the line comes out level."),
-    "hip_line": ("Hip line", "The fullest part of the seat lies on this line."),
+    "hip_line": ("Hip line", "The fullest part of the seat is on this line."),
     "knee_line": ("Knee line", "The leg is shaped to here and straight from here."),
-    "hem_line": ("Hem, cut edge", "The hem's turn lies above this edge by the hem allowance."),
+    "hem_line": ("Hem, cut edge", "The hem's turn is above this edge by the hem allowance."),
     "hem_turn": ("Hem's turn", "The hem is folded here: its width is measured on this line."),
-    "hip_width": ("Hip width", "A quarter of the hip. The ease lies in the back."),
+    "hip_width": ("Hip width", "A quarter of the hip. The ease is in the back."),
     "centre_on_crotch_line": ("Centre front on the crotch line", "Join it to the hip width: this is the straight centre front."),
     "crotch_point": ("Crotch point", "The extension gives the front its room between the legs. The back gets more."),
     "centre_in": ("Centre front, in", "The waist is much smaller than the hip: the centre takes a little of it."),
@@ -82,7 +82,7 @@ _FRONT: dict[str, tuple[str, str]] = {
 }  # fmt: skip
 _BACK: dict[str, tuple[str, str]] = {
     "guide": ("Front's guide line", "Lay the cut front here and trace it lightly: the back is the front and its additions."),
-    "top_line": ("Front's top line", "The traced front's top edge lies on it."),
+    "top_line": ("Front's top line", "The traced front's top edge is on it."),
     "hip_place": ("Front's hip line", "Lay the cut front with its hip line here: its top may reach past the back's, whose own top is a piece by itself."),
     "strip_centre_level": ("Strip's line, level at the centre back", "The top is a piece of its own: the back begins at this line. Mark the level on the guide line."),
     "strip_centre": ("Strip's line, at the centre back", "Join it to the corner on the crotch line: this is the straight centre back."),
@@ -91,7 +91,7 @@ _BACK: dict[str, tuple[str, str]] = {
     "tip_drop": ("Back crotch point, level", "This level makes the back's inner leg as long as the front's."),
     "centre_slant": ("Centre back, in", "The centre back leans in towards the waist over the seat."),
     "seat_raise": ("Centre back, up", "The raise is what the seat takes when one sits down."),
-    "hip_width": ("Back hip width", "From the centre back towards the side; the ease of the hip lies here."),
+    "hip_width": ("Back hip width", "From the centre back towards the side; the ease of the hip is here."),
     "crotch_line_width": ("Back width on the crotch line", "The same width, one line lower."),
     "side_height": ("Side top, level", "At this height the back's side seam is as long as the front's."),
     "waist_width": ("Back waist width", "Swing it from the centre back's top until it meets that level: the same width as the front's."),
@@ -137,12 +137,12 @@ PANELS = {
 }  # fmt: skip
 """What each panel is called."""
 _STRIP: dict[str, tuple[str, str]] = {
-    "guide": ("{Panel}, edge", "The strip lies along the grain."),
+    "guide": ("{Panel}, edge", "The strip is along the grain."),
     "top_line": ("{Panel}, end", "Square to the fold or the edge: the strip begins here."),
     "strip_length": ("{Panel}, length", "Its seams at both ends are in it."),
     "shaped_guide": ("{Panel}, guide line", "Along the grain, through the centre's foot: every width of it starts here."),
     "shaped_top_line": ("{Panel}, top line", "Square to the guide line: every level of it is measured from here."),
-    "centre_foot": ("{Panel}, centre's foot", "The strip's lower corner at the centre lies on the guide line."),
+    "centre_foot": ("{Panel}, centre's foot", "The strip's lower corner at the centre is on the guide line."),
     "centre_top_level": ("{Panel}, centre's top, level", "Mark the level on the guide line."),
     "centre_top": ("{Panel}, centre's top", "The waist's end at the centre."),
     "bend_top_level": ("{Panel}, upper bend, level", "Mark the level on the guide line."),
@@ -154,7 +154,7 @@ _STRIP: dict[str, tuple[str, str]] = {
     "side_foot_level": ("{Panel}, side's foot, level", "Mark the level on the guide line."),
     "side_foot": ("{Panel}, side's foot", "The strip's lower corner at the side: it meets the leg's side here."),
     "bag_opening": ("{Panel}, opening", "This long is sewn into the side seam."),
-    "bag_level": ("{Panel}, widest level", "The hand's room lies here."),
+    "bag_level": ("{Panel}, widest level", "The hand's room is here."),
     "bag_middle": ("{Panel}, lowest point, across", "The bag hangs lowest under this point."),
     "bag_depth": ("{Panel}, depth", "It ends by the hip line, or well above the knee."),
     "bag_width": ("{Panel}, width", "Never past the dart."),
@@ -171,10 +171,10 @@ _BAND: dict[str, str] = {
 }  # fmt: skip
 _REASONS: dict[str, dict[str, str]] = {
     "band": _BAND, "front-band": _BAND,
-    "back-band": _BAND | {"strip_length": "As long as the back's waist lies flat: the elastic gathers it."},
-    "channel": {"strip_length": "As long as the waist lies flat, sewn inside under the heading.", "strip_depth": "It holds the elastic."},
+    "back-band": _BAND | {"strip_length": "As long as the back's waist laid flat: the elastic gathers it."},
+    "channel": {"strip_length": "As long as the waist laid flat, sewn inside under the heading.", "strip_depth": "It holds the elastic."},
     "fly-facing": {"strip_length": "As long as the zip and 1 in.", "strip_depth": "It is sewn to the left front's edge."},
-    "fly-guard": {"strip_length": "As long as the zip and 1 in.", "strip_depth": "Folded along its middle; it lies behind the zip."},
+    "fly-guard": {"strip_length": "As long as the zip and 1 in.", "strip_depth": "Folded along its middle; it is behind the zip."},
     "belt-loops": {"strip_length": "Cut in four when it is sewn and turned.", "strip_depth": "Folded twice."},
     "piping": {"strip_length": "As long as the pocket's edge and 1 in.", "strip_depth": "Cut on the bias, so that it goes round the corner."},
     "tie": {"strip_length": "Half the tie: two are joined at the middle.", "strip_depth": "Folded along its middle and turned."},
@@ -183,8 +183,8 @@ _REASONS: dict[str, dict[str, str]] = {
 
 _SECOND: dict[str, tuple[str, str]] = {
     "second_guide": ("Second {panel}, guide line", "Lay the cut {panel} here with its other face up and trace it: left and right mirror each other."),
-    "second_hip_place": ("Second {panel}, hip line", "The cut {panel}'s hip line lies on it; trace the whole outline, then its notches and darts."),
-    "second_top_line": ("Second {panel}, top line", "The cut {panel}'s top line lies on it; trace the whole outline, then its notches and darts."),
+    "second_hip_place": ("Second {panel}, hip line", "The cut {panel}'s hip line is on it; trace the whole outline, then its notches and darts."),
+    "second_top_line": ("Second {panel}, top line", "The cut {panel}'s top line is on it; trace the whole outline, then its notches and darts."),
 }  # fmt: skip
 
 

@@ -14,7 +14,7 @@ _ROWS = """
 head | head | Round the head above the brows and over the widest part behind. | Over the hair as it will be worn.
 neck | neck | Round the base of the neck, where a collar sits. | One finger under the tape.
 shoulder_length | shoulder length | From the side of the neck to the tip of the shoulder. | To the bone, not down the arm.
-shoulder_slope | shoulder slope | How far the shoulder's tip lies under the side of the neck. | Hold a ruler level from the neck; measure straight down.
+shoulder_slope | shoulder slope | How far the shoulder's tip is under the side of the neck. | Hold a ruler level from the neck; measure straight down.
 chest_width | chest width | Across the front, from arm crease to arm crease. | Arms hanging, not drawn back.
 shoulder_to_chest | shoulder to chest line | From the side of the neck straight down to the line where the arm joins. | Not slanting to the middle.
 chest | chest | Round the fullest part of the chest, under the arms. | Level behind too; breathing out.

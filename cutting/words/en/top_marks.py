@@ -13,7 +13,7 @@ LINES = {
     "middle_line": "down the middle line",
 }  # fmt: skip
 TOP: dict[str, tuple[str, str]] = {
-    "top_guide": ("Centre line", "Chalk it along the grain: every width starts here. With a zip, its edge lies outside it."),
+    "top_guide": ("Centre line", "Chalk it along the grain: every width starts here. With a zip, its edge is outside it."),
     "top_top_line": ("Neck point's level", "Square to the centre line: every depth is measured down from here."),
     "whole_guide": ("Centre line", "Along the grain: mark one half beside it, fold the cloth on it and trace the other."),
     "whole_top_line": ("Neck point's level", "Square to the centre line: every depth is measured down from here."),
@@ -21,7 +21,7 @@ TOP: dict[str, tuple[str, str]] = {
     "top_hip_line": ("Hip line", "The top is wide enough for the hip here."),
     "centre_waist": ("Waist at the centre", "The length over the bust in front, from the nape behind."),
     "zip_lean": ("Centre back, in", "The zip's edge narrows towards the waist, so that it does not bulge; the side gives it back."),
-    "top_hem": ("Hem at the centre, cut edge", "The hem's turn lies above it by the hem allowance."),
+    "top_hem": ("Hem at the centre, cut edge", "The hem's turn is above it by the hem allowance."),
     "hem_turn": ("Hem's turn", "The hem is folded here: its width is measured on this line."),
     "neck_depth": ("Neck, depth", "Cut it small: it can be opened at the fitting, never closed."),
     "neck_width": ("Neck, width", "Half of the neck's width, from the centre."),
@@ -38,7 +38,7 @@ TOP: dict[str, tuple[str, str]] = {
     "bust_dart_length": ("Bust dart, point", "It ends 1 1/2 in short of the bust point."),
 }  # fmt: skip
 SLEEVE: dict[str, tuple[str, str]] = {
-    "top_guide": ("Sleeve, middle line", "Along the grain: the front's half lies to one side of it, the back's to the other."),
+    "top_guide": ("Sleeve, middle line", "Along the grain: the front's half is to one side of it, the back's to the other."),
     "top_top_line": ("Cap's top", "Square to the middle line."),
     "cap_height": ("Cap height", "At this height the cap is as long as the armhole and its ease."),
     "sleeve_length": ("Sleeve length", "From the cap's top, measured with the elbow bent."),
@@ -56,9 +56,9 @@ SLEEVE: dict[str, tuple[str, str]] = {
 }  # fmt: skip
 FACING: dict[str, tuple[str, str]] = {
     "traced_guide": ("{Panel}, centre line", "Lay the cut panel here and trace its edge: the facing is its copy."),
-    "traced_top_line": ("{Panel}, level", "The cut panel's edge lies on it."),
+    "traced_top_line": ("{Panel}, level", "The cut panel's edge is on it."),
     "whole_guide": ("{Panel}, centre line", "Lay the cut panel here, trace its edge, then the other half."),
-    "whole_top_line": ("{Panel}, level", "The cut panel's edge lies on it."),
+    "whole_top_line": ("{Panel}, level", "The cut panel's edge is on it."),
     "facing_shoulder": ("{Panel}, at the shoulder", "So wide along the shoulder."),
     "facing_centre": ("{Panel}, at the centre", "So deep below the neck."),
     "facing_side": ("{Panel}, at the side", "So deep below the underarm."),

@@ -1,11 +1,11 @@
 """The client book, sheets, readings."""
 
 from datetime import date, datetime
-from typing import Any, Literal
+from typing import Annotated, Any, Literal
 from uuid import UUID
 
 from django.http import HttpRequest, HttpResponse
-from ninja import Field, Router, Schema
+from ninja import Field, Query, Router, Schema
 
 from shop.accounts.rights import allow, rights_of
 from shop.api.auth import person
@@ -78,7 +78,7 @@ class SheetOut(Schema):
 
 
 class PointOut(Schema):
-    """`tape` is how the tape lies on the figure; `flat` what a width of trousers laid flat counts for."""
+    """`tape` is how the tape is on the figure; `flat` what a width of trousers laid flat counts for."""
 
     key: str
     name: str
@@ -204,14 +204,15 @@ def _reading(row: Reading) -> ReadingOut:
     )
 
 
-def sheet_out(request: HttpRequest, row: Sheet) -> SheetOut:
-    """A sheet with the readings that count, and the points that were skipped."""
-    last = [_reading(reading) for reading in queries.last_readings(person(request), row.id)]
+def sheet_out(request: HttpRequest, row: Sheet, last: list[Reading] | None = None) -> SheetOut:
+    """A sheet with the readings that count, and the points that were skipped; `last` where those were read already."""
+    found = queries.last_readings_of(person(request), [row.id])[row.id] if last is None else last
+    shown = [_reading(reading) for reading in found]
     return SheetOut(
         id=row.id, version=row.version, client=row.client_id, taken_on=row.taken_on, unit=row.unit, waist=row.waist,
         corrects=row.corrects_id, closed=row.closed_at is not None,
-        readings=[one for one in last if one.mm is not None],
-        skipped=[one for one in last if one.mm is None and one.note],
+        readings=[one for one in shown if one.mm is not None],
+        skipped=[one for one in shown if one.mm is None and one.note],
     )  # fmt: skip
 
 
@@ -230,9 +231,11 @@ def flat(request: HttpRequest, body: FlatIn) -> FlatOut:
 
 
 @router.get("/clients", response=list[ClientOut])
-def clients(request: HttpRequest, find: str = "", archived: bool = False) -> list[ClientOut]:
-    """The book by name; `find` is part of a name, as it sounds, or of a phone number."""
-    return [client_out(request, row) for row in queries.clients(person(request), find[:120], archived)]
+def clients(
+    request: HttpRequest, find: str = "", archived: bool = False, page: Annotated[int, Query(ge=1, le=10_000)] = 1
+) -> list[ClientOut]:
+    """A page of the book by name, of up to 100; `find` is part of a name, as it sounds, or of a phone number."""
+    return [client_out(request, row) for row in queries.clients(person(request), find[:120], archived, page)]
 
 
 @router.get("/clients/{id}", response=ClientOut)
@@ -299,8 +302,11 @@ def take_file(request: HttpRequest, id: UUID, body: FileIn) -> FileOut:
 
 @router.get("/clients/{id}/sheets", response=list[SheetOut])
 def sheets_of_client(request: HttpRequest, id: UUID) -> list[SheetOut]:
-    owner = queries.client(person(request), id)
-    return [sheet_out(request, row) for row in queries.sheets(person(request), owner.id)]
+    """Every sheet of a client, the newest first; of the last 200."""
+    actor = person(request)
+    rows = list(queries.sheets(actor, queries.client(actor, id).id)[:200])
+    last = queries.last_readings_of(actor, [row.id for row in rows])
+    return [sheet_out(request, row, last[row.id]) for row in rows]
 
 
 @router.get("/sheets/{id}", response=SheetOut)

@@ -9,6 +9,7 @@ from ninja import Field, Router, Schema
 from shop.api.auth import person
 from shop.bridge.designing import DesignOut, Outline, design, draft_alone, silhouettes
 from shop.bridge.drafting import PlanShape
+from shop.bridge.trade import TradeOut, trade
 from shop.clients.queries import measures_of
 from shop.orders import actions, queries
 from shop.orders.models import HouseRule
@@ -53,6 +54,12 @@ def order_design(
     return design(job_of(person(request), queries.order(person(request), id)), garment, half)
 
 
+@router.get("/trade", response=TradeOut)
+def trade_lists(request: HttpRequest) -> TradeOut:
+    """Kinds of garments with their styles, methods, folds, cloth: what there is, and what it is called."""
+    return trade()
+
+
 @router.get("/sheets/{id}/silhouettes", response=dict[str, Outline])
 def sheet_silhouettes(request: HttpRequest, id: UUID) -> dict[str, Outline]:
     """Half of every style's front as it is drafted for a sheet, an invented body standing in for what is missing."""
@@ -62,9 +69,9 @@ def sheet_silhouettes(request: HttpRequest, id: UUID) -> dict[str, Outline]:
 
 @router.get("/bodies", response=list[BodyOut])
 def bodies(request: HttpRequest) -> list[BodyOut]:
-    """Whom methods can be tried on: the client of every order on the bench, once."""
+    """Whom methods can be tried on: the clients of the first orders on the bench, each once."""
     found: dict[UUID, BodyOut] = {}
-    for row in queries.bench(person(request)):
+    for row in queries.bench(person(request))[: 3 * queries.ON_BENCH]:
         found.setdefault(row.client_id, BodyOut(sheet=row.sheet_id, name=row.client.name))
     return list(found.values())
 

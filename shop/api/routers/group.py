@@ -1,6 +1,5 @@
 """The same outfit for several clients: their sizes in a table, one plan each, one shopping list."""
 
-from typing import Any
 from uuid import UUID
 
 from django.http import HttpRequest
@@ -9,6 +8,7 @@ from ninja import Router, Schema
 from shop.api.auth import person
 from shop.api.routers.orders import OrderOut, order_out
 from shop.orders import group, queries
+from shop.plans.actions import StoredPlan
 from shop.plans.shopping import shopping, table
 
 router = Router(tags=["group"])
@@ -86,8 +86,8 @@ def order_group(request: HttpRequest, id: UUID) -> GroupOut:
             MemberOut(
                 order=row.order.id, client=row.order.client_id, name=row.order.client.name, sheet=row.order.sheet_id,
                 closed=row.order.sheet.closed_at is not None, sizes=row.sizes, planned=row.planned,
-                lined=row.other_cloth is not None,
-                length_mm=_length(row.plan), stops=_stops(row.plan),
+                lined=row.whole.other_cloth is not None,
+                length_mm=row.plan.length_mm if row.plan else None, stops=_stops(row.plan),
             )
             for row in rows
         ],
@@ -95,9 +95,5 @@ def order_group(request: HttpRequest, id: UUID) -> GroupOut:
     )  # fmt: skip
 
 
-def _length(plan: dict[str, Any] | None) -> float | None:
-    return plan["yardage"]["length_mm"] if plan and plan["yardage"] else None
-
-
-def _stops(plan: dict[str, Any] | None) -> int:
-    return sum(finding["weight"] == "stop" for finding in plan["findings"]) if plan else 0
+def _stops(plan: StoredPlan | None) -> int:
+    return sum(finding["weight"] == "stop" for finding in plan.findings) if plan else 0

@@ -17,7 +17,7 @@ router = Router(tags=["lays"])
 
 
 class HeldIn(Schema):
-    """Where every piece lies, and the numbers of those that stay there while the rest is laid anew."""
+    """Where every piece is, and the numbers of those that stay there while the rest is laid anew."""
 
     placements: list[PlacementShape] = Field(max_length=500)
     pins: list[int] = Field(max_length=500)
@@ -89,7 +89,7 @@ def start(request: HttpRequest, id: UUID, body: LayRunIn) -> LayRunOut:
 
 
 class HandIn(Schema):
-    """Where every piece lies; `id` is the move's own."""
+    """Where every piece is; `id` is the move's own."""
 
     id: UUID
     placements: list[PlacementShape] = Field(max_length=500)

@@ -1,21 +1,25 @@
 """Orders, garments, cloth, and the plan of an order."""
 
 from datetime import date
-from typing import Any, Literal
+from typing import Annotated, Any, Literal
 from uuid import UUID
 
 from django.http import HttpRequest
-from ninja import Field, Router, Schema
+from ninja import Field, Query, Router, Schema
 
+from shop.accounts.reading import page_of
 from shop.api.auth import person
 from shop.api.routers.clients import ClientOut, SheetOut, client_out, sheet_out
 from shop.bridge.drafting import PlanShape, WidthShape
+from shop.bridge.trade import session_of
 from shop.bridge.words import said_plan
+from shop.clients.queries import counting
 from shop.cloths import actions as cloths
 from shop.cloths.models import Cloth
 from shop.orders import actions, queries
 from shop.orders.group import members
 from shop.orders.models import Cut, Garment, Order
+from shop.orders.whole import whole_order, whole_orders
 from shop.plans.actions import outfit_id, plan_order, plan_together, widths_of
 from shop.plans.models import PlanRun
 from shop.plans.queries import best_plan
@@ -114,6 +118,7 @@ class OrderOut(Schema):
     shelf: UUID | None
     cut: CutOut | None
     garments: list[GarmentOut]
+    session: str = Field(description="what its garments ask to be measured")
     group: int = Field(description="how many orders it is one of that share an outfit; 1 where it is alone")
 
 
@@ -151,31 +156,31 @@ def _cut(row: Cut | None) -> CutOut | None:
 
 def order_out(request: HttpRequest, row: Order) -> OrderOut:
     """An order whole, as its pages have it."""
-    other = queries.other_cloth(person(request), row)
+    actor = person(request)
+    whole = whole_order(actor, row)
+    other = whole.other_cloth
     return OrderOut(
         id=row.id, version=row.version, title=row.title, promised_on=row.promised_on,
-        client=client_out(request, row.client), sheet=sheet_out(request, row.sheet), cloth=_cloth(row.cloth),
-        other_cloth=_cloth(other) if other else None, shelf=row.shelf_id,
-        cut=_cut(queries.cut_for(person(request), row.id)),
-        garments=[_garment(garment) for garment in queries.garments(person(request), row.id)],
-        group=members(person(request), row).count(),
+        client=client_out(request, row.client), sheet=sheet_out(request, row.sheet, whole.readings),
+        cloth=_cloth(row.cloth), other_cloth=_cloth(other) if other else None, shelf=row.shelf_id,
+        cut=_cut(queries.cut_for(actor, row.id)), garments=[_garment(garment) for garment in whole.garments],
+        session=session_of([garment.style for garment in whole.garments]),
+        group=members(actor, row).count() if row.group else 1,
     )  # fmt: skip
 
 
 @router.get("/orders", response=list[TicketOut])
-def bench(request: HttpRequest) -> list[TicketOut]:
-    """The bench: every order by its promised day."""
-    tickets = []
-    for row in queries.bench(person(request)):
-        whole = order_out(request, row)
-        tickets.append(
-            TicketOut(
-                id=row.id, version=row.version, title=row.title, client=row.client_id, client_name=row.client.name,
-                promised_on=row.promised_on, measured=len(whole.sheet.readings),
-                styles=[garment.style for garment in whole.garments],
-            )
-        )  # fmt: skip
-    return tickets
+def bench(request: HttpRequest, page: Annotated[int, Query(ge=1, le=10_000)] = 1) -> list[TicketOut]:
+    """A page of the bench, of up to 40 orders, by their promised day."""
+    rows = list(page_of(queries.bench(person(request)), page, queries.ON_BENCH))
+    return [
+        TicketOut(
+            id=one.order.id, version=one.order.version, title=one.order.title, client=one.order.client_id,
+            client_name=one.order.client.name, promised_on=one.order.promised_on,
+            measured=len(counting(one.readings)), styles=[garment.style for garment in one.garments],
+        )
+        for one in whole_orders(person(request), rows)
+    ]  # fmt: skip
 
 
 @router.get("/orders/{id}", response=OrderOut)
@@ -212,7 +217,7 @@ def plan(
     row = queries.order(person(request), id)
     if cloth == "all":
         run = plan_together(actor=person(request), order=row)
-        others = [queries.order(person(request), UUID(one)) for one in run.others]
+        others = queries.bench(person(request)).filter(pk__in=run.others)
         names = {"": row.client.name} | {outfit_id(one): one.client.name for one in others}
         return plan_answer(request, run, unit, names)
     return plan_answer(request, plan_order(actor=person(request), order=row, cut_from=cloth), unit)

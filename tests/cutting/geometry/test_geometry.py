@@ -1,4 +1,4 @@
-"""Curves, offsets and crossings, held against scipy and shapely, and against what can be worked out by hand."""
+"""Curves, offsets and crossings, compared with scipy and shapely, and with what can be worked out by hand."""
 
 from math import cos, hypot, pi, sin, sqrt
 

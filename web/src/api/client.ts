@@ -42,7 +42,7 @@ export const server = createClient<paths>({
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
 /** The body of an answer, or a Refused. */
-export async function told<T>(answer: Promise<Answer<T>>): Promise<T> {
+export async function answered<T>(answer: Promise<Answer<T>>): Promise<T> {
   let got: Answer<T>;
   try {
     got = await answer;

@@ -1,6 +1,6 @@
 /** The client book: what its pages ask of the server. */
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { server, told } from "./client";
+import { server, answered } from "./client";
 import { useRowWrite } from "./rows";
 import type { components } from "./schema.gen";
 
@@ -16,25 +16,25 @@ const path = (id: string) => ({ params: { path: { id } } });
 export const useClients = (find = "", archived = false) =>
   useQuery({
     queryKey: ["clients", find, archived],
-    queryFn: () => told(server.GET("/api/clients", { params: { query: { find, archived } } })),
+    queryFn: () => answered(server.GET("/api/clients", { params: { query: { find, archived } } })),
     placeholderData: keepPreviousData,
   });
 
 export const useClient = (id: string) =>
-  useQuery({ queryKey: ["client", id], queryFn: () => told(server.GET("/api/clients/{id}", path(id))) });
+  useQuery({ queryKey: ["client", id], queryFn: () => answered(server.GET("/api/clients/{id}", path(id))) });
 
 /** Contacts from a vCard file. */
 export function useTakeContacts() {
   const memory = useQueryClient();
   return useMutation({
-    mutationFn: (body: Schemas["FileIn"]) => told(server.POST("/api/book", { body })),
+    mutationFn: (body: Schemas["FileIn"]) => answered(server.POST("/api/book", { body })),
     onSuccess: () => void memory.invalidateQueries({ queryKey: ["clients"] }),
   });
 }
 
 /** All sheets of a client, newest first. */
 export const useSheets = (id: string) =>
-  useQuery({ queryKey: ["sheets", id], queryFn: () => told(server.GET("/api/clients/{id}/sheets", path(id))) });
+  useQuery({ queryKey: ["sheets", id], queryFn: () => answered(server.GET("/api/clients/{id}/sheets", path(id))) });
 
 export function useClientWrites(id: string) {
   const memory = useQueryClient();
@@ -49,12 +49,12 @@ export function useClientWrites(id: string) {
       memory.setQueryData(["client", id], row);
       onSuccess();
     },
-    ({ id: own, ...body }) => told(server.PUT("/api/clients/{id}", { ...path(own), body })),
+    ({ id: own, ...body }) => answered(server.PUT("/api/clients/{id}", { ...path(own), body })),
   );
   const merge = useMutation({
-    mutationFn: (other: string) => told(server.POST("/api/clients/{id}/merge", { ...path(id), body: { other } })),
+    mutationFn: (other: string) => answered(server.POST("/api/clients/{id}/merge", { ...path(id), body: { other } })),
     onSuccess,
   });
-  const erase = useMutation({ mutationFn: () => told(server.DELETE("/api/clients/{id}", path(id))), onSuccess });
+  const erase = useMutation({ mutationFn: () => answered(server.DELETE("/api/clients/{id}", path(id))), onSuccess });
   return { put, merge, erase };
 }

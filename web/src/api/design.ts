@@ -1,6 +1,6 @@
 /** What can be chosen and what it would change; methods on a body; the workshop's own rules. */
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { server, told } from "./client";
+import { server, answered } from "./client";
 import type { components } from "./schema.gen";
 import type { Plan } from "./shop";
 
@@ -13,12 +13,16 @@ export type Outline = readonly (readonly number[])[];
  * The choices of an order's garment by its name, or of a jumpsuit's half; `stamp` is what they hang on: garment, sheet
  * and cloth as they stand.
  */
-export const useDesign = (order: string, garment: string, half: "" | "top" | "lower", stamp: string) =>
+export const useDesign = (order: string, garment: string, half: string, stamp: string) =>
   useQuery({
     queryKey: ["design", order, garment, half, stamp],
     queryFn: () =>
-      told(server.GET("/api/orders/{id}/design", { params: { path: { id: order }, query: { garment, half } } })),
-    // While the same part changes, what was told last stays; another part's choices never show under this one.
+      answered(
+        server.GET("/api/orders/{id}/design", {
+          params: { path: { id: order }, query: { garment, half: half as "" | "top" | "lower" } },
+        }),
+      ),
+    // While the same part changes, what was answered last stays; another part's choices never show under this one.
     placeholderData: (last, query) =>
       query?.queryKey[2] === garment && query.queryKey[3] === half ? keepPreviousData(last) : undefined,
     staleTime: Infinity,
@@ -28,14 +32,14 @@ export const useSilhouettes = (sheet: string, stamp: string) =>
   useQuery({
     queryKey: ["silhouettes", sheet, stamp],
     queryFn: async () =>
-      (await told(
+      (await answered(
         server.GET("/api/sheets/{id}/silhouettes", { params: { path: { id: sheet } } }),
       )) as unknown as Record<string, Outline>,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
 
-export const useBodies = () => useQuery({ queryKey: ["bodies"], queryFn: () => told(server.GET("/api/bodies")) });
+export const useBodies = () => useQuery({ queryKey: ["bodies"], queryFn: () => answered(server.GET("/api/bodies")) });
 
 /** One style by one method on a sheet's measures, or on an invented body. */
 export const useDraft = (method: string, style: string, sheet: string) =>
@@ -43,7 +47,7 @@ export const useDraft = (method: string, style: string, sheet: string) =>
     queryKey: ["draft", method, style, sheet],
     enabled: method !== "",
     queryFn: async () =>
-      (await told(
+      (await answered(
         server.GET("/api/drafts/{method}", {
           params: { path: { method }, query: { style, ...(sheet ? { sheet } : {}) } },
         }),
@@ -52,13 +56,13 @@ export const useDraft = (method: string, style: string, sheet: string) =>
   });
 
 export const useHouseRules = () =>
-  useQuery({ queryKey: ["house-rules"], queryFn: () => told(server.GET("/api/house-rules")) });
+  useQuery({ queryKey: ["house-rules"], queryFn: () => answered(server.GET("/api/house-rules")) });
 
 export function usePutHouseRule() {
   const memory = useQueryClient();
   return useMutation({
     mutationFn: ({ id, ...body }: HouseRule) =>
-      told(server.PUT("/api/house-rules/{id}", { params: { path: { id } }, body })),
+      answered(server.PUT("/api/house-rules/{id}", { params: { path: { id } }, body })),
     onSuccess: () => memory.invalidateQueries({ queryKey: ["house-rules"] }),
   });
 }

@@ -1,6 +1,6 @@
 /** Sheets and readings: what the measuring pages ask of the server. */
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { server, told } from "./client";
+import { server, answered } from "./client";
 import type { components } from "./schema.gen";
 import { useOrderRow } from "./shop";
 
@@ -19,7 +19,7 @@ const path = (id: string) => ({ params: { path: { id } } });
 export const usePoints = (session: Session) =>
   useQuery({
     queryKey: ["points", session],
-    queryFn: () => told(server.GET("/api/points", { params: { query: { session } } })),
+    queryFn: () => answered(server.GET("/api/points", { params: { query: { session } } })),
     staleTime: Infinity,
     placeholderData: keepPreviousData,
   });
@@ -28,7 +28,7 @@ export const usePoints = (session: Session) =>
 export const useAdvice = (sheet: string) =>
   useQuery({
     queryKey: ["advice", sheet],
-    queryFn: () => told(server.GET("/api/sheets/{id}/advice", path(sheet))),
+    queryFn: () => answered(server.GET("/api/sheets/{id}/advice", path(sheet))),
     placeholderData: keepPreviousData,
   });
 
@@ -36,7 +36,7 @@ export const useAdvice = (sheet: string) =>
 export const useAllReadings = (sheet: string) =>
   useQuery({
     queryKey: ["readings", sheet],
-    queryFn: () => told(server.GET("/api/sheets/{id}/readings", path(sheet))),
+    queryFn: () => answered(server.GET("/api/sheets/{id}/readings", path(sheet))),
     refetchInterval: 5_000,
   });
 
@@ -50,20 +50,21 @@ export function useSheetWrites(order: string, sheet: string) {
   };
   const read = useMutation({
     mutationFn: ({ id, ...body }: Partial<Schemas["ReadingIn"]> & { id: string; key: string; typed: string }) =>
-      told(server.PUT("/api/readings/{id}", { ...path(id), body: { way: "tape", note: "", ...body, sheet } })),
+      answered(server.PUT("/api/readings/{id}", { ...path(id), body: { way: "tape", note: "", ...body, sheet } })),
     onSuccess,
   });
   const overrule = useMutation({
     mutationFn: (key: string) =>
-      told(server.PUT("/api/overrulings/{id}", { ...path(crypto.randomUUID()), body: { sheet, key } })),
+      answered(server.PUT("/api/overrulings/{id}", { ...path(crypto.randomUUID()), body: { sheet, key } })),
     onSuccess,
   });
   const turn = useMutation({
-    mutationFn: (unit: "in" | "cm") => told(server.POST("/api/sheets/{id}/turn", { ...path(sheet), body: { unit } })),
+    mutationFn: (unit: "in" | "cm") =>
+      answered(server.POST("/api/sheets/{id}/turn", { ...path(sheet), body: { unit } })),
     onSuccess,
   });
   const close = useMutation({
-    mutationFn: () => told(server.POST("/api/sheets/{id}/close", path(sheet))),
+    mutationFn: () => answered(server.POST("/api/sheets/{id}/close", path(sheet))),
     onSuccess,
   });
   const put = useOrderRow<Sheet>(
@@ -73,16 +74,16 @@ export function useSheetWrites(order: string, sheet: string) {
     async (row) => {
       const { id, client, taken_on, version, corrects } = row;
       const body = { version, client, taken_on, corrects, unit: row.unit as "in" | "cm", waist: row.waist as Waist };
-      const done = await told(server.PUT("/api/sheets/{id}", { ...path(id), body }));
+      const done = await answered(server.PUT("/api/sheets/{id}", { ...path(id), body }));
       await onSuccess();
       return done;
     },
   );
   const flat = useMutation({
-    mutationFn: (body: Schemas["FlatIn"]) => told(server.POST("/api/flat", { body })),
+    mutationFn: (body: Schemas["FlatIn"]) => answered(server.POST("/api/flat", { body })),
   });
   const file = useMutation({
-    mutationFn: (body: Schemas["FileIn"]) => told(server.POST("/api/sheets/{id}/file", { ...path(sheet), body })),
+    mutationFn: (body: Schemas["FileIn"]) => answered(server.POST("/api/sheets/{id}/file", { ...path(sheet), body })),
     onSuccess,
   });
   const advice = () => memory.getQueryData<Advice>(["advice", sheet]);
@@ -94,12 +95,12 @@ export function useCorrect(order: Schemas["OrderOut"]) {
   const memory = useQueryClient();
   return useMutation({
     mutationFn: async (id: string) => {
-      const sheet = await told(
+      const sheet = await answered(
         server.PUT("/api/corrections/{id}", { ...path(id), body: { sheet: order.sheet.id, key: "" } }),
       );
       const { version, title, promised_on, client, cloth } = order;
       const body = { version, title, promised_on, client: client.id, sheet: sheet.id, cloth: cloth.id };
-      return told(server.PUT("/api/orders/{id}", { ...path(order.id), body }));
+      return answered(server.PUT("/api/orders/{id}", { ...path(order.id), body }));
     },
     onSuccess: () => {
       for (const key of [["order", order.id], ["plan", order.id], ["sheets"]])

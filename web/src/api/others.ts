@@ -1,6 +1,6 @@
 /** The same outfit for several clients: what its page asks of the server. */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { inWords, server, told } from "./client";
+import { inWords, server, answered } from "./client";
 import { BLANK } from "./clients";
 import type { components } from "./schema.gen";
 
@@ -13,7 +13,7 @@ const path = (id: string) => ({ params: { path: { id } } });
 export const useGroup = (order: string) =>
   useQuery({
     queryKey: ["group", order],
-    queryFn: () => told(server.GET("/api/orders/{id}/group", path(order))),
+    queryFn: () => answered(server.GET("/api/orders/{id}/group", path(order))),
   });
 
 /** What can be done with the group of an order; after each the table is read anew. */
@@ -28,20 +28,23 @@ export function useGroupWrites(order: string) {
   const add = useMutation({
     mutationFn: async (one: { id: string; client: string; name: string; known: boolean }) => {
       if (!one.known)
-        await told(
+        await answered(
           server.PUT("/api/clients/{id}", { ...path(one.client), body: { version: 0, name: one.name, ...BLANK } }),
         );
-      return told(server.PUT("/api/orders/{id}/same", { ...path(one.id), body: { of: order, client: one.client } }));
+      return answered(
+        server.PUT("/api/orders/{id}/same", { ...path(one.id), body: { of: order, client: one.client } }),
+      );
     },
     onSettled,
   });
   const spread = useMutation({
-    mutationFn: () => told(server.POST("/api/orders/{id}/spread", path(order))),
+    mutationFn: () => answered(server.POST("/api/orders/{id}/spread", path(order))),
     onSettled,
   });
+  /** A reading under an id of its own: sent again, it is the same reading. */
   const read = useMutation({
-    mutationFn: (one: { sheet: string; key: string; typed: string }) =>
-      told(server.PUT("/api/readings/{id}", { ...path(crypto.randomUUID()), body: { way: "tape", note: "", ...one } })),
+    mutationFn: ({ id, ...one }: { id: string; sheet: string; key: string; typed: string }) =>
+      answered(server.PUT("/api/readings/{id}", { ...path(id), body: { way: "tape", note: "", ...one } })),
     onSettled,
   });
   /** Plans made one after the other; what cannot be planned is answered in words, by order. */
@@ -50,9 +53,11 @@ export function useGroupWrites(order: string) {
       const refused: Record<string, string> = {};
       for (const { order: id, lined } of members) {
         try {
-          await told(server.POST("/api/orders/{id}/plan", path(id)));
+          await answered(server.POST("/api/orders/{id}/plan", path(id)));
           if (lined)
-            await told(server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth: "other" } } }));
+            await answered(
+              server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth: "other" } } }),
+            );
         } catch (error) {
           refused[id] = inWords(error as Error);
         }
@@ -60,7 +65,7 @@ export function useGroupWrites(order: string) {
       }
       return refused;
     },
-    // Who is planned now lies on the cloth of all.
+    // Who is planned now is on the cloth of all.
     onSettled: () => memory.invalidateQueries({ queryKey: ["plan", order, "all"] }),
   });
   return { add, spread, read, plan };

@@ -1,6 +1,6 @@
 /** The people of the workshop, and the way in by invitation. */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { server, told } from "./client";
+import { server, answered } from "./client";
 import type { components } from "./schema.gen";
 
 type Schemas = components["schemas"];
@@ -9,23 +9,23 @@ export type Person = Schemas["PersonOut"];
 
 const path = (id: string) => ({ params: { path: { id } } });
 
-export const useTeam = () => useQuery({ queryKey: ["team"], queryFn: () => told(server.GET("/api/people")) });
+export const useTeam = () => useQuery({ queryKey: ["team"], queryFn: () => answered(server.GET("/api/people")) });
 
 export function useTeamWrites() {
   const memory = useQueryClient();
   const onSuccess = () => void memory.invalidateQueries({ queryKey: ["team"] });
   const put = useMutation({
     mutationFn: ({ id, role, works_here }: Person) =>
-      told(server.PUT("/api/people/{id}", { ...path(id), body: { role: role as Role, works_here } })),
+      answered(server.PUT("/api/people/{id}", { ...path(id), body: { role: role as Role, works_here } })),
     onSuccess,
   });
   const invite = useMutation({
     mutationFn: ({ id, ...body }: Schemas["InvitationIn"] & { id: string }) =>
-      told(server.PUT("/api/invitations/{id}", { ...path(id), body })),
+      answered(server.PUT("/api/invitations/{id}", { ...path(id), body })),
     onSuccess,
   });
   const withdraw = useMutation({
-    mutationFn: (id: string) => told(server.DELETE("/api/invitations/{id}", path(id))),
+    mutationFn: (id: string) => answered(server.DELETE("/api/invitations/{id}", path(id))),
     onSuccess,
   });
   return { put, invite, withdraw };
@@ -36,11 +36,11 @@ const by = (token: string) => ({ params: { path: { token } } });
 export const useWelcome = (token: string) =>
   useQuery({
     queryKey: ["welcome", token],
-    queryFn: () => told(server.GET("/api/session/join/{token}", by(token))),
+    queryFn: () => answered(server.GET("/api/session/join/{token}", by(token))),
     staleTime: Infinity,
   });
 
 export const useJoin = (token: string) =>
   useMutation({
-    mutationFn: (body: Schemas["JoinIn"]) => told(server.POST("/api/session/join/{token}", { ...by(token), body })),
+    mutationFn: (body: Schemas["JoinIn"]) => answered(server.POST("/api/session/join/{token}", { ...by(token), body })),
   });

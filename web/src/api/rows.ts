@@ -27,8 +27,8 @@ export function useRowWrite<Row extends Versioned>(
         return done;
       } catch (error) {
         if (!(error instanceof Refused) || error.status !== 409 || !error.theirs) throw error;
-        const told = error.theirs as Record<string, unknown>;
-        const theirs = Object.fromEntries(Object.entries(mine).map(([key, value]) => [key, told[key] ?? value])) as Row;
+        const row = error.theirs as Record<string, unknown>;
+        const theirs = Object.fromEntries(Object.entries(mine).map(([key, value]) => [key, row[key] ?? value])) as Row;
         setStale({ mine, theirs });
         return null;
       }

@@ -13,7 +13,7 @@ export interface paths {
         };
         /**
          * Bodies
-         * @description Whom methods can be tried on: the client of every order on the bench, once.
+         * @description Whom methods can be tried on: the clients of the first orders on the bench, each once.
          */
         get: operations["shop_api_routers_design_bodies"];
         put?: never;
@@ -57,7 +57,7 @@ export interface paths {
         };
         /**
          * Clients
-         * @description The book by name; `find` is part of a name, as it sounds, or of a phone number.
+         * @description A page of the book by name, of up to 100; `find` is part of a name, as it sounds, or of a phone number.
          */
         get: operations["shop_api_routers_clients_clients"];
         put?: never;
@@ -137,7 +137,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Sheets Of Client */
+        /**
+         * Sheets Of Client
+         * @description Every sheet of a client, the newest first; of the last 200.
+         */
         get: operations["shop_api_routers_clients_sheets_of_client"];
         put?: never;
         post?: never;
@@ -372,7 +375,7 @@ export interface paths {
         };
         /**
          * Bench
-         * @description The bench: every order by its promised day.
+         * @description A page of the bench, of up to 40 orders, by their promised day.
          */
         get: operations["shop_api_routers_orders_bench"];
         put?: never;
@@ -955,6 +958,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trade": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Trade Lists
+         * @description Kinds of garments with their styles, methods, folds, cloth: what there is, and what it is called.
+         */
+        get: operations["shop_api_routers_design_trade_lists"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -990,7 +1013,7 @@ export interface components {
         /**
          * BoundStepOut
          * @description A step of the proof that no lay of a section is shorter, in mm along its table: `bound_mm` is their sum
-         *     as many times as the cloth lies along it.
+         *     as many times as there are lengths of cloth on one length of it.
          *
          *     `whole`: the longest piece; `surface`: all pieces over the full width; `pinned`: the far end of one that stays;
          *     `half` of the first and the last of some that block one another; `apart`: from the middle of a piece to the other's.
@@ -1038,6 +1061,18 @@ export interface components {
             tolerance_mm: number;
             /** Where */
             where: string;
+        };
+        /**
+         * ChoiceGroupOut
+         * @description Choices that belong together, in the order they are asked.
+         */
+        ChoiceGroupOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Rows */
+            rows: components["schemas"]["RowOut"][];
         };
         /** ClientIn */
         ClientIn: {
@@ -1362,28 +1397,17 @@ export interface components {
         };
         /**
          * DesignOut
-         * @description The choices of a garment: which methods make each style and by which it is drafted where none is chosen, what is
-         *     usual, what each method does not read, what each choice changes.
+         * @description What can be chosen for a garment as it stands: the methods that make its style, and its choices by groups.
          */
         DesignOut: {
-            /** Effects */
-            effects: components["schemas"]["EffectOut"][];
-            /** First */
-            first: {
-                [key: string]: string;
-            };
-            /** Makes */
-            makes: {
-                [key: string]: string[];
-            };
-            /** Unused */
-            unused: {
-                [key: string]: string[];
-            };
-            /** Usual */
-            usual: {
-                [key: string]: string;
-            };
+            /** Groups */
+            groups: components["schemas"]["ChoiceGroupOut"][];
+            /** Kind */
+            kind: string;
+            /** Method */
+            method: string;
+            /** Methods */
+            methods: components["schemas"]["OptionOut"][];
         };
         /** DoubtOut */
         DoubtOut: {
@@ -1408,23 +1432,6 @@ export interface components {
             name: string;
             /** Sewn To */
             sewn_to: string;
-        };
-        /**
-         * EffectOut
-         * @description What one rule would change, as the draft stands; `refused` says why it cannot be chosen.
-         */
-        EffectOut: {
-            /** Choice */
-            choice: string;
-            /**
-             * Refused
-             * @default
-             */
-            refused: string;
-            /** Rule */
-            rule: string;
-            /** Says */
-            says: string;
         };
         /** ErasedOut */
         ErasedOut: {
@@ -1504,6 +1511,29 @@ export interface components {
             /** Typed */
             typed: string;
         };
+        /**
+         * FoldOut
+         * @description A fold: what it is good for, what is opposite the fold, what its depth is made of; how many lengths of cloth are
+         *     on one length of the table, and whether the fold runs across the cloth.
+         */
+        FoldOut: {
+            /** Crosswise */
+            crosswise: boolean;
+            /** Depth */
+            depth: string;
+            /** Edge */
+            edge: string;
+            /** Key */
+            key: string;
+            /** Layers */
+            layers: number;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Times */
+            times: number;
+        };
         /** GarmentIn */
         GarmentIn: {
             /** Choices */
@@ -1572,7 +1602,7 @@ export interface components {
         };
         /**
          * HandIn
-         * @description Where every piece lies; `id` is the move's own.
+         * @description Where every piece is; `id` is the move's own.
          */
         HandIn: {
             /**
@@ -1585,7 +1615,7 @@ export interface components {
         };
         /**
          * HeldIn
-         * @description Where every piece lies, and the numbers of those that stay there while the rest is laid anew.
+         * @description Where every piece is, and the numbers of those that stay there while the rest is laid anew.
          */
         HeldIn: {
             /** Pins */
@@ -1707,6 +1737,22 @@ export interface components {
             key: string;
         };
         /**
+         * KindOut
+         * @description A kind of garment with its styles; `half` is what one is called, `start` the style one starts from.
+         */
+        KindOut: {
+            /** Half */
+            half: string;
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Start */
+            start: string;
+            /** Styles */
+            styles: components["schemas"]["StyleOut"][];
+        };
+        /**
          * LayOut
          * @description A lay; `repeat_mm` is the length of the cloth's stripe, check or print, 0 where there is none.
          */
@@ -1794,7 +1840,7 @@ export interface components {
         };
         /**
          * LayerOut
-         * @description One layer, counted from the top: where it lies across the table; 1 and so on as in placements.
+         * @description One layer, counted from the top: where it is across the table; 1 and so on as in placements.
          */
         LayerOut: {
             /** From Mm */
@@ -1981,6 +2027,29 @@ export interface components {
             written_at: string;
         };
         /**
+         * MethodOut
+         * @description A method, how it goes about it, and the choices it does not read.
+         */
+        MethodOut: {
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Unused */
+            unused: string[];
+        };
+        /** NamedOut */
+        NamedOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * NeededOut
          * @description How deep one layer has to be, and for which panel of which garment.
          */
@@ -2081,6 +2150,26 @@ export interface components {
             /** Y Mm */
             y_mm: number;
         };
+        /**
+         * OptionOut
+         * @description A rule: what it is called, what it would change as the draft stands, or why it cannot be chosen.
+         */
+        OptionOut: {
+            /**
+             * Dead
+             * @default
+             */
+            dead: string;
+            /** Label */
+            label: string;
+            /**
+             * Says
+             * @default
+             */
+            says: string;
+            /** Value */
+            value: string;
+        };
         /** OrderIn */
         OrderIn: {
             /**
@@ -2134,6 +2223,11 @@ export interface components {
              * Format: date
              */
             promised_on: string;
+            /**
+             * Session
+             * @description what its garments ask to be measured
+             */
+            session: string;
             sheet: components["schemas"]["SheetOut"];
             /** Shelf */
             shelf: string | null;
@@ -2149,6 +2243,28 @@ export interface components {
              * Format: uuid
              */
             other: string;
+        };
+        /**
+         * PairOut
+         * @description A style of two halves, each by its kind, the upper first, with the style it starts from.
+         *
+         *     `left_out` are the choices that the seam makes for each half, `of_seam` those that only a half has.
+         */
+        PairOut: {
+            /** Halves */
+            halves: {
+                [key: string]: string;
+            };
+            /** Key */
+            key: string;
+            /** Left Out */
+            left_out: {
+                [key: string]: string[];
+            };
+            /** Name */
+            name: string;
+            /** Of Seam */
+            of_seam: string[];
         };
         /** PanelOut */
         PanelOut: {
@@ -2288,7 +2404,7 @@ export interface components {
         };
         /**
          * PlacementOut
-         * @description Where a piece lies; `under` where another layer lies over a part of it that it is not cut through.
+         * @description Where a piece is; `under` where another layer is over a part of it that it is not cut through.
          */
         PlacementOut: {
             /** Copies */
@@ -2397,7 +2513,7 @@ export interface components {
         };
         /**
          * PointOut
-         * @description `tape` is how the tape lies on the figure; `flat` what a width of trousers laid flat counts for.
+         * @description `tape` is how the tape is on the figure; `flat` what a width of trousers laid flat counts for.
          */
         PointOut: {
             /** Flat */
@@ -2487,6 +2603,37 @@ export interface components {
             /** Shelf */
             shelf: string | null;
         };
+        /**
+         * RowOut
+         * @description A choice that is asked. `of` is the set it is one of (allowances), empty for one by itself.
+         *
+         *     `usual` is what is taken where nothing is chosen: its value, and as one says it with where it comes from.
+         */
+        RowOut: {
+            /** Hint */
+            hint: string;
+            /** Key */
+            key: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "rule" | "length" | "number" | "some";
+            /** Least Mm */
+            least_mm: number;
+            /** Legend */
+            legend: string;
+            /** Most Mm */
+            most_mm: number;
+            /** Of */
+            of: string;
+            /** Options */
+            options: components["schemas"]["OptionOut"][];
+            /** Usual */
+            usual: string;
+            /** Usually */
+            usually: string;
+        };
         /** SameIn */
         SameIn: {
             /**
@@ -2555,7 +2702,7 @@ export interface components {
          *
          *     `part` is what is cut from it: front, back, rest; all where the whole cloth is folded in one way. Places in it are
          *     measured from its own cut end.
-         *     `folds_mm` are the depths at which folds lie; empty where the fold runs across the cloth, at the beginning, or there
+         *     `folds_mm` are the depths at which folds are; empty where the fold runs across the cloth, at the beginning, or there
          *     is none.
          */
         SectionOut: {
@@ -2909,6 +3056,20 @@ export interface components {
             role: "cut" | "net" | "fold" | "grain" | "notch" | "dart" | "chalk";
         };
         /**
+         * StyleOut
+         * @description A style, the methods that make it, and the one it is drafted by where none is chosen.
+         */
+        StyleOut: {
+            /** First */
+            first: string;
+            /** Key */
+            key: string;
+            /** Methods */
+            methods: string[];
+            /** Name */
+            name: string;
+        };
+        /**
          * TapeOut
          * @description `seq` grows with each reading; `heard_at` is its last sign of life.
          */
@@ -2961,6 +3122,28 @@ export interface components {
             title: string;
             /** Version */
             version: number;
+        };
+        /**
+         * TradeOut
+         * @description Every list there is, in the order it is offered.
+         */
+        TradeOut: {
+            /** Cloths */
+            cloths: components["schemas"]["NamedOut"][];
+            /** Folds */
+            folds: components["schemas"]["FoldOut"][];
+            /** Kinds */
+            kinds: components["schemas"]["KindOut"][];
+            /** Methods */
+            methods: components["schemas"]["MethodOut"][];
+            /** Pairs */
+            pairs: components["schemas"]["PairOut"][];
+            /** Sections */
+            sections: components["schemas"]["NamedOut"][];
+            /** Sessions */
+            sessions: string[];
+            /** Thicknesses */
+            thicknesses: components["schemas"]["NamedOut"][];
         };
         /** UnitIn */
         UnitIn: {
@@ -3109,6 +3292,7 @@ export interface operations {
             query?: {
                 find?: string;
                 archived?: boolean;
+                page?: number;
             };
             header?: never;
             path?: never;
@@ -3580,7 +3764,9 @@ export interface operations {
     };
     shop_api_routers_orders_bench: {
         parameters: {
-            query?: never;
+            query?: {
+                page?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -4414,6 +4600,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    shop_api_routers_design_trade_lists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TradeOut"];
+                };
             };
         };
     };

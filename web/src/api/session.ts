@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { server, told } from "./client";
+import { server, answered } from "./client";
 
 export function useMe() {
-  return useQuery({ queryKey: ["me"], queryFn: () => told(server.GET("/api/session")), staleTime: Infinity });
+  return useQuery({ queryKey: ["me"], queryFn: () => answered(server.GET("/api/session")), staleTime: Infinity });
 }
 
 /** Whether the person logged in holds a right. */
@@ -14,7 +14,7 @@ export function useMay() {
 export function useLogIn() {
   const memory = useQueryClient();
   return useMutation({
-    mutationFn: (body: { user_name: string; password: string }) => told(server.POST("/api/session", { body })),
+    mutationFn: (body: { user_name: string; password: string }) => answered(server.POST("/api/session", { body })),
     onSuccess: (me) => memory.setQueryData(["me"], me),
   });
 }
@@ -22,7 +22,7 @@ export function useLogIn() {
 export function useLogOut() {
   const memory = useQueryClient();
   return useMutation({
-    mutationFn: () => told(server.DELETE("/api/session")),
+    mutationFn: () => answered(server.DELETE("/api/session")),
     onSuccess: () => {
       memory.clear();
       window.location.assign("/");

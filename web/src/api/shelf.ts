@@ -1,6 +1,6 @@
 /** The cloth shelf: bolts, lengths and off-cuts, and which order each is kept for. */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { server, told } from "./client";
+import { server, answered } from "./client";
 import type { components } from "./schema.gen";
 import { type Order, PLAIN } from "./shop";
 
@@ -10,7 +10,7 @@ export type Form = ShelfCloth["form"];
 
 const path = (id: string) => ({ params: { path: { id } } });
 
-export const useShelf = () => useQuery({ queryKey: ["shelf"], queryFn: () => told(server.GET("/api/shelf")) });
+export const useShelf = () => useQuery({ queryKey: ["shelf"], queryFn: () => answered(server.GET("/api/shelf")) });
 
 /** A cloth for the shelf: what is not said is as plain as it can be. */
 export const plainCloth = (said: Partial<ShelfCloth>): ShelfCloth => ({
@@ -34,13 +34,13 @@ export function useShelfWrites() {
     onSuccess();
   };
   const put = useMutation({
-    mutationFn: (row: ShelfCloth) => told(server.PUT("/api/shelf/{id}", { ...path(row.id), body: row })),
+    mutationFn: (row: ShelfCloth) => answered(server.PUT("/api/shelf/{id}", { ...path(row.id), body: row })),
     onSuccess,
   });
   /** Keep a cloth for an order, or none. The order's cloth becomes like it. */
   const keep = useMutation({
     mutationFn: ({ order, shelf }: { order: string; shelf: string | null }) =>
-      told(server.PUT("/api/orders/{id}/shelf", { ...path(order), body: { shelf } })),
+      answered(server.PUT("/api/orders/{id}/shelf", { ...path(order), body: { shelf } })),
     onSuccess: (order: Order) => {
       void memory.invalidateQueries({ queryKey: ["plan", order.id] });
       written(order);
@@ -49,12 +49,12 @@ export function useShelfWrites() {
   /** A plan's lay is cut: what it takes is taken off the cloth that is kept for its order. */
   const cut = useMutation({
     mutationFn: ({ plan, id }: { plan: string; id: string }) =>
-      told(server.PUT("/api/plans/{id}/cut", { ...path(plan), body: { id } })),
+      answered(server.PUT("/api/plans/{id}/cut", { ...path(plan), body: { id } })),
     onSuccess: written,
   });
   /** It was not cut after all. */
   const putBack = useMutation({
-    mutationFn: (id: string) => told(server.POST("/api/cuts/{id}/undo", path(id))),
+    mutationFn: (id: string) => answered(server.POST("/api/cuts/{id}/undo", path(id))),
     onSuccess: written,
   });
   return { put, keep, cut, putBack };

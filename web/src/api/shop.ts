@@ -1,7 +1,7 @@
 /** What the pages ask of the server, each with its place in the query memory. */
 import { useState } from "react";
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { server, told } from "./client";
+import { server, answered } from "./client";
 import { BLANK } from "./clients";
 import type { Unit } from "../lengths/units";
 import { useRowWrite } from "./rows";
@@ -22,9 +22,9 @@ type Held = Schemas["HeldIn"];
 
 const path = (id: string) => ({ params: { path: { id } } });
 
-export const useBench = () => useQuery({ queryKey: ["bench"], queryFn: () => told(server.GET("/api/orders")) });
+export const useBench = () => useQuery({ queryKey: ["bench"], queryFn: () => answered(server.GET("/api/orders")) });
 export const useOrder = (id: string) =>
-  useQuery({ queryKey: ["order", id], queryFn: () => told(server.GET("/api/orders/{id}", path(id))) });
+  useQuery({ queryKey: ["order", id], queryFn: () => answered(server.GET("/api/orders/{id}", path(id))) });
 
 /** The plan of an order as it stands, in the workshop's unit or another; while a new one is made the last stays. */
 export const usePlan = (id: string, cloth: Cut = "main", unit: "" | Unit = "") =>
@@ -33,7 +33,7 @@ export const usePlan = (id: string, cloth: Cut = "main", unit: "" | Unit = "") =
     // The client widens fixed pairs such as [x, y] to lists; the description has them as pairs.
     queryFn: async () => {
       const asked = server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth, unit } } });
-      const { clients, ...answer } = (await told(asked)) as unknown as Schemas["PlanAnswer"];
+      const { clients, ...answer } = (await answered(asked)) as unknown as Schemas["PlanAnswer"];
       return {
         ...answer,
         plan: (Object.keys(clients ?? {}).length > 1 ? { ...answer.plan, clients } : answer.plan) as Plan,
@@ -48,7 +48,7 @@ export const useWidths = (plan: string | undefined) =>
   useQuery({
     queryKey: ["widths", plan],
     enabled: plan !== undefined,
-    queryFn: () => told(server.GET("/api/plans/{id}/widths", path(plan!))),
+    queryFn: () => answered(server.GET("/api/plans/{id}/widths", path(plan!))),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });
@@ -95,7 +95,7 @@ export function usePutGarment(order: string, garment: string) {
     (whole) => whole.garments.find((one) => one.id === garment) ?? whole.garments[0]!,
     (whole, row) => ({ ...whole, garments: whole.garments.map((one) => (one.id === row.id ? row : one)) }),
     async ({ id, ...body }) => {
-      const done = await told(server.PUT("/api/garments/{id}", { ...path(id), body }));
+      const done = await answered(server.PUT("/api/garments/{id}", { ...path(id), body }));
       // The other cloth comes to an order with the first piece that is cut from it, and goes with the last.
       const had = memory.getQueryData<Order>(["order", order])?.other_cloth != null;
       if (done.from_another_cloth !== had) void memory.invalidateQueries({ queryKey: ["order", order] });
@@ -110,7 +110,7 @@ export function useOutfit(order: string) {
   return useMutation({
     scope: { id: `write:${order}` },
     mutationFn: async (rows: Garment[]) => {
-      for (const { id, ...body } of rows) await told(server.PUT("/api/garments/{id}", { ...path(id), body }));
+      for (const { id, ...body } of rows) await answered(server.PUT("/api/garments/{id}", { ...path(id), body }));
     },
     onSettled: async () => {
       await memory.invalidateQueries({ queryKey: ["order", order] });
@@ -125,7 +125,7 @@ export const usePutCloth = (order: string, cloth: string) =>
     order,
     (whole) => (whole.other_cloth?.id === cloth ? whole.other_cloth : whole.cloth),
     (whole, row) => (whole.other_cloth?.id === row.id ? { ...whole, other_cloth: row } : { ...whole, cloth: row }),
-    ({ id, ...body }) => told(server.PUT("/api/cloths/{id}", { ...path(id), body })),
+    ({ id, ...body }) => answered(server.PUT("/api/cloths/{id}", { ...path(id), body })),
   );
 
 export type NewOrder = {
@@ -146,16 +146,16 @@ export function useMakeOrder() {
     mutationFn: async ({ ids, ...made }: NewOrder) => {
       const today = new Date().toISOString().slice(0, 10);
       if (!made.known)
-        await told(
+        await answered(
           server.PUT("/api/clients/{id}", {
             ...path(ids.client),
             body: { version: 0, name: made.client, ...BLANK },
           }),
         );
       const sheet = { version: 0, client: ids.client, taken_on: today, unit: made.unit, waist: "worn" as const };
-      await told(server.PUT("/api/sheets/{id}", { ...path(ids.sheet), body: sheet }));
+      await answered(server.PUT("/api/sheets/{id}", { ...path(ids.sheet), body: sheet }));
       const cloth = { ...PLAIN, version: 0, colour: "#2F5D62", width: "45 in" };
-      await told(server.PUT("/api/cloths/{id}", { ...path(ids.cloth), body: cloth }));
+      await answered(server.PUT("/api/cloths/{id}", { ...path(ids.cloth), body: cloth }));
       const order = {
         version: 0,
         client: ids.client,
@@ -164,10 +164,10 @@ export function useMakeOrder() {
         title: made.title,
         promised_on: made.promised_on,
       };
-      await told(server.PUT("/api/orders/{id}", { ...path(ids.order), body: order }));
+      await answered(server.PUT("/api/orders/{id}", { ...path(ids.order), body: order }));
       for (const [k, one] of made.garments.entries()) {
         const body = { version: 0, order: ids.order, method: "", removed: false, ...one }; // the style's own method
-        await told(server.PUT("/api/garments/{id}", { ...path(k === 0 ? ids.garment : ids.second), body }));
+        await answered(server.PUT("/api/garments/{id}", { ...path(k === 0 ? ids.garment : ids.second), body }));
       }
       return ids.order;
     },
@@ -184,7 +184,7 @@ function useLayRun(id: string | null, order: string) {
     queryKey: ["lay-run", id],
     enabled: id !== null,
     queryFn: async () => {
-      const run = await told(server.GET("/api/lay-runs/{id}", path(id!)));
+      const run = await answered(server.GET("/api/lay-runs/{id}", path(id!)));
       if (run.state !== "queued" && run.state !== "running")
         void memory.invalidateQueries({ queryKey: ["plan", order] });
       return run;
@@ -203,13 +203,13 @@ export function useSearch(order: string, plan: string, kind: "shorter" | "saving
   const run = useLayRun(id, order).data;
   const start = useMutation({
     mutationFn: ({ id, ...body }: { id: string; seconds: number; seed: number; hand?: Held }) =>
-      told(server.PUT("/api/lay-runs/{id}", { ...path(id), body: { ...body, plan, kind } })),
+      answered(server.PUT("/api/lay-runs/{id}", { ...path(id), body: { ...body, plan, kind } })),
     onSuccess: (_, { id }) => {
       sessionStorage.setItem(place, id);
       setId(id);
     },
   });
-  const stop = useMutation({ mutationFn: () => told(server.POST("/api/lay-runs/{id}/stop", path(id!))) });
+  const stop = useMutation({ mutationFn: () => answered(server.POST("/api/lay-runs/{id}/stop", path(id!))) });
   return {
     run,
     working: run !== undefined && ["queued", "running"].includes(run.state),
@@ -232,8 +232,8 @@ export function useSearch(order: string, plan: string, kind: "shorter" | "saving
 export function usePutHandLay(order: string, plan: string) {
   const memory = useQueryClient();
   return useMutation({
-    mutationFn: (placements: NonNullable<Plan["lay"]>["placements"]) =>
-      told(server.PUT("/api/plans/{id}/hand", { ...path(plan), body: { id: crypto.randomUUID(), placements } })),
+    mutationFn: (body: { id: string; placements: NonNullable<Plan["lay"]>["placements"] }) =>
+      answered(server.PUT("/api/plans/{id}/hand", { ...path(plan), body })),
     onSuccess: () => memory.invalidateQueries({ queryKey: ["plan", order] }),
   });
 }

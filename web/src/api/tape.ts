@@ -1,6 +1,6 @@
 /** The digital tape: pairing it and hearing what it reads. */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { server, told } from "./client";
+import { server, answered } from "./client";
 
 const KEY = ["tape"];
 
@@ -9,7 +9,7 @@ export const useTape = (on: boolean) =>
   useQuery({
     queryKey: KEY,
     enabled: on,
-    queryFn: () => told(server.GET("/api/tape")),
+    queryFn: () => answered(server.GET("/api/tape")),
     refetchInterval: on ? 500 : false,
     staleTime: 0,
   });
@@ -17,11 +17,11 @@ export const useTape = (on: boolean) =>
 export function usePairing() {
   const memory = useQueryClient();
   const pair = useMutation({
-    mutationFn: () => told(server.POST("/api/tape")),
+    mutationFn: () => answered(server.POST("/api/tape")),
     onSuccess: (tape) => memory.setQueryData(KEY, tape),
   });
   const unpair = useMutation({
-    mutationFn: () => told(server.DELETE("/api/tape")),
+    mutationFn: () => answered(server.DELETE("/api/tape")),
     onSuccess: () => memory.removeQueries({ queryKey: KEY }),
   });
   return { pair, unpair };

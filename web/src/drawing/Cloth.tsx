@@ -20,7 +20,7 @@ type Props = {
   children: (draw: Frame, line: string) => ReactNode;
 };
 
-/** The cloth on the table: folds, selvedges, cut ends, weave, rulers along two edges; what lies on it is drawn inside. */
+/** The cloth on the table: folds, selvedges, cut ends, weave, rulers along two edges; what is on it is drawn inside. */
 export function Cloth({ section, colour, unit, view, upright = false, label, px, children }: Props) {
   const weave = useId();
   const { extent_mm: length, depth_mm: depth } = section;
@@ -129,7 +129,7 @@ export function zonesOf(section: Section): { from: number; to: number; layers: n
   });
 }
 
-/** Where folds and selvedges run along the table, and to which side their cloth lies. */
+/** Where folds and selvedges run along the table, and to which side their cloth is. */
 function edgesOf(section: Section): { at: number; inward: 1 | -1; fold: boolean }[] {
   const { depth_mm: depth, folds_mm: folds } = section;
   if (section.crosswise) return [{ at: 0, inward: 1, fold: true }];

@@ -3,7 +3,7 @@
 const TOP = 8;
 const STEP = 16;
 
-/** The line of a fold, `deep` px long where it lies deepest; `upper` is how far the upper layer reaches. */
+/** The line of a fold, `deep` px long where it is deepest; `upper` is how far the upper layer reaches. */
 export function endLine(fold: string, deep: number, upper: number): { lines: string[]; layers: [number, number][] } {
   const [a, b] = [TOP, TOP + STEP];
   const turn = (y: number, to: number) => `C-6 ${y} -6 ${to} 10 ${to}`;

@@ -31,7 +31,7 @@ function boxes() {
   return { sheet, wide: wide!, high: high! };
 }
 
-it("draws legs side by side, parts below them, and the lines that lie inside a panel", () => {
+it("draws legs side by side, parts below them, and the lines that are inside a panel", () => {
   show(
     <Panels
       panels={[panel("front", 300, 900), panel("back", 340, 900), panel("pocket-bag", 170, 300)]}

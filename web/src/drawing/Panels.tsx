@@ -13,7 +13,7 @@ function shelved(parts: Panel[], width: number, top: number) {
   let [x, y, tall] = [0, top, 0];
   for (const panel of parts) {
     const [left, up, wide, high] = boxOf(panel.cut);
-    // A long strip lies down.
+    // A long strip is laid down.
     const lying = high > 2 * wide && high > 400;
     const [w, h] = lying ? [high, wide] : [wide, high];
     if (x > 0 && x + w > width) [x, y, tall] = [0, y + tall + 90, 0];

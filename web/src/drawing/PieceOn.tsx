@@ -12,7 +12,7 @@ type Props = {
   /** done: firm; now: being marked; later: only hinted at. */
   state: "done" | "now" | "later";
   label?: string;
-  /** Beneath another layer: its name keeps out of the way of what lies over it. */
+  /** Beneath another layer: its name keeps out of the way of what is over it. */
   under?: boolean;
 };
 

@@ -7,7 +7,7 @@ describe("a placed piece", () => {
     [true, false, [97, 193]],
     [false, true, [103, 193]],
     [true, true, [97, 207]],
-  ])("turned %s, mirrored %s lies at x + t down, y + t m across", (turned, mirrored, wanted) => {
+  ])("turned %s, mirrored %s is at x + t down, y + t m across", (turned, mirrored, wanted) => {
     expect(onCloth({ x_mm: 100, y_mm: 200, turned, mirrored }, [7, 3])).toEqual(wanted);
   });
 });
@@ -30,7 +30,7 @@ describe("a piece's own drawing", () => {
 });
 
 describe("the picture", () => {
-  it("lies with the fold at the top, or stands with the fold at the right", () => {
+  it("is with the fold at the top, or stands with the fold at the right", () => {
     expect(frame(500, false).at([30, 40])).toEqual([30, 40]);
     expect(frame(500, true).at([30, 40])).toEqual([460, 30]);
   });

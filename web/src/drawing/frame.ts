@@ -1,4 +1,4 @@
-/** Where things of the cloth lie on the picture. The cloth's frame: x along the selvedge, y from the fold, in mm. */
+/** Where things of the cloth are on the picture. The cloth's frame: x along the selvedge, y from the fold, in mm. */
 export type XY = readonly [number, number] | readonly number[];
 
 export type Frame = {

@@ -29,13 +29,13 @@ type Point = readonly [number, number];
 
 const edges = (ring: Ring): [Point, Point][] => ring.map((point, k) => [point, ring[(k + 1) % ring.length]!]);
 
-/** Corners and the middles of edges: where edges lie on one line, no corner need be inside. */
+/** Corners and the middles of edges: where edges are on one line, no corner need be inside. */
 const onto = (ring: Ring): Point[] => [
   ...ring,
   ...edges(ring).map(([a, b]): Point => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]),
 ];
 
-/** How far c lies to the left of the line from a to b. */
+/** How far c is to the left of the line from a to b. */
 function left(a: Point, b: Point, c: Point): number {
   const long = Math.hypot(b[0] - a[0], b[1] - a[1]);
   return long ? ((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0])) / long : 0;

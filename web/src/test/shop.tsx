@@ -1,12 +1,24 @@
-/** A stand-in for the server: answers from a few rows, keeps what is written, refuses what it is told to. */
+/** A stand-in for the server: answers from a few rows, keeps what is written, refuses what it is asked to. */
 import { render } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { MemoryRouter } from "react-router";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { ChakraProvider } from "@chakra-ui/react";
 import { vi } from "vitest";
+import type { Choices } from "../api/design";
 import type { Order, Plan } from "../api/shop";
+import type { Trade } from "../api/trade";
 import { system } from "../app/theme";
+import designed from "./design.gen.json";
+import traded from "./trade.gen.json";
+
+/** What the server answers: made from the core, see setup/generated.py. */
+export const trade = traded as Trade;
+export const choices = designed as Choices;
+const ALWAYS: Record<string, Answer> = {
+  "GET /trade": { body: trade },
+  "GET /orders/order-1/design": { body: choices },
+};
 
 export type Call = { method: string; path: string; body: Record<string, unknown> };
 type Answer = { status?: number; body: unknown };
@@ -20,7 +32,8 @@ export function standIn(answers: Record<string, (call: Call) => Answer | Promise
     const call = { method: request.method, path, body: text ? (JSON.parse(text) as Record<string, unknown>) : {} };
     calls.push(call);
     const key = Object.keys(answers).find((one) => new RegExp(`^${one}$`).test(`${call.method} ${path}`));
-    const { status = 200, body } = key ? await answers[key]!(call) : { status: 404, body: { title: "Not here" } };
+    const known = ALWAYS[`${call.method} ${path}`] ?? { status: 404, body: { title: "Not here" } };
+    const { status = 200, body } = key ? await answers[key]!(call) : known;
     return new Response(JSON.stringify(body), { status, headers: { "content-type": "application/json" } });
   });
   return calls;
@@ -29,6 +42,7 @@ export function standIn(answers: Record<string, (call: Call) => Answer | Promise
 /** A page on a memory of its own, as the application stands it up. */
 export function show(page: ReactNode, seed: [unknown[], unknown][] = [], at = "/") {
   const memory = new QueryClient({ defaultOptions: { queries: { retry: false, networkMode: "always" } } });
+  memory.setQueryData(["trade"], trade);
   for (const [key, value] of seed) memory.setQueryData(key, value);
   const shown = render(
     <MemoryRouter initialEntries={[at]}>

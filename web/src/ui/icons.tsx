@@ -37,7 +37,7 @@ export const LeaveIcon = () => (
     <path d="M13 4H5v16h8M10 12h10M17 9l3 3-3 3" />
   </Icon>
 );
-/** Folded cloths lying on a shelf. */
+/** Folded cloths on a shelf. */
 export const ShelfIcon = () => (
   <Icon>
     <path d="M3 20h18M5 20v-4h14v4M6 16c-1.500 0-1.500-4 0-4h12M8 12c-1.500 0-1.500-4 0-4h8v4M3 4h18" />

@@ -14,7 +14,7 @@ async function choose(text: string) {
 
 afterEach(cleanup);
 
-it("looks at a file first and takes its good lines only when told to", async () => {
+it("looks at a file first and takes its good lines only when asked to", async () => {
   const send = vi.fn<Send>(({ keep }) =>
     Promise.resolve({ lines: [line(2), line(3, "Not known"), line(4)], kept: keep ? 2 : 0 }),
   );

@@ -5,25 +5,25 @@ import { Label } from "./field";
 import { Press } from "./press";
 import { Says } from "./words";
 
-type Told = components["schemas"]["FileOut"];
+type Lines = components["schemas"]["FileOut"];
 type TakingProps = {
   text: string;
   accept: string;
   /** Look at a file, and with `keep` take its good lines. */
-  send: (file: { text: string; keep: boolean }) => Promise<Told>;
+  send: (file: { text: string; keep: boolean }) => Promise<Lines>;
 };
 
 /** A file is looked at first: what is wrong is said line by line, and the good lines can be kept. */
 export function TakeFile({ text, accept, send }: TakingProps) {
   const [body, setBody] = useState("");
-  const [told, setTold] = useState<Told | null>(null);
+  const [read, setRead] = useState<Lines | null>(null);
   const [wrong, setWrong] = useState("");
   const [done, setDone] = useState<number | null>(null);
   const ask = async (file: string, keep: boolean) => {
     setWrong("");
     try {
       const answer = await send({ text: file, keep });
-      setTold(answer);
+      setRead(answer);
       setDone(keep ? answer.kept : null);
     } catch (error) {
       setWrong((error as Error).message);
@@ -35,8 +35,8 @@ export function TakeFile({ text, accept, send }: TakingProps) {
     setBody(read);
     await ask(read, false);
   };
-  const bad = told?.lines.filter((line) => line.what) ?? [];
-  const good = (told?.lines.length ?? 0) - bad.length;
+  const bad = read?.lines.filter((line) => line.what) ?? [];
+  const good = (read?.lines.length ?? 0) - bad.length;
   return (
     <Box display="grid" gap="8">
       <Label text={text}>
@@ -62,7 +62,7 @@ export function TakeFile({ text, accept, send }: TakingProps) {
           {bad.length > 12 && <li>and {bad.length - 12} more</li>}
         </Box>
       )}
-      {told && done === null && good > 0 && (
+      {read && done === null && good > 0 && (
         <Press kind="main" onClick={() => void ask(body, true)}>
           {bad.length ? `Keep the ${good} good lines` : `Take all ${good}`}
         </Press>

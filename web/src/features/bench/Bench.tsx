@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { type Ticket, useBench } from "../../api/shop";
 import { useMay, useMe } from "../../api/session";
-import { styleName } from "../../ui/trade";
+import { styleName, useTrade } from "../../api/trade";
 import { Says } from "../../ui/words";
 
 const NEEDED = 4;
@@ -80,6 +80,7 @@ function day(iso: string): string {
 }
 
 function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
+  const trade = useTrade();
   const may = useMay();
   const ready = ticket.measured >= NEEDED;
   const due = Math.ceil((new Date(`${ticket.promised_on}T12:00:00`).getTime() - now) / 86_400_000);
@@ -114,7 +115,7 @@ function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
         </chakra.h2>
         <p>
           {ticket.client_name}
-          <chakra.span color="ink2">, {ticket.styles.map(styleName).join(", ")}</chakra.span>
+          <chakra.span color="ink2">, {ticket.styles.map((style) => styleName(trade, style)).join(", ")}</chakra.span>
         </p>
         <LinkPress to={`/orders/${ticket.id}/${ready ? "mark" : "measure"}`}>
           {ready ? "Mark" : may("measure") ? "Measure" : "Look"}

@@ -41,7 +41,7 @@ const showCard = () =>
     "/clients/c",
   );
 
-it("asks whose is right where both changed the card, and keeps mine when told to", async () => {
+it("asks whose is right where both changed the card, and keeps mine when asked to", async () => {
   const calls = book(["clients"]);
   showCard();
   fireEvent.change(await screen.findByLabelText("Phone"), { target: { value: "014 111" } });
@@ -53,7 +53,7 @@ it("asks whose is right where both changed the card, and keeps mine when told to
   expect(screen.getByLabelText<HTMLInputElement>("Phone").value).toBe("014 111");
 });
 
-it("takes theirs on the card when told to", async () => {
+it("takes theirs on the card when asked to", async () => {
   book(["clients"]);
   showCard();
   fireEvent.change(await screen.findByLabelText("Phone"), { target: { value: "014 111" } });

@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type Cloth, type Order, type Plan, usePutCloth } from "../../api/shop";
+import { useTrade } from "../../api/trade";
 import { EndView } from "../../drawing/EndView";
 import type { Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
@@ -8,7 +9,6 @@ import { field, Label } from "../../ui/field";
 import { Length } from "../../ui/length";
 import { Findings, Margin, ToBuy, Unworkable, WithMargin } from "../../ui/margin";
 import { StaleEdit } from "../../ui/stale";
-import { KINDS } from "../../ui/trade";
 import { Says } from "../../ui/words";
 import { BuyingFields } from "./BuyingFields";
 import { ByWidth } from "./ByWidth";
@@ -23,6 +23,7 @@ type ClothProps = { order: Order; plan: Plan | undefined; planId: string; error:
 export function ClothStation({ order, plan, planId, error }: ClothProps) {
   const put = usePutCloth(order.id, order.cloth.id);
   const cloth = order.cloth;
+  const trade = useTrade();
   const unit = (plan?.unit ?? "in") as Unit;
   const keep = (changes: Partial<Cloth>) => put.keep((now) => ({ ...now, ...changes }));
   return (
@@ -41,8 +42,10 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
           {order.cloth.id !== order.other_cloth?.id && <FromShelf order={order} unit={unit} />}
           <Label text="Kind">
             <chakra.select {...field} value={cloth.kind} onChange={(e) => void keep({ kind: e.target.value })}>
-              {KINDS.map((kind) => (
-                <option key={kind}>{kind}</option>
+              {trade.cloths.map(({ key, name }) => (
+                <option key={key} value={key}>
+                  {name}
+                </option>
               ))}
             </chakra.select>
           </Label>
@@ -66,11 +69,7 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
             legend="Thickness"
             hint="thick cloth needs room and wider seams"
             value={cloth.thickness ?? "usual"}
-            options={[
-              { value: "thin", label: "Thin" },
-              { value: "usual", label: "Usual" },
-              { value: "thick", label: "Thick" },
-            ]}
+            options={trade.thicknesses.map(({ key, name }) => ({ value: key, label: name }))}
             onChoose={(thickness) => void keep({ thickness })}
           />
           <Chips
@@ -78,10 +77,10 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
             hint="pleated cloth is not darted"
             value={cloth.pleated ? "pleated" : "plain"}
             options={[
-              { value: "plain", label: "Lies plain" },
-              { value: "pleated", label: "Lies in pleats" },
+              { value: "plain", label: "Plain" },
+              { value: "pleated", label: "In pleats" },
             ]}
-            onChoose={(lies) => void keep({ pleated: lies === "pleated" })}
+            onChoose={(cloth) => void keep({ pleated: cloth === "pleated" })}
           />
           <Chips
             legend="Print or nap"
@@ -134,33 +133,16 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
   );
 }
 
-/** What lies opposite the fold, and what the depth is made of, by fold. */
-const EDGE: Record<string, string> = {
-  open: "selvedge",
-  "lengthwise-centre": "both selvedges",
-  "lengthwise-partial": "one selvedge",
-  "selvedges-to-middle": "fold",
-  crosswise: "both cut ends",
-  "folded-twice": "all selvedges",
-};
-const DEPTH: Record<string, string> = {
-  open: "cloth width",
-  "lengthwise-centre": "cloth width / 2",
-  "lengthwise-partial": "cloth width less the turned part",
-  "selvedges-to-middle": "cloth width / 2",
-  crosswise: "as far as the pieces reach",
-  "folded-twice": "cloth width / 2",
-};
-
-/** The cloth seen from its cut end: a line that turns back on itself, the widest piece lying on it. */
+/** The cloth seen from its cut end: a line that turns back on itself, the widest piece on it. */
 function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }) {
   const needed = plan.fold_needed;
   const quick = plan.numbers[`${needed.garment}.fold.quick_rule`]!;
-  const folded = plan.fold !== "open";
+  const fold = useTrade().folds.find((one) => one.key === plan.fold);
+  const folded = (fold?.layers ?? 2) > 1;
   const section = plan.lay?.sections[0];
   const depth = section?.depth_mm ?? plan.checks.find((check) => check.code === "fold.shallow")?.right.mm ?? needed.mm;
   const scale = 520 / Math.max(depth, needed.mm, quick.net_mm);
-  const crosswise = plan.fold === "crosswise";
+  const crosswise = fold?.crosswise ?? false;
   const top = section?.layers[0];
   const upper = top && !crosswise ? (top.to_mm - top.from_mm) * scale : depth * scale;
   const [d, n, q] = [depth * scale, needed.mm * scale, quick.net_mm * scale];
@@ -182,7 +164,7 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
           {folded ? "fold" : "selvedge"}
         </text>
         <text x={d} y="-12" fontSize="15" fill="currentColor" textAnchor="end">
-          {EDGE[plan.fold]}
+          {fold?.edge}
         </text>
         {[
           { size: d, y: 108, name: "depth there is" },
@@ -203,7 +185,7 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
       </chakra.svg>
       <chakra.dl display="grid" gridTemplateColumns="max-content max-content 1fr" columnGap="16" rowGap="4">
         {[
-          ["Depth there is", depth, DEPTH[plan.fold]],
+          ["Depth there is", depth, fold?.depth],
           ["Depth needed", needed.mm, needed.formula],
           ["Quick rule", quick.net_mm, `${quick.formula} = ${quick.with}`],
         ].map(([name, mm, how]) => (

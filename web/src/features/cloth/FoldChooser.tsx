@@ -1,11 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useId } from "react";
 import { type Cloth, type Plan, useWidths } from "../../api/shop";
+import { useTrade } from "../../api/trade";
 import { EndView } from "../../drawing/EndView";
 import { show, text, type Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Bought } from "../../ui/margin";
-import { FOLDS } from "./folds";
 
 type Row = NonNullable<ReturnType<typeof useWidths>["data"]>[number];
 
@@ -26,8 +26,9 @@ type Props = { plan: Plan; planId: string; cloth: Cloth; unit: Unit; choose: (fo
 /** Every fold drawn from its end, with what the same pieces need on it: one is chosen, or Plavet chooses. */
 export function FoldChooser({ plan, planId, cloth, unit, choose }: Props) {
   const name = useId();
+  const { folds } = useTrade();
   const rows = useWidths(planId).data;
-  const own = cloth.width && rows?.find((row) => row.fold === "crosswise")?.width_mm;
+  const own = cloth.width && rows?.at(-1)?.width_mm; // the last rows are those of the cloth itself
   const on = (fold: string) => rows?.find((row) => row.fold === fold && row.width_mm === own);
   const lengths = rows?.filter((row) => row.width_mm === own && row.length_mm != null) ?? [];
   const least = Math.min(...lengths.map((row) => row.length_mm!));
@@ -39,7 +40,7 @@ export function FoldChooser({ plan, planId, cloth, unit, choose }: Props) {
       <Box display="grid" gap="4" marginTop="4" maxWidth="760px">
         {[
           { value: "auto", label: "Plavet chooses", says: why(on("lengthwise-centre"), on("open"), unit) },
-          ...FOLDS,
+          ...folds.map((one) => ({ value: one.key, label: one.name, says: one.says })),
         ].map(({ value, label, says }) => {
           const chosen = cloth.fold === value;
           const row = on(value);
@@ -69,7 +70,7 @@ export function FoldChooser({ plan, planId, cloth, unit, choose }: Props) {
                 opacity="0"
               />
               <svg viewBox="-8 -2 124 68" width="100%" aria-hidden="true">
-                <g transform={fold === "folded-twice" ? "" : "translate(0 14)"}>
+                <g transform={(folds.find((one) => one.key === fold)?.layers ?? 0) > 3 ? "" : "translate(0 14)"}>
                   <EndView fold={fold} deep={100} upper={58} colour={cloth.colour} numbered={false} />
                 </g>
               </svg>
@@ -92,7 +93,7 @@ export function FoldChooser({ plan, planId, cloth, unit, choose }: Props) {
                   </>
                 ) : row ? (
                   <chakra.span color="ink2">
-                    {cloth.one_way && (value === "crosswise" || value === "folded-twice")
+                    {cloth.one_way && (folds.find((one) => one.key === value)?.times ?? 1) > 1
                       ? "not on one-way cloth"
                       : "not all of it fits"}
                   </chakra.span>

@@ -1,21 +1,16 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Cloth, Plan } from "../../api/shop";
+import { useTrade } from "../../api/trade";
 import { EndView } from "../../drawing/EndView";
 import type { Unit } from "../../lengths/units";
 import { field } from "../../ui/field";
 import { Length } from "../../ui/length";
-import { FOLDS } from "./folds";
 
 type Props = { plan: Plan; cloth: Cloth; unit: Unit; choose: (sections: Record<string, string>) => void };
 
-const PARTS = [
-  { part: "front", name: "Front" },
-  { part: "back", name: "Back" },
-  { part: "rest", name: "Small parts" },
-];
-
 /** Cloth in sections: each drawn from its end, how deep, how much of the cloth; its fold can be chosen. */
 export function Sections({ plan, cloth, unit, choose }: Props) {
+  const trade = useTrade();
   const chosen = cloth.sections ?? {};
   return (
     <figure>
@@ -23,7 +18,7 @@ export function Sections({ plan, cloth, unit, choose }: Props) {
         The sections, one after the other from the cut end
       </chakra.figcaption>
       <Box display="grid" gap="4" marginTop="4" maxWidth="760px">
-        {PARTS.map(({ part, name }) => {
+        {trade.sections.map(({ key: part, name }) => {
           const section = plan.lay?.sections.find((one) => one.part === part);
           const value = chosen[part] ?? "auto";
           return (
@@ -50,11 +45,13 @@ export function Sections({ plan, cloth, unit, choose }: Props) {
                     onChange={(e) => choose({ ...chosen, [part]: e.target.value })}
                   >
                     <option value="auto">{part === "rest" ? "Beside the others where they fit" : "Shortest"}</option>
-                    {FOLDS.filter((one) => one.value !== "sections").map((one) => (
-                      <option key={one.value} value={one.value}>
-                        {one.label}
-                      </option>
-                    ))}
+                    {trade.folds
+                      .filter((one) => one.layers > 0)
+                      .map((one) => (
+                        <option key={one.key} value={one.key}>
+                          {one.name}
+                        </option>
+                      ))}
                   </chakra.select>
                 </Box>
                 {section && (

@@ -1,10 +1,8 @@
 import { act, cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import type { Garment } from "../../api/shop";
-import type { Choices } from "../../api/design";
-import { order, plan, show, standIn } from "../../test/shop";
+import { choices, order, plan, show, standIn, trade } from "../../test/shop";
 import { Design, restyled } from "./Design";
-import { GROUPS } from "./words";
 
 beforeEach(() => localStorage.clear());
 afterEach(() => {
@@ -12,7 +10,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-/** A server that keeps the garment as it is told to, its version growing. */
+/** A server that keeps the garment as it is sent, its version growing. */
 function workshop() {
   let version = order.garments[0]!.version!;
   const calls = standIn({
@@ -20,13 +18,17 @@ function workshop() {
   });
   return () => calls.filter((call) => call.method === "PUT");
 }
-const stand = () => show(<Design order={order} plan={plan} error={null} />, [[["order", order.id], order]]);
+const stand = async () => {
+  const shown = show(<Design order={order} plan={plan} error={null} />, [[["order", order.id], order]]);
+  await screen.findByText("Crotch");
+  return shown;
+};
 const kept = (memory: ReturnType<typeof show>["memory"]) =>
   memory.getQueryData<typeof order>(["order", order.id])!.garments[0]!.choices as Record<string, unknown>;
 
 it("sends a rule when it is chosen, and takes it back when the usual one is", async () => {
   const calls = workshop();
-  const { memory } = stand();
+  const { memory } = await stand();
   fireEvent.click(screen.getByRole("radio", { name: "Full" }));
   await waitFor(() => expect(kept(memory)).toEqual({ seat: "full" }));
   expect(calls()[0]).toMatchObject({ method: "PUT", body: { version: 3, choices: { seat: "full" } } });
@@ -34,7 +36,7 @@ it("sends a rule when it is chosen, and takes it back when the usual one is", as
 
 it("writes two quick choices one after the other, the second on the version of the first", async () => {
   const calls = workshop();
-  const { memory } = stand();
+  const { memory } = await stand();
   act(() => {
     fireEvent.click(screen.getByRole("radio", { name: "Flat" }));
     fireEvent.click(screen.getByRole("radio", { name: "Level" }));
@@ -45,7 +47,7 @@ it("writes two quick choices one after the other, the second on the version of t
 
 it("puts an allowance into its own set and keeps the others", async () => {
   workshop();
-  const { memory } = stand();
+  const { memory } = await stand();
   const field = document.querySelector<HTMLInputElement>('input[name="side"]')!;
   fireEvent.change(field, { target: { value: "3/4" } });
   fireEvent.blur(field);
@@ -60,7 +62,7 @@ it("says the server's refusal beside its field and leaves the text there", async
     mend: "Less.",
   };
   standIn({ "PUT /garments/g-1": () => ({ status: 422, body: { title: "No", problems: [problem] } }) });
-  stand();
+  await stand();
   const field = document.querySelector<HTMLInputElement>('input[name="hem"]')!;
   fireEvent.change(field, { target: { value: "9" } });
   fireEvent.blur(field);
@@ -69,45 +71,60 @@ it("says the server's refusal beside its field and leaves the text there", async
   expect(field.getAttribute("aria-invalid")).toBe("true");
 });
 
-it("asks each thing once, in words", () => {
-  const rows = GROUPS.flatMap((group) => group.rows);
-  for (const joined of [true, false]) {
-    const now = { style: "palazzo", method: "quarter-hip", joined, value: () => "straight-band" };
-    const asked = rows.filter((row) => row.key !== "closure" || row.when?.(now)).map((row) => row.key);
-    expect(new Set(asked).size).toBe(asked.length);
-  }
-  for (const row of rows) {
-    expect(row.legend).toMatch(/^[A-Z]/);
-    if (row.kind !== "length") expect(row.options.length).toBeGreaterThan(1);
-  }
+it("asks what the server's table asks, in its order, and what it says of each rule", async () => {
+  const [waist] = choices.groups;
+  const asked = {
+    ...choices,
+    methods: [{ value: "half-thigh", label: "Half thigh", says: "crotch depth + 1 in", dead: "" }],
+    groups: [
+      {
+        ...waist!,
+        rows: [
+          {
+            ...waist!.rows[0]!,
+            key: "cord",
+            kind: "rule",
+            legend: "A cord",
+            hint: "through the casing",
+            usual: "thin",
+            options: [
+              { value: "thin", label: "Thin", says: "never said of what is chosen", dead: "" },
+              { value: "thick", label: "Thick", says: "waist + 1 in", dead: "" },
+              { value: "none", label: "None", says: "", dead: "Waist is missing" },
+            ],
+          },
+        ],
+      },
+    ],
+  };
+  const calls = standIn({
+    "GET /orders/order-1/design": () => ({ body: asked }),
+    "PUT /garments/g-1": ({ body }) => ({ body: { ...body, id: "g-1", version: 4 } }),
+  });
+  show(<Design order={order} plan={plan} error={null} />, [[["order", order.id], order]]);
+  await screen.findByText("A cord");
+  screen.getByText("waist + 1 in");
+  screen.getByText("Waist is missing");
+  screen.getByText("crotch depth + 1 in");
+  expect(screen.queryByText(/never said/)).toBeNull();
+  expect(screen.queryByText("Crotch")).toBeNull();
+  fireEvent.click(screen.getByRole("radio", { name: "Thick" }));
+  await waitFor(() => expect(calls.find((call) => call.method === "PUT")?.body.choices).toEqual({ cord: "thick" }));
 });
 
-const told = {
-  makes: { palazzo: ["quarter-hip", "half-thigh"], boxers: ["one-piece-leg"] },
-  first: { palazzo: "quarter-hip", boxers: "one-piece-leg" },
-  usual: { seat: "usual", waist_finish: "straight-band", closure: "side-zip", hem: "2 in", pockets: "none" },
-  unused: { "one-piece-leg": ["seat"], "quarter-hip": [], "half-thigh": [] },
-  effects: [
-    { choice: "seat", rule: "full", says: "back tip + 1 in", refused: "" },
-    { choice: "crotch_depth", rule: "seated", says: "", refused: "Rise, seated is missing" },
-    { choice: "method", rule: "half-thigh", says: "crotch depth + 1 in", refused: "" },
-  ],
-} as unknown as Choices;
-
-it("says beside each rule what it would change, or why it cannot be", async () => {
-  standIn({ "GET /orders/order-1/design": () => ({ body: told }) });
-  stand();
-  await screen.findByText("back tip + 1 in");
-  screen.getByText("Rise, seated is missing");
-  screen.getByText("crotch depth + 1 in");
-  expect(document.querySelector<HTMLInputElement>('input[name="hem"]')!.placeholder).toBe("2 in");
+it("says what is usual and where it comes from where nothing is typed", async () => {
+  standIn({});
+  await stand();
+  const hem = choices.groups.flatMap((group) => group.rows).find((row) => row.key === "hem")!;
+  expect(hem.usually).toBe("2 in");
+  expect(document.querySelector<HTMLInputElement>('input[name="hem"]')!.placeholder).toBe(hem.usually);
 });
 
 it("leaves out what another method does not read, and takes one that makes the style", () => {
   const garment = { ...order.garments[0]!, choices: { seat: "full", hem: "3" } };
-  const boxers = restyled(garment, "boxers", "quarter-hip", told);
+  const boxers = restyled(garment, "boxers", "quarter-hip", trade);
   expect([boxers.method, boxers.choices]).toEqual(["one-piece-leg", { hem: "3" }]);
-  expect(restyled(garment, "palazzo", "half-thigh", told)).toMatchObject({
+  expect(restyled(garment, "palazzo", "half-thigh", trade)).toMatchObject({
     method: "half-thigh",
     choices: garment.choices,
   });
@@ -115,7 +132,7 @@ it("leaves out what another method does not read, and takes one that makes the s
 
 it("adds and takes off pockets one by one", async () => {
   workshop();
-  const { memory } = stand();
+  const { memory } = await stand();
   fireEvent.click(screen.getByRole("checkbox", { name: /side seam/ }));
   await waitFor(() => expect(kept(memory)).toEqual({ pockets: ["in-seam"] }));
   fireEvent.click(screen.getByRole("checkbox", { name: /Patch behind/ }));
@@ -140,7 +157,7 @@ it("keeps the choices as a house rule, and uses one of another day", async () =>
     "PUT /house-rules/.*": ({ body }) => ({ body }),
     "PUT /garments/g-1": ({ body }) => ({ body: { ...body, id: "g-1", version: ++version } }),
   });
-  const { memory } = stand();
+  const { memory } = await stand();
   fireEvent.click(await screen.findByRole("button", { name: "Use" }));
   await waitFor(() => expect(kept(memory)).toEqual({ seat: "flat" }));
   fireEvent.change(screen.getByLabelText("These choices as"), { target: { value: "Ours" } });
@@ -163,7 +180,7 @@ it("makes a house rule the usual one, and says so", async () => {
     "GET /house-rules": () => ({ body: ours.removed ? [] : [ours] }),
     "PUT /house-rules/r-1": ({ body }) => ({ body: (ours = { ...ours, ...body, version: ours.version + 1 }) }),
   });
-  stand();
+  await stand();
   fireEvent.click(await screen.findByRole("button", { name: "Usual" }));
   await screen.findByText(/every new garment of it starts so/);
   expect(screen.getByRole("button", { name: "Usual" }).getAttribute("aria-pressed")).toBe("true");
@@ -174,7 +191,7 @@ it("makes a house rule the usual one, and says so", async () => {
 it("shows each style as the server draws it on this client", async () => {
   const outline = [[-200, 0], [0, 0], [0, 900], [-180, 900]]; // prettier-ignore
   standIn({ "GET /sheets/sheet-1/silhouettes": () => ({ body: { palazzo: outline } }) });
-  stand();
+  await stand();
   const palazzo = screen.getByRole("radio", { name: "Palazzo" }).closest("label")!;
   await waitFor(() => expect(palazzo.querySelectorAll("svg path").length).toBe(2));
   expect(screen.getByRole("radio", { name: "Boxers" }).closest("label")!.querySelector("svg")).toBeNull();

@@ -4,88 +4,86 @@ import { useSearchParams } from "react-router";
 import { inWords } from "../../api/client";
 import { type Choices, useDesign } from "../../api/design";
 import { type Order, type Plan, usePutGarment } from "../../api/shop";
+import { called, methodName, methodOf, styleOf, type Trade, useTrade } from "../../api/trade";
 import type { Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
 import { Findings, Ledger, Margin, Unworkable, WithMargin } from "../../ui/margin";
 import { StaleEdit } from "../../ui/stale";
-import { called, METHODS, STYLES, TOPS } from "../../ui/trade";
 import { Says } from "../../ui/words";
 import { HouseRules } from "./HouseRules";
 import { LiveDraft, StandIn } from "./LiveDraft";
 import { Outfit } from "./Outfit";
 import { changed, type Made, type Part, partsOf } from "./outfit";
-import type { Now, Row } from "./rows";
 import { StylePicker } from "./StylePicker";
-import { TOP_GROUPS } from "./topWords";
-import { GROUPS } from "./words";
 
 type Chosen = Record<string, unknown>;
+type Row = Choices["groups"][number]["rows"][number];
 
-/**
- * The garment as it would be with another style or method: choices that the method does not read are left out. Before
- * the server has told what makes what, it is left to choose the method.
- */
-export function restyled<One extends Made>(garment: One, style: string, method: string, told?: Choices): One {
-  if (!told) return { ...garment, style, method: style === garment.style ? method : "" };
-  const makes = told.makes[style] ?? [method];
-  const by = makes.includes(method) ? method : (told.first[style] ?? makes[0]!);
-  const unused = told.unused[by] ?? [];
+/** The garment as it would be with another style or method: choices that the method does not read are left out. */
+export function restyled<One extends Made>(garment: One, style: string, method: string, trade: Trade): One {
+  const makes = styleOf(trade, style);
+  const by = !makes || makes.methods.includes(method) ? method : makes.first;
+  const unused = methodOf(trade, by)?.unused ?? [];
   const choices = Object.fromEntries(Object.entries(garment.choices).filter(([key]) => !unused.includes(key)));
   return { ...garment, style, method: by, choices };
 }
 
 /** The garment in plain choices; the draft answers at once. */
 export function Design({ order, plan, error }: { order: Order; plan: Plan | undefined; error: Error | null }) {
-  const parts = partsOf(order);
+  const trade = useTrade();
+  const parts = partsOf(order, trade);
   const [query, ask] = useSearchParams();
   const chosen = Number(query.get("part")) || 0;
   const at = Math.min(chosen, parts.length - 1);
   const part = parts[at]!;
+  if (!trade.kinds.length) return <Box padding="16">Fetching the styles…</Box>;
   return (
     <DesignPart
       key={part.row.id + part.half}
-      {...{ order, plan, error, part }}
+      {...{ order, plan, error, part, trade }}
       outfit={<Outfit {...{ order, parts, at }} go={(to) => ask(to ? { part: String(to) } : {}, { replace: true })} />}
     />
   );
 }
 
-type DesignProps = { order: Order; plan: Plan | undefined; error: Error | null; part: Part; outfit: ReactNode };
+type DesignProps = {
+  order: Order;
+  plan: Plan | undefined;
+  error: Error | null;
+  part: Part;
+  trade: Trade;
+  outfit: ReactNode;
+};
 
-function DesignPart({ order, plan, error, part, outfit }: DesignProps) {
+function DesignPart({ order, plan, error, part, trade, outfit }: DesignProps) {
   const put = usePutGarment(order.id, part.row.id);
   const garment = part;
-  const joined = part.half !== "";
-  const groups = part.top ? TOP_GROUPS : GROUPS;
   const unit = (plan?.unit ?? "in") as Unit;
   const stamp = [part.row.version, order.sheet.readings.length, order.cloth.version].join();
-  const told = useDesign(order.id, part.row.name, part.half, stamp).data;
+  const asked = useDesign(order.id, part.row.name, part.half, stamp).data;
 
-  const method = part.method || (told?.first[part.style] ?? "");
+  const method = part.method || (styleOf(trade, part.style)?.first ?? "");
   const write = (change: (now: Made) => Made) => put.keep((row) => changed(row, part.half, change));
   const choose = (row: Row, value: string) =>
     write((now) => {
       const choices: Chosen = { ...now.choices };
-      const nested = row.kind === "length" ? row.of : undefined;
-      const part: Chosen = nested ? { ...((choices[nested] as Chosen) ?? {}) } : choices;
-      const usual = told?.usual[nested ? `${nested}.${row.key}` : row.key];
+      const set: Chosen = row.of ? { ...((choices[row.of] as Chosen) ?? {}) } : choices;
       if (row.kind === "some") {
         const had = (choices[row.key] as string[] | undefined) ?? [];
         const next = had.includes(value) ? had.filter((one) => one !== value) : [...had, value];
         if (next.length) choices[row.key] = next;
         else delete choices[row.key];
-      } else if (value === "" || (row.kind === "rule" && value === usual)) delete part[row.key];
-      else part[row.key] = value;
-      if (nested) choices[nested] = part;
+      } else if (value === "" || (row.kind === "rule" && value === row.usual)) delete set[row.key];
+      else set[row.key] = value;
+      if (row.of) choices[row.of] = set;
       return { ...now, choices };
     });
-  const now: Now = { style: part.style, method, joined, value: (key) => valueOf(garment, told, key) };
   const [wrong, setWrong] = useState("");
   /** A choice that is pressed: its refusal is said above the choices. A typed one says it beside its field. */
   const press = (done: Promise<unknown>) => {
     setWrong("");
-    void done.catch((refused: Error) => setWrong(called(inWords(refused))));
+    void done.catch((refused: Error) => setWrong(called(trade, inWords(refused))));
   };
 
   return (
@@ -102,58 +100,40 @@ function DesignPart({ order, plan, error, part, outfit }: DesignProps) {
           {outfit}
           <StylePicker
             order={order}
-            styles={part.top ? TOPS : STYLES}
+            styles={trade.kinds.find((kind) => kind.key === part.kind)?.styles ?? []}
             value={garment.style}
-            onChoose={(style) => press(write((one) => restyled(one, style, one.method, told)))}
+            onChoose={(style) => press(write((one) => restyled(one, style, one.method, trade)))}
           />
           <chakra.details borderTop="1px solid {colors.hairline}" paddingTop="8">
             <chakra.summary fontSize="20px" fontWeight={600} cursor="pointer" minHeight="40px">
-              Method: {METHODS[method]?.name}
+              Method: {methodName(trade, method)}
             </chakra.summary>
             <chakra.p color="ink2" paddingBottom="8">
-              {METHODS[method]?.says}
+              {methodOf(trade, method)?.says}
             </chakra.p>
             <Chips
               legend="Drafted by"
               value={method}
-              options={(told?.makes[garment.style] ?? [method]).map((by) => ({
-                value: by,
-                label: METHODS[by]?.name ?? by,
-                ...effectOf(told, "method", by, method),
-              }))}
-              onChoose={(by) => press(write((one) => restyled(one, one.style, by, told)))}
+              options={(asked?.methods ?? []).map(effect(method))}
+              onChoose={(by) => press(write((one) => restyled(one, one.style, by, trade)))}
             />
           </chakra.details>
           <HouseRules garment={{ ...garment, method }} use={(rule) => press(write((one) => ({ ...one, ...rule })))} />
           <StaleEdit stale={put.stale} settle={put.settle} />
           {wrong && <Says tone="wrong">{wrong}</Says>}
-          {groups.map((group, k) => {
-            const rows = group.rows.filter(
-              (row) => !(told?.unused[method] ?? []).includes(row.key) && (row.when?.(now) ?? true),
-            );
-            if (rows.length === 0) return null;
-            return (
-              <chakra.details key={group.name} open={k < 1} borderTop="1px solid {colors.hairline}" paddingTop="8">
-                <chakra.summary fontSize="20px" fontWeight={600} cursor="pointer" minHeight="40px">
-                  {group.name}
-                </chakra.summary>
-                <Box display="grid" gap="12" paddingBlock="8">
-                  {rows.map((row) => (
-                    <OneChoice
-                      key={row.key}
-                      row={row}
-                      part={part}
-                      told={told}
-                      unit={unit}
-                      now={now}
-                      choose={choose}
-                      press={press}
-                    />
-                  ))}
-                </Box>
-              </chakra.details>
-            );
-          })}
+          {!asked && <p>Fetching the choices…</p>}
+          {asked?.groups.map((group, k) => (
+            <chakra.details key={group.key} open={k < 1} borderTop="1px solid {colors.hairline}" paddingTop="8">
+              <chakra.summary fontSize="20px" fontWeight={600} cursor="pointer" minHeight="40px">
+                {group.name}
+              </chakra.summary>
+              <Box display="grid" gap="12" paddingBlock="8">
+                {group.rows.map((row) => (
+                  <OneChoice key={row.of + row.key} {...{ row, part, unit, choose, press }} />
+                ))}
+              </Box>
+            </chakra.details>
+          ))}
         </Box>
         <Box flex="1" minWidth="0" minHeight="320px" padding="16">
           {plan && !error ? (
@@ -172,73 +152,53 @@ function DesignPart({ order, plan, error, part, outfit }: DesignProps) {
   );
 }
 
-function valueOf(garment: Made, told: Choices | undefined, key: string): string {
-  const own = garment.choices[key];
-  if (Array.isArray(own)) return own.join(", ");
-  return own === undefined ? (told?.usual[key] ?? "") : String(own);
-}
-
 /** What a rule would change, or why it cannot be; nothing for the one that is chosen. */
-function effectOf(told: Choices | undefined, choice: string, rule: string, chosen: string) {
-  const found = told?.effects.find((one) => one.choice === choice && one.rule === rule);
-  if (!found || rule === chosen) return {};
-  return found.refused ? { dead: found.refused } : { says: found.says || undefined };
-}
+const effect = (chosen: string) => (option: Row["options"][number]) => ({
+  value: option.value,
+  label: option.label,
+  ...(option.value !== chosen && { says: option.says || undefined, dead: option.dead || undefined }),
+});
 
 type ChoiceProps = {
   row: Row;
   part: Part;
-  told: Choices | undefined;
   unit: Unit;
-  now: Now;
   choose: (row: Row, value: string) => Promise<unknown>;
   press: (done: Promise<unknown>) => void;
 };
 
-function OneChoice({ row, part, told, unit, now, choose, press }: ChoiceProps) {
-  const choices: Chosen = part.choices;
-  if (row.kind === "some") {
-    const value = (choices[row.key] as string[] | undefined) ?? [];
+/** One row of the server's table of choices: a rule, some of several, a length or a number. */
+function OneChoice({ row, part, unit, choose, press }: ChoiceProps) {
+  const own = (row.of ? ((part.choices[row.of] as Chosen) ?? {}) : part.choices)[row.key];
+  if (row.kind === "some" || row.kind === "rule") {
+    const value = row.kind === "some" ? ((own as string[] | undefined) ?? []) : String(own ?? row.usual);
     return (
       <Chips
         legend={row.legend}
         hint={row.hint}
         value={value}
-        options={row.options}
+        options={row.options.map(effect(String(value)))}
         onChoose={(one) => press(choose(row, one))}
       />
     );
   }
-  if (row.kind === "rule") {
-    const value = now.value(row.key);
-    return (
-      <Chips
-        legend={row.legend}
-        hint={row.hint}
-        value={value}
-        options={row.options.map((option) => ({ ...option, ...effectOf(told, row.key, option.value, value) }))}
-        onChoose={(v) => press(choose(row, v))}
-      />
-    );
-  }
-  const from = row.of ? ((choices[row.of] as Chosen) ?? {}) : choices;
-  const usual = told?.usual[row.of ? `${row.of}.${row.key}` : row.key] || row.unset || "";
+  const times = row.kind === "number";
   return (
     <Entry
       label={
         <>
           {row.legend}{" "}
           <chakra.span fontWeight="400" color="ink2">
-            {[row.hint, usual && `usually ${usual}`].filter(Boolean).join(", ")}
+            {[row.hint, row.usually && `usually ${row.usually}`].filter(Boolean).join(", ")}
           </chakra.span>
         </>
       }
       name={row.key}
       unit={unit}
-      plain={row.key === "fullness" ? "times" : undefined}
-      also={row.key === "fullness" ? (typed) => /^[0-9]+([.,][0-9]+)?$/.test(typed) : undefined}
-      saved={String(from[row.key] ?? "")}
-      placeholder={usual}
+      plain={times ? "times" : undefined}
+      also={times ? (typed) => /^[0-9]+([.,][0-9]+)?$/.test(typed) : undefined}
+      saved={String(own ?? "")}
+      placeholder={row.usually}
       place={`choice:${part.row.id}:${part.half}${row.key}`}
       keep={(typed) => choose(row, typed)}
     />

@@ -2,9 +2,9 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { inWords } from "../../api/client";
 import { type HouseRule, useHouseRules, usePutHouseRule } from "../../api/design";
+import { methodName, useTrade } from "../../api/trade";
 import { field } from "../../ui/field";
 import { Press } from "../../ui/press";
-import { METHODS } from "../../ui/trade";
 import { Says } from "../../ui/words";
 import type { Made } from "./outfit";
 
@@ -12,6 +12,7 @@ type RulesProps = { garment: Made; use: (rule: Pick<Made, "method" | "choices">)
 
 /** The workshop's own rules: choices kept under a name, used again for anybody. */
 export function HouseRules({ garment, use }: RulesProps) {
+  const trade = useTrade();
   const rules = useHouseRules().data ?? [];
   const put = usePutHouseRule();
   const [name, setName] = useState("");
@@ -43,7 +44,7 @@ export function HouseRules({ garment, use }: RulesProps) {
             <Box flex="1" minWidth="0">
               <b>{rule.name}</b>
               <chakra.p color="ink2" fontSize="14px">
-                {METHODS[rule.method]?.name}, {Object.keys(rule.choices).length} of its own
+                {methodName(trade, rule.method)}, {Object.keys(rule.choices).length} of its own
                 {rule.usual && "; every new garment of it starts so"}
               </chakra.p>
             </Box>

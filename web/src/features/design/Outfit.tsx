@@ -3,11 +3,11 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { inWords } from "../../api/client";
 import { type Garment, type Order, useOutfit } from "../../api/shop";
+import { useTrade } from "../../api/trade";
 import { Chips } from "../../ui/chips";
 import { Press } from "../../ui/press";
-import { JUMPSUIT } from "../../ui/trade";
 import { Says } from "../../ui/words";
-import { apart, freeName, joined, NEW_LOWER, NEW_TOP, type Part } from "./outfit";
+import { apart, freeName, joined, newOf, type Part } from "./outfit";
 
 type OutfitProps = { order: Order; parts: Part[]; at: number; go: (at: number) => void };
 
@@ -15,9 +15,11 @@ type OutfitProps = { order: Order; parts: Part[]; at: number; go: (at: number) =
 export function Outfit({ order, parts, at, go }: OutfitProps) {
   const outfit = useOutfit(order.id);
   const [wrong, setWrong] = useState("");
+  const trade = useTrade();
   const part = parts[at]!;
-  const top = parts.find((one) => one.top && one.half === "");
-  const lower = parts.find((one) => !one.top && one.half === "");
+  const pair = trade.pairs[0];
+  const halves = Object.keys(pair?.halves ?? {});
+  const alone = (kind: string) => parts.find((one) => one.kind === kind && one.half === "");
   const run = (rows: Garment[]) => {
     setWrong("");
     outfit.mutate(rows, { onSuccess: () => go(0), onError: (error) => setWrong(inWords(error)) });
@@ -34,19 +36,27 @@ export function Outfit({ order, parts, at, go }: OutfitProps) {
     from_another_cloth: false,
   });
   const suit = parts.find((one) => one.half !== "");
+  const nameOf = (kind: string) => trade.kinds.find((one) => one.key === kind)?.half ?? kind;
   const split = () =>
     suit &&
+    pair &&
     run([
       ...parts
         .filter((one) => one.row.id === suit.row.id)
-        .map((one) => ({ ...fresh(one.top ? "top" : "trousers", one.style, apart(one.choices)), method: one.method })),
+        .map((one) => ({ ...fresh(nameOf(one.kind), one.style, apart(pair, one.choices)), method: one.method })),
       { ...suit.row, removed: true },
     ]);
-  const join = () =>
+  const join = () => {
+    if (!pair) return;
+    const made = halves.map((kind) => {
+      const { style, method, choices } = alone(kind) ?? { ...newOf(trade, kind), style: pair.halves[kind]! };
+      return [kind, { style, method, choices }] as const;
+    });
     run([
-      fresh("jumpsuit", JUMPSUIT, joined(top ?? { ...NEW_TOP, style: "bodice" }, lower ?? NEW_LOWER)),
-      ...[top, lower].flatMap((one) => (one ? [{ ...one.row, removed: true }] : [])),
+      fresh(pair.key, pair.key, joined(pair, Object.fromEntries(made))),
+      ...halves.flatMap((kind) => alone(kind) ?? []).map((one) => ({ ...one.row, removed: true })),
     ]);
+  };
   return (
     <Box display="grid" gap="8">
       {parts.length > 1 && (
@@ -58,13 +68,19 @@ export function Outfit({ order, parts, at, go }: OutfitProps) {
         />
       )}
       <Box display="flex" flexWrap="wrap" gap="8">
-        {!top && !suit && <Press onClick={() => run([fresh("top", NEW_TOP.style)])}>Add a matching top</Press>}
-        {!lower && !suit && <Press onClick={() => run([fresh("trousers", NEW_LOWER.style)])}>Add trousers</Press>}
-        {part.half === "" && <Press onClick={join}>Join into a jumpsuit</Press>}
+        {!suit &&
+          halves
+            .filter((kind) => !alone(kind))
+            .map((kind) => (
+              <Press key={kind} onClick={() => run([fresh(nameOf(kind), newOf(trade, kind).style)])}>
+                {kind === "top" ? "Add a matching top" : `Add ${nameOf(kind)}`}
+              </Press>
+            ))}
+        {part.half === "" && pair && <Press onClick={join}>Join into a {pair.name.toLowerCase()}</Press>}
         <chakra.span alignSelf="center" color="dye" textDecoration="underline">
           <Link to={`/orders/${order.id}/others`}>The same for others</Link>
         </chakra.span>
-        {part.half !== "" && <Press onClick={split}>Part into top and trousers</Press>}
+        {part.half !== "" && <Press onClick={split}>Part into {halves.map(nameOf).join(" and ")}</Press>}
         {order.garments.length > 1 && (
           <Press kind="quiet" onClick={() => run([{ ...part.row, removed: true }])}>
             Take {part.name.toLowerCase()} off

@@ -4,17 +4,22 @@ import { useSilhouettes } from "../../api/design";
 import type { Order } from "../../api/shop";
 import { Silhouette } from "../../drawing/Silhouette";
 
-type PickerProps = { order: Order; styles: Record<string, string>; value: string; onChoose: (style: string) => void };
+type PickerProps = {
+  order: Order;
+  styles: { key: string; name: string }[];
+  value: string;
+  onChoose: (style: string) => void;
+};
 
 /** The styles as they would hang on this client, each drawn by its own draft. */
 export function StylePicker({ order, styles, value, onChoose }: PickerProps) {
   const drawn = useSilhouettes(order.sheet.id, String(order.sheet.readings.length)).data;
-  const name = useId();
+  const group = useId();
   return (
     <chakra.fieldset border="0" minWidth="0">
       <chakra.legend fontWeight={600}>Style</chakra.legend>
       <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(92px, 1fr))" gap="4" marginTop="4">
-        {Object.entries(styles).map(([style, label]) => (
+        {styles.map(({ key: style, name: label }) => (
           <chakra.label
             key={style}
             display="flex"
@@ -37,7 +42,7 @@ export function StylePicker({ order, styles, value, onChoose }: PickerProps) {
           >
             <chakra.input
               type="radio"
-              name={name}
+              name={group}
               position="absolute"
               opacity="0"
               width="1px"

@@ -1,6 +1,9 @@
 import { expect, it } from "vitest";
 import type { Garment, Order } from "../../api/shop";
-import { apart, changed, freeName, joined, partsOf } from "./outfit";
+import { trade } from "../../test/shop";
+import { apart, changed, freeName, joined, newOf, partsOf } from "./outfit";
+
+const pair = trade.pairs[0]!;
 
 const row = (name: string, style: string, choices: Record<string, unknown> = {}): Garment => ({
   id: `id-${name}`,
@@ -20,11 +23,11 @@ const suit = row("jumpsuit", "jumpsuit", {
 const order = { garments: [row("trousers", "palazzo"), row("top", "straight-top"), suit] } as unknown as Order;
 
 it("takes a jumpsuit for two parts, each with its own style and choices", () => {
-  expect(partsOf(order).map((part) => [part.name, part.style, part.top, part.half])).toEqual([
-    ["Trousers", "palazzo", false, ""],
-    ["Top", "straight-top", true, ""],
-    ["Jumpsuit, top", "bodice", true, "top"],
-    ["Jumpsuit, trousers", "palazzo", false, "lower"],
+  expect(partsOf(order, trade).map((part) => [part.name, part.style, part.kind, part.half])).toEqual([
+    ["Trousers", "palazzo", "lower", ""],
+    ["Top", "straight-top", "top", ""],
+    ["Jumpsuit, top", "bodice", "top", "top"],
+    ["Jumpsuit, trousers", "palazzo", "lower", "lower"],
   ]);
 });
 
@@ -38,11 +41,15 @@ it("changes one half and leaves the other as it was", () => {
 it("joins two garments without the choices that their seam makes, and parts them again", () => {
   const top = { style: "bodice", method: "quarter-bust", choices: { closure: "front-zip", sleeve: "short" } };
   const lower = { style: "palazzo", method: "half-thigh", choices: { waist_finish: "casing", band: "none", hem: "3" } };
-  expect(joined(top, lower)).toEqual({
-    top: { style: "bodice", method: "", choices: { sleeve: "short" } },
+  expect(joined(pair, { top, lower })).toEqual({
+    top: { style: "bodice", method: "quarter-bust", choices: { sleeve: "short" } },
     lower: { style: "palazzo", method: "half-thigh", choices: { hem: "3" } },
   });
-  expect(apart({ waist_join: "tucks", hem: "2" })).toEqual({ hem: "2" });
+  expect(apart(pair, { waist_join: "tucks", hem: "2" })).toEqual({ hem: "2" });
+});
+
+it("starts a garment of each kind from a style there is", () => {
+  for (const kind of trade.kinds) expect(kind.styles.map((one) => one.key)).toContain(newOf(trade, kind.key).style);
 });
 
 it("finds a name that is free", () => {

@@ -1,31 +1,33 @@
-/** The parts of an outfit as Design changes them: a garment, or one of a jumpsuit's two halves. */
+/** The parts of an outfit as Design changes them: a garment, or one of the two halves of one that is sewn together. */
 import type { Garment, Order } from "../../api/shop";
-import { JUMPSUIT, TOPS } from "../../ui/trade";
+import { kindOf, pairOf, type Trade } from "../../api/trade";
 
-export type Half = "" | "top" | "lower";
-/** What a style is made by and with; a garment has it, and each half of a jumpsuit. */
+/** Empty for a garment by itself; a half is called by its kind. */
+export type Half = string;
+/** What a style is made by and with; a garment has it, and each half of two that are sewn together. */
 export type Made = { style: string; method: string; choices: Record<string, unknown> };
-export type Part = Made & { row: Garment; half: Half; top: boolean; name: string };
+export type Part = Made & { row: Garment; half: Half; kind: string; name: string };
 
-const made = (row: Garment, half: "top" | "lower"): Made => {
+const made = (row: Garment, half: Half): Made => {
   const own = ((row.choices as Record<string, unknown>)[half] ?? {}) as Partial<Made>;
   return { style: own.style ?? "", method: own.method ?? "", choices: own.choices ?? {} };
 };
 const called = (name: string) => (name[0] ?? "").toUpperCase() + name.slice(1).replaceAll("-", " ");
 
 /** Everything that can be designed in an order, in the order it was added. */
-export function partsOf(order: Order): Part[] {
+export function partsOf(order: Order, trade: Trade): Part[] {
   return order.garments.flatMap((row): Part[] => {
-    if (row.style !== JUMPSUIT) {
+    const pair = pairOf(trade, row.style);
+    if (!pair) {
       const { style, method, choices } = row;
-      return [{ row, half: "", style, method, choices, top: style in TOPS, name: called(row.name) }];
+      return [{ row, half: "", style, method, choices, kind: kindOf(trade, style)?.key ?? "", name: called(row.name) }];
     }
-    return (["top", "lower"] as const).map((half) => ({
+    return Object.keys(pair.halves).map((half) => ({
       row,
       half,
       ...made(row, half),
-      top: half === "top",
-      name: `${called(row.name)}, ${half === "top" ? "top" : "trousers"}`,
+      kind: half,
+      name: `${called(row.name)}, ${trade.kinds.find((kind) => kind.key === half)?.half}`,
     }));
   });
 }
@@ -48,22 +50,26 @@ export function freeName(order: Order, wanted: string): string {
   }
 }
 
-/** What the lower half decides for a top that is sewn to it. */
-const OF_THE_SEAM = ["closure", "zip_edge", "waist_ease", "top_length", "hem_shape", "side_slit"];
-const OF_A_WAIST = ["waist_finish", "band", "band_depth", "yoke", "belt_loops", "closure", "waist_cleanup"];
+type Pair = Trade["pairs"][number];
 const without = (choices: Record<string, unknown>, keys: string[]) =>
   Object.fromEntries(Object.entries(choices).filter(([key]) => !keys.includes(key)));
 
-/** A jumpsuit of a top and a lower garment, without the choices that its seam now makes. */
-export function joined(top: Made, lower: Made): Record<string, unknown> {
-  return {
-    top: { style: top.style, method: "", choices: without(top.choices, OF_THE_SEAM) },
-    lower: { style: lower.style, method: lower.method, choices: without(lower.choices, OF_A_WAIST) },
-  };
+/** The choices of a garment sewn together of `parts`, by kind, without those that its seam now makes. */
+export function joined(pair: Pair, parts: Record<string, Made>): Record<string, unknown> {
+  return Object.fromEntries(
+    Object.keys(pair.halves).map((kind) => {
+      const { style, method, choices } = parts[kind]!;
+      return [kind, { style, method, choices: without(choices, pair.left_out[kind] ?? []) }];
+    }),
+  );
 }
 
 /** A half's choices by itself again. */
-export const apart = (choices: Record<string, unknown>) => without(choices, ["waist_join"]);
+export const apart = (pair: Pair, choices: Record<string, unknown>) => without(choices, pair.of_seam);
 
-export const NEW_TOP: Made = { style: "straight-top", method: "", choices: {} };
-export const NEW_LOWER: Made = { style: "straight-trousers", method: "", choices: {} };
+/** A garment of a kind as one starts it. */
+export const newOf = (trade: Trade, kind: string): Made => ({
+  style: trade.kinds.find((one) => one.key === kind)?.start ?? "",
+  method: "",
+  choices: {},
+});

@@ -42,6 +42,14 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
   const held = useRef<{ index: number; x: number; y: number; from: readonly Placing[] } | null>(null);
   const [dragged, setDragged] = useState<readonly Placing[] | null>(null);
   const put = usePutHandLay(order.id, planId);
+  // One id for each state it may be kept in: sent again, it is the same lay.
+  const ids = useRef(new WeakMap<State, string>());
+  const keep = () => {
+    const state = steps[at]!;
+    const id = ids.current.get(state) ?? crypto.randomUUID();
+    ids.current.set(state, id);
+    put.mutate({ id, placements: [...others, ...placings] }, { onSuccess: () => done(true) });
+  };
   const cutting = cuttingOf(plan, lay.sections[section]!, order.cloth.one_way);
   const { placings, pins } = steps[at]!;
   const now = dragged ?? placings;
@@ -67,7 +75,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
     if (pins.includes(index)) setSaid(PINNED);
     else take(turned(placings, index, how, cutting), TURNS[how]);
   };
-  // What it meets may lie in another section: the pieces in hand come first.
+  // What it meets may be in another section: the pieces in hand come first.
   const met = meetings(plan, [...placings, ...others], lay.sections, lay.repeat_mm);
   const match = (index: number) => {
     const by = toMatch(met, index);
@@ -79,7 +87,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
       const next = [0, 1, -1, 2, -2].map((more) => by + more * lay.repeat_mm).sort((a, b) => Math.abs(a) - Math.abs(b));
       const tried = next.map((dx) => ({ dx, to: moved(placings, index, [dx, 0], cutting) }));
       const whole = tried.find(({ dx, to }) => Math.abs(to[index]!.x_mm - placings[index]!.x_mm - dx) < 1e-6);
-      take(whole?.to ?? null, "No stripe that meets can be reached from here: what lies beside it is in the way.");
+      take(whole?.to ?? null, "No stripe that meets can be reached from here: what is beside it is in the way.");
     }
   };
   const rest = () => {
@@ -127,7 +135,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
   const drag = (event: PointerEvent<SVGGElement>) => {
     if (!held.current) return;
     const { index, x, y, from } = held.current;
-    // The picture may be drawn a little smaller than it was reckoned: what counts is how it lies on the screen.
+    // The picture may be drawn a little smaller than it was reckoned: what counts is how it is on the screen.
     const scale = 1 / (event.currentTarget.ownerSVGElement?.getScreenCTM()?.a ?? 1);
     setDragged(moved(from, index, [(event.clientX - x) * scale, (event.clientY - y) * scale], cutting));
   };
@@ -209,11 +217,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
         <Press disabled={at === steps.length - 1 || working} onClick={() => setAt(at + 1)}>
           Redo
         </Press>
-        <Press
-          kind="main"
-          disabled={at === 0 || put.isPending || working}
-          onClick={() => put.mutate([...others, ...placings], { onSuccess: () => done(true) })}
-        >
+        <Press kind="main" disabled={at === 0 || put.isPending || working} onClick={keep}>
           Keep this lay
         </Press>
         <Press onClick={() => done(false)}>Leave it as it was</Press>

@@ -24,7 +24,7 @@ const price = (more: number, unit: Unit) =>
 
 type RivalsProps = { plan: Plan; lay: Lay; section: Lay["sections"][number]; unit: Unit; used: number };
 
-/** The lay's length, and the lengths it is held against; why none can be shorter, for the section that is shown. */
+/** The lay's length, and the lengths it is compared with; why none can be shorter, for the section that is shown. */
 export function Rivals({ plan, lay, section, unit, used }: RivalsProps) {
   const rows: Rival[] = [
     ["This lay", lay.length_mm, ""],

@@ -65,7 +65,7 @@ it("says step by step why none can be shorter", () => {
   ]); // prettier-ignore
 });
 
-it("says a plain bound in one line, and how many times the cloth lies along", () => {
+it("says a plain bound in one line, and how many lengths of cloth are on one of the table", () => {
   const across = { ...section, bound_mm: 1016, bound_steps: [step("whole", 20)] };
   page({}, {}, { lay: { ...laid.lay!, sections: [across] } } as unknown as Partial<Plan>);
   screen.getByText("the longest piece: front, x 2");
@@ -88,7 +88,7 @@ it("takes what is cut off the cloth that is kept, says what is left, and puts it
 });
 
 it("moves, pins and undoes by keys, says the length live, and keeps what was moved when it is refused", async () => {
-  const refused = { status: 422, body: { title: "Two pieces lie on one another.", problems: [] } };
+  const refused = { status: 422, body: { title: "Two pieces overlap.", problems: [] } };
   const calls = page({ "PUT /plans/p/hand": () => refused });
   fireEvent.click(screen.getByRole("button", { name: "Move by hand" }));
   const back = () => screen.getByRole("button", { name: /^Back, / });
@@ -106,7 +106,7 @@ it("moves, pins and undoes by keys, says the length live, and keeps what was mov
   expect(says()).toContain("Length 50 in");
   press("z", { ctrlKey: true, shiftKey: true });
   fireEvent.click(screen.getByRole("button", { name: "Keep this lay" }));
-  await screen.findByText(/Two pieces lie on one another/);
+  await screen.findByText(/Two pieces overlap/);
   expect(says()).toContain("Length 49 in, 1 in shorter");
   const sent = calls.find((call) => call.method === "PUT")!.body as { placements: { piece: string; x_mm: number }[] };
   expect(sent.placements.find((one) => one.piece === "trousers.back")!.x_mm).toBeCloseTo(635.4, 1);
@@ -122,15 +122,15 @@ it("stops a piece at what is in its way and says so", () => {
   expect(status).toContain("Length 44 in, 6 in shorter");
 });
 
-it("is a table too: each piece where its nearest corner lies", () => {
+it("is a table too: each piece where its nearest corner is", () => {
   const under = { ...placing("back", 660.4, 254), layers: [2], copies: 1, under: true, mirrored: true };
   page({}, {}, { lay: { ...laid.lay!, placements: [under, placing("front", 0, 0)] } } as unknown as Partial<Plan>);
   fireEvent.click(screen.getByRole("button", { name: "As a table" }));
   const [, ...rows] = within(screen.getAllByRole("table")[0]!).getAllByRole("row");
-  const told = rows.map((row) =>
+  const texts = rows.map((row) =>
     [...row.children].map((cell) => cell.querySelector("[role=img]")?.getAttribute("aria-label") ?? cell.textContent),
   );
-  expect(told).toEqual([
+  expect(texts).toEqual([
     ["Front", "all 2", "0 inches", "0 inches", "20 inches", "10 inches", "as drawn"],
     ["Back", "2, under another", "26 inches", "0 inches", "24 inches", "10 inches", "flipped"],
   ]);

@@ -15,7 +15,7 @@ import { CutOff } from "./CutOff";
 import { LayTable } from "./LayTable";
 import { LongTable } from "./LongTable";
 
-/** The whole cloth lengthwise with every piece on it, what the lay is held against, and the search for a shorter one. */
+/** The whole cloth lengthwise with every piece on it, what the lay is compared with, and the search for a shorter one. */
 export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; planId: string }) {
   const search = useSearch(order.id, planId, "shorter");
   const { run } = search;
@@ -41,7 +41,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
   const leave = (kept: boolean) => {
     setByHand(false);
     if (!kept) return;
-    // What an earlier search found is no longer how it lies.
+    // What an earlier search found is no longer how it is.
     search.forget();
   };
   const here = (one: { section: number }) => lay.sections[one.section] === section;
@@ -151,7 +151,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
       </Box>
       <Margin>
         {lay.placements.filter(here).some((one) => one.under) && (
-          <Says tone="plain">Drawn faint: what lies under another layer, and is cut after that is folded back.</Says>
+          <Says tone="plain">Drawn faint: what is under another layer, and is cut after that is folded back.</Says>
         )}
         <p>
           {lay.sections.length > 1 && <b>{section.cut}. </b>}

@@ -8,7 +8,7 @@ import type { Lay, Placing } from "./moves";
 
 type Props = { plan: Plan; lay: Lay; section: Lay["sections"][number]; unit: Unit };
 
-/** The lay as a table: each piece where its nearest corner lies, in the order of the cloth. */
+/** The lay as a table: each piece where its nearest corner is, in the order of the cloth. */
 export function LayTable({ plan, lay, section, unit }: Props) {
   const pieces = new Map(plan.pieces.map((piece) => [piece.id, piece]));
   const rows = lay.placements
@@ -19,7 +19,7 @@ export function LayTable({ plan, lay, section, unit }: Props) {
       return { placing, name: pieceName(plan, piece), x, y, wide, deep };
     })
     .sort((a, b) => a.x - b.x || a.y - b.y);
-  const open = section.fold === "open";
+  const open = section.layers.length === 1;
   const crosswise = section.crosswise;
   return (
     <chakra.div flex="1" minHeight="0" overflow="auto">
@@ -32,7 +32,7 @@ export function LayTable({ plan, lay, section, unit }: Props) {
             <th>{open ? "From one selvedge" : "From the fold"}</th>
             <th>Long</th>
             <th>Wide</th>
-            <th>How it lies</th>
+            <th>How it is placed</th>
           </tr>
         </thead>
         <tbody>
@@ -47,7 +47,7 @@ export function LayTable({ plan, lay, section, unit }: Props) {
                   <Length mm={Math.max(0, mm)} unit={unit} />
                 </td>
               ))}
-              <td>{lies(placing)}</td>
+              <td>{howPlaced(placing)}</td>
             </chakra.tr>
           ))}
         </tbody>
@@ -63,5 +63,5 @@ function layersOf({ layers, under }: Placing, section: Lay["sections"][number]):
   return under ? `${said}, under another` : said;
 }
 
-const lies = ({ turned, mirrored }: Placing) =>
+const howPlaced = ({ turned, mirrored }: Placing) =>
   [turned && "turned", mirrored && "flipped"].filter(Boolean).join(" and ") || "as drawn";

@@ -11,7 +11,7 @@ type Props = {
   unit: Unit;
   /** The length of a stripe or check, in mm; none is drawn at 0. */
   repeat: number;
-  /** What lies on the cloth; `px` is how many mm a px is. */
+  /** What is on the cloth; `px` is how many mm a px is. */
   children: (draw: Frame, line: string, px: number) => ReactNode;
 };
 

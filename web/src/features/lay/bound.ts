@@ -5,7 +5,7 @@ import { pieceName } from "../../drawing/names";
 type Section = NonNullable<Plan["lay"]>["sections"][number];
 type Step = Section["bound_steps"][number];
 
-/** What each step adds along the table, in mm, and how many times the cloth lies along it. */
+/** What each step adds along the table, in mm, and how many lengths of cloth are on one length of it. */
 export type Proof = { steps: { name: string; mm: number }[]; times: number };
 
 export function proofOf(plan: Plan, section: Section): Proof {

@@ -46,17 +46,17 @@ describe("moved", () => {
     expect(moved(start, 0, [-50, 0], cutting)).toBe(start);
     expect(moved(start, 0, [0, 500], cutting)[0]!.y_mm).toBeCloseTo(299.99, 2);
   });
-  it("keeps on the fold what lies there", () => {
+  it("keeps on the fold what is there", () => {
     expect(moved(start, 1, [25, 25], cutting)[1]).toMatchObject({ x_mm: 25, y_mm: 0 });
   });
-  it("passes by what lies in another layer", () => {
+  it("passes by what is in another layer", () => {
     const single = start.map((one, k) => (k === 0 ? { ...one, layers: [1] } : k === 2 ? { ...one, layers: [2] } : one));
     expect(moved(single, 0, [400, 0], cutting)[0]!.x_mm).toBe(400);
   });
 });
 
 describe("turned", () => {
-  it("turns a piece where it lies, and back again", () => {
+  it("turns a piece where it is, and back again", () => {
     const once = turned(start, 2, "turn", cutting)!;
     expect(once[2]!.turned).toBe(true);
     const [was, is] = [start, once].map((placings) => outlineOf(placings[2]!, cutting));
@@ -68,7 +68,7 @@ describe("turned", () => {
     expect(next[1]).toMatchObject({ turned: true, mirrored: true });
     expect(Math.min(...outlineOf(next[1]!, cutting).map(([, y]) => y))).toBeCloseTo(0, 9);
   });
-  it("turns nothing on one-way cloth, and flips neither what lies on the fold nor one alone", () => {
+  it("turns nothing on one-way cloth, and flips neither what is on the fold nor one alone", () => {
     expect(may("turn", start[0]!, { ...cutting, oneWay: true })).toBe(false);
     expect(may("flip", start[1]!, cutting)).toBe(false);
     expect(may("flip", { ...start[0]!, layers: [1] }, cutting)).toBe(false);

@@ -1,4 +1,4 @@
-/** Moving pieces of a lay by hand: what is possible, and where a piece comes to rest. No piece ever lies on another. */
+/** Moving pieces of a lay by hand: what is possible, and where a piece comes to rest. No piece is ever on another. */
 import type { Plan } from "../../api/shop";
 import { bounds, overlaps, type Ring } from "../../geometry/overlap";
 import { onCloth } from "../../drawing/frame";
@@ -9,7 +9,7 @@ export type Placing = Lay["placements"][number];
 /** A piece that has slid against another stays this far from it, in mm. */
 const AIR = 0.01;
 
-/** What the moves need to know of a plan: outlines, and which pieces lie on the fold. */
+/** What the moves need to know of a plan: outlines, and which pieces are on the fold. */
 export type Cutting = {
   outlines: Map<string, Ring>;
   onFold: Set<string>;
@@ -32,7 +32,7 @@ export function reachOf(placings: readonly Placing[], cutting: Cutting): number 
   return Math.max(...placings.map((placing) => bounds(outlineOf(placing, cutting))[far]));
 }
 
-/** Whether a piece lies within its layers and on no other piece. */
+/** Whether a piece is within its layers and on no other piece. */
 export function free(placing: Placing, index: number, placings: readonly Placing[], cutting: Cutting): boolean {
   const { section } = cutting;
   const ring = outlineOf(placing, cutting);
@@ -59,7 +59,7 @@ export function moved(
 ): readonly Placing[] {
   const placing = placings[index]!;
   const held = cutting.onFold.has(placing.piece);
-  // What lies on the fold stays on it: it can only go along, and a fold lies along x whichever way it runs.
+  // What is on the fold stays on it: it can only go along, and a fold is along x whichever way it runs.
   const by: [number, number] = [dx, held ? 0 : dy];
   const at = (share: number): Placing => ({
     ...placing,
@@ -98,7 +98,7 @@ export function may(turn: Turn, placing: Placing, cutting: Cutting): boolean {
   return placing.layers.length > 1 && !cutting.onFold.has(placing.piece);
 }
 
-/** The placings with one piece turned or flipped where it lies; null where there is no room for it. */
+/** The placings with one piece turned or flipped where it is; null where there is no room for it. */
 export function turned(
   placings: readonly Placing[],
   index: number,

@@ -3,7 +3,7 @@ import type { Plan } from "../../api/shop";
 import { onCloth, type XY } from "../../drawing/frame";
 import type { Lay, Placing } from "./moves";
 
-/** Two placings that meet at a notch: `off` is how far the second lies past its stripe, along the cloth, in mm. */
+/** Two placings that meet at a notch: `off` is how far the second is past its stripe, along the cloth, in mm. */
 export type Meeting = { one: number; other: number; garment: string; code: string; off: number };
 
 /** From -repeat / 2 to repeat / 2. */
@@ -25,8 +25,8 @@ export function meetings(
 ): Meeting[] {
   if (!(repeat > 0)) return [];
   const pieces = new Map(plan.pieces.map((piece) => [piece.id, piece]));
-  const lying = placings.map((placing, index) => ({ placing, index, piece: pieces.get(placing.piece)! }));
-  const along = lying.filter(({ placing }) => !sections[placing.section]?.crosswise);
+  const laid = placings.map((placing, index) => ({ placing, index, piece: pieces.get(placing.piece)! }));
+  const along = laid.filter(({ placing }) => !sections[placing.section]?.crosswise);
   return along
     .filter(({ piece }) => piece.panel === "front")
     .flatMap(({ placing, index, piece }) => {

@@ -8,7 +8,7 @@ import { Unworkable } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { words } from "./words";
 
-/** Every call for the printer, piece by piece: a tick for the chalk, the number large, where the tape lies, its sum. */
+/** Every call for the printer, piece by piece: a tick for the chalk, the number large, where the tape is, its sum. */
 export function CallCard() {
   const { id = "" } = useParams();
   const [query] = useSearchParams();
@@ -94,7 +94,7 @@ function FoldSo({ section, anew }: { section: Section; anew: boolean }) {
     <chakra.p marginTop={anew ? "16" : "0"}>
       {section.part !== "all" && <b>{section.cut}. </b>}
       {anew && `${words.cutOff} `}
-      {section.say} {section.fold === "open" ? words.open : words.folded}
+      {section.say} {section.layers.length === 1 ? words.open : words.folded}
     </chakra.p>
   );
 }

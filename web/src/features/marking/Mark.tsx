@@ -241,7 +241,7 @@ function sectionAt(plan: Plan, call: number): Section | undefined {
   return placing == null ? undefined : plan.lay?.sections[plan.lay.placements[placing]!.section];
 }
 
-/** Whether this is the first call on a piece that lies under another layer. */
+/** Whether this is the first call on a piece that is under another layer. */
 function under(plan: Plan, call: number): boolean {
   const placing = plan.marks[call - 1]?.placing;
   if (placing == null || plan.marks[call - 2]?.placing === placing) return false;
@@ -264,7 +264,7 @@ function Refold({ plan, section, unit }: { plan: Plan; section: Section; unit: U
         </p>
       )}
       <p>
-        {section.say} {section.fold === "open" ? words.open : words.folded}
+        {section.say} {section.layers.length === 1 ? words.open : words.folded}
       </p>
     </Box>
   );

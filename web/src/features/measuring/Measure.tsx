@@ -12,7 +12,6 @@ import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { Closed } from "./Closed";
 import { DigitalTape } from "./DigitalTape";
-import { sessionOf } from "../../ui/trade";
 import { Figure } from "./Figure";
 import { shapeOf, SHAPES } from "./figure";
 import { Sheet } from "./Sheet";
@@ -22,7 +21,7 @@ import { Ways } from "./Ways";
 
 /** One point at a time in the order of taking, the figure beside it, the whole sheet at hand. */
 export function Measure({ order, plan, error }: { order: Order; plan: Plan | undefined; error: Error | null }) {
-  const [session, setSession] = useState<Session>(() => sessionOf(order.garments.map((one) => one.style)));
+  const [session, setSession] = useState(order.session as Session);
   const points = usePoints(session);
   if (order.sheet.closed) return <Closed order={order} plan={plan} />;
   if (!points.data) return <Box padding="16">{points.error ? points.error.message : "Fetching the points…"}</Box>;

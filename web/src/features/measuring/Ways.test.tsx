@@ -21,7 +21,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-it("shows an estimate with its sum, names and numbers, and how far what was taken lies from it", async () => {
+it("shows an estimate with its sum, names and numbers, and how far what was taken is from it", async () => {
   const calls = standIn({ "PUT /readings/.*": ({ body }) => ({ body }) });
   show(<Stand ways={[way, { ...way, key: "hip", code: "other" }]} />);
   const row = screen.getByRole("listitem");

@@ -17,8 +17,8 @@ export function Ways({ point, unit, writes, ways }: WaysProps) {
     writes.read.mutateAsync({ id: crypto.randomUUID(), key: point.key, typed, way });
   const lay = async (typed: string) => {
     if (typed === "") return;
-    const told = await writes.flat.mutateAsync({ key: point.key, typed, unit });
-    await take(told.typed, "flat");
+    const flat = await writes.flat.mutateAsync({ key: point.key, typed, unit });
+    await take(flat.typed, "flat");
     setFlat(typed);
   };
   return (

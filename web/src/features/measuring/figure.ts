@@ -1,4 +1,4 @@
-/** The figure in each view, drawn to the client's own proportions, and where every landmark and level of it lies. */
+/** The figure in each view, drawn to the client's own proportions, and where every landmark and level of it is. */
 export type XY = [number, number];
 export type Shape = { chest: number; waist: number; hip: number };
 /** `rounds` are the two ends of a tape that runs round; `marks` are what a tape along the body passes. */
@@ -149,7 +149,7 @@ export function figure(view: string, shape: Shape): Drawn {
 
 export type Laid = { front: string; behind: string };
 
-/** How the tape of a point lies on the drawn figure; null where the figure lacks a landmark. */
+/** How the tape of a point is on the drawn figure; null where the figure lacks a landmark. */
 export function tapeOn(tape: string[], { marks, rounds }: Drawn): Laid | null {
   const [kind, ...names] = tape;
   const ends = kind === "round" ? rounds[names[0]!] : undefined;

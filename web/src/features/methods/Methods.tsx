@@ -3,24 +3,16 @@ import { useState } from "react";
 import { useBodies, useDraft } from "../../api/design";
 import { inWords } from "../../api/client";
 import type { Mark, Plan } from "../../api/shop";
+import { called, methodName, methodOf, useTrade } from "../../api/trade";
 import type { Unit } from "../../lengths/units";
 import { field, Label } from "../../ui/field";
 import { useKeys } from "../../ui/keys";
 import { Length } from "../../ui/length";
 import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
-import { called, METHODS, STYLES, TOPS } from "../../ui/trade";
 import { Says } from "../../ui/words";
 import { differences } from "./differences";
 import { Overlay } from "./Overlay";
-
-const FITTING: Record<string, string> = {
-  "one-piece-leg": "boxers",
-  "four-layer": "palazzo",
-  "multiplied-quarter": "palazzo",
-  "quarter-bust": "bodice",
-};
-const OF_TOPS = "quarter-bust";
 
 /** Every method, step by step in words and numbers on one body; another laid over it. */
 export function Methods() {
@@ -32,12 +24,19 @@ export function Methods() {
   const bodies = useBodies().data ?? [];
   const one = useDraft(method, style, sheet);
   const other = useDraft(against, style, sheet);
+  const trade = useTrade();
+  const kind = methodOf(trade, method)?.kind ?? "";
+  const styles = trade.kinds.find((one) => one.key === kind)?.styles ?? [];
+  const name = (key: string) => methodName(trade, key);
+  const others = trade.methods.filter((one) => one.kind === kind && one.key !== method);
+  /** Another method: a style that it makes, and nothing laid over it that makes other garments. */
   const choose = (next: string) => {
     setMethod(next);
     setAt(0);
-    if (FITTING[next]) setStyle(FITTING[next]);
-    else if (style in TOPS) setStyle("straight-trousers");
-    if (next === OF_TOPS) setAgainst("");
+    const made = trade.kinds.flatMap((one) => one.styles).filter((one) => one.methods.includes(next));
+    if (made.length && made.every((one) => one.key !== style))
+      setStyle((made.find((one) => one.first === next) ?? made[0]!).key);
+    if (methodOf(trade, next)?.kind !== methodOf(trade, against)?.kind) setAgainst("");
   };
   const steps = one.data?.marks.filter((mark) => mark.stage !== "place") ?? [];
   const mark = steps[Math.min(at, steps.length - 1)];
@@ -51,22 +50,9 @@ export function Methods() {
     <WithMargin>
       <Box flex="1" minWidth="0" minHeight="0" display="flex" flexDirection="column" padding="16" gap="12">
         <Box display="grid" gap="12" gridTemplateColumns={{ base: "1fr 1fr", lg: "repeat(4, 1fr)" }}>
-          <Pick text="Method" value={method} onPick={choose} options={names(METHODS)} />
-          <Pick
-            text="Laid over it"
-            value={against}
-            onPick={setAgainst}
-            options={[
-              ["", "Nothing"],
-              ...names(METHODS).filter(([key]) => key !== method && key !== OF_TOPS && method !== OF_TOPS),
-            ]}
-          />
-          <Pick
-            text="Style"
-            value={style}
-            onPick={setStyle}
-            options={Object.entries(method === OF_TOPS ? TOPS : STYLES)}
-          />
+          <Pick text="Method" value={method} onPick={choose} options={named(trade.methods)} />
+          <Pick text="Laid over it" value={against} onPick={setAgainst} options={[["", "Nothing"], ...named(others)]} />
+          <Pick text="Style" value={style} onPick={setStyle} options={named(styles)} />
           <Pick
             text="On"
             value={sheet}
@@ -74,16 +60,16 @@ export function Methods() {
             options={[["", "An invented body"], ...bodies.map((body): [string, string] => [body.sheet, body.name])]}
           />
         </Box>
-        <p>{METHODS[method]?.says}</p>
-        <Trouble error={one.error} name={METHODS[method]!.name} />
-        {against && <Trouble error={other.error} name={METHODS[against]!.name} />}
+        <p>{methodOf(trade, method)?.says}</p>
+        <Trouble error={one.error} name={name(method)} />
+        {against && <Trouble error={other.error} name={name(against)} />}
         {one.data && (
           <Box as="figure" flex="1" minHeight="300px" display="flex" flexDirection="column">
             <Overlay one={one.data} other={against && other.data ? other.data : undefined} mark={mark} />
             {against && other.data && (
               <chakra.figcaption color="ink2">
                 {overlies(one.data, other.data)
-                  ? `Firm: ${METHODS[method]?.name}. Broken, dyed: ${METHODS[against]?.name}. Sewing lines, both from the guide line and the top.`
+                  ? `Firm: ${name(method)}. Broken, dyed: ${name(against)}. Sewing lines, both from the guide line and the top.`
                   : "A leg in one piece has no side to be laid over: only the numbers are compared."}
               </chakra.figcaption>
             )}
@@ -93,19 +79,14 @@ export function Methods() {
       <Margin>
         {mark && <Step mark={mark} at={Math.min(at, steps.length - 1)} of={steps.length} go={setAt} />}
         {one.data && against && other.data && (
-          <Apart
-            one={one.data}
-            other={other.data}
-            names={[METHODS[method]!.name, METHODS[against]!.name]}
-            unit={unit}
-          />
+          <Apart one={one.data} other={other.data} names={[name(method), name(against)]} unit={unit} />
         )}
       </Margin>
     </WithMargin>
   );
 }
 
-const names = (told: typeof METHODS): [string, string][] => Object.entries(told).map(([key, { name }]) => [key, name]);
+const named = (list: { key: string; name: string }[]) => list.map(({ key, name }): [string, string] => [key, name]);
 
 /** Both are front and back, or both a leg in one piece. */
 const overlies = (one: Plan, other: Plan) => one.panels[0]?.name === other.panels[0]?.name;
@@ -128,10 +109,11 @@ function Pick({ text, value, options, onPick }: PickProps) {
 
 /** Why a method cannot draw this style on this body, and what would. */
 function Trouble({ error, name }: { error: Error | null; name: string }) {
+  const trade = useTrade();
   if (!error) return null;
   return (
     <Says tone="wrong">
-      <b>{name}.</b> {called(inWords(error))}
+      <b>{name}.</b> {called(trade, inWords(error))}
     </Says>
   );
 }

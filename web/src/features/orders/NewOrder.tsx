@@ -4,10 +4,10 @@ import { useNavigate } from "react-router";
 import { useClients } from "../../api/clients";
 import { type NewOrder as Asked, useMakeOrder } from "../../api/shop";
 import { useMe } from "../../api/session";
+import { kindOf, pairOf, type Trade, useTrade } from "../../api/trade";
 import { Chips } from "../../ui/chips";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
-import { JUMPSUIT, STYLES, TOPS } from "../../ui/trade";
 import { Says } from "../../ui/words";
 
 const ids = () => ({
@@ -20,21 +20,26 @@ const ids = () => ({
 });
 
 const TWO = "two-piece";
-const OFFERED: Record<string, Record<string, string>> = {
-  Trousers: STYLES,
-  Tops: TOPS,
-  Outfits: { [TWO]: "Two-piece: trousers and matching top", [JUMPSUIT]: "Jumpsuit" },
-};
+
+/** What an order can start with: a garment of any kind, two that go together, or two that are sewn together. */
+function offered(trade: Trade) {
+  const named = (list: { key: string; name: string }[]) => list.map(({ key, name }) => ({ value: key, label: name }));
+  return [
+    ...trade.kinds.map((kind) => ({ legend: kind.name, options: named(kind.styles) })),
+    {
+      legend: "Outfits",
+      options: [{ value: TWO, label: "Two-piece: trousers and matching top" }, ...named(trade.pairs)],
+    },
+  ];
+}
 
 /** The garments an order starts with. */
-function garmentsOf(style: string): Asked["garments"] {
-  const trousers = { name: "trousers", style: "straight-trousers", choices: {} };
-  if (style === TWO) return [trousers, { name: "top", style: "straight-top", choices: {} }];
-  if (style === JUMPSUIT) {
-    const choices = { top: { style: "bodice", choices: {} }, lower: { style: "palazzo", choices: {} } };
-    return [{ name: JUMPSUIT, style, choices }];
-  }
-  return [{ name: style in TOPS ? "top" : "trousers", style, choices: {} }];
+function garmentsOf(trade: Trade, style: string): Asked["garments"] {
+  if (style === TWO) return trade.kinds.map((kind) => ({ name: kind.half, style: kind.start, choices: {} }));
+  const pair = pairOf(trade, style);
+  if (!pair) return [{ name: kindOf(trade, style)?.half ?? "garment", style, choices: {} }];
+  const halves = Object.entries(pair.halves).map(([kind, start]) => [kind, { style: start, choices: {} }]);
+  return [{ name: pair.key, style, choices: Object.fromEntries(halves) as Record<string, unknown> }];
 }
 
 /** A client, what is to be made, and by when; then straight to measuring. */
@@ -42,6 +47,7 @@ export function NewOrder() {
   const onward = useNavigate();
   const me = useMe();
   const make = useMakeOrder();
+  const trade = useTrade();
   const [made] = useState(ids);
   const [client, setClient] = useState("");
   const clients = useClients(client.trim());
@@ -67,7 +73,7 @@ export function NewOrder() {
         known: known !== undefined,
         title: title.trim(),
         promised_on: day,
-        garments: garmentsOf(style),
+        garments: garmentsOf(trade, style),
         unit: (me.data?.unit ?? "in") as "in" | "cm",
       },
       { onSuccess: (order) => void onward(`/orders/${order}/measure`) },
@@ -98,14 +104,8 @@ export function NewOrder() {
         <Label text="What is to be made">
           <chakra.input {...field} value={title} onChange={(e) => setTitle(e.target.value)} maxLength={120} />
         </Label>
-        {Object.entries(OFFERED).map(([legend, styles]) => (
-          <Chips
-            key={legend}
-            legend={legend}
-            value={style}
-            options={Object.entries(styles).map(([value, label]) => ({ value, label }))}
-            onChoose={setStyle}
-          />
+        {offered(trade).map(({ legend, options }) => (
+          <Chips key={legend} legend={legend} value={style} options={options} onChoose={setStyle} />
         ))}
         <Label text="Promised for">
           <chakra.input {...field} type="date" value={day} onChange={(e) => setDay(e.target.value)} />

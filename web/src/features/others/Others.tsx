@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type FormEvent, useState } from "react";
+import { type FormEvent, useRef, useState } from "react";
 import { Link, useParams } from "react-router";
 import { inWords } from "../../api/client";
 import { useClients } from "../../api/clients";
@@ -12,7 +12,6 @@ import { field } from "../../ui/field";
 import { Length } from "../../ui/length";
 import { Bought } from "../../ui/margin";
 import { Press } from "../../ui/press";
-import { sessionOf } from "../../ui/trade";
 import { Says } from "../../ui/words";
 
 /** The same outfit for a choir or a crew: everybody's sizes in one table, one plan each, one shopping list. */
@@ -20,7 +19,7 @@ export function Others() {
   const { id = "" } = useParams();
   const order = useOrder(id);
   const group = useGroup(id);
-  const session: Session = sessionOf(order.data?.garments.map((one) => one.style) ?? []);
+  const session = (order.data?.session ?? "trousers") as Session;
   const own = group.data?.members.find((one) => one.order === id)?.sizes ?? {};
   // What nobody can do without, then what was taken of this client besides.
   const taken = usePoints(session).data;
@@ -135,13 +134,21 @@ type SizesProps = {
 /** A row a client, a column a point: typed as on the sheet, read when the cell is left. */
 function Sizes({ members, points, unit, writes, refused }: SizesProps) {
   const [wrong, setWrong] = useState<Record<string, string>>({});
+  const ids = useRef(new Map<string, string>());
   const keep = (member: Member, key: string, typed: string) => {
     if (typed.trim() === (member.sizes[key] ?? "")) return;
     const place = `${member.order}.${key}`;
+    // The same text typed again after the line was lost is the same reading.
+    const sent = `${place}=${typed.trim()}`;
+    const id = ids.current.get(sent) ?? crypto.randomUUID();
+    ids.current.set(sent, id);
     writes.read.mutate(
-      { sheet: member.sheet, key, typed: typed.trim() },
+      { id, sheet: member.sheet, key, typed: typed.trim() },
       {
-        onSuccess: () => setWrong((was) => ({ ...was, [place]: "" })),
+        onSuccess: () => {
+          ids.current.delete(sent);
+          setWrong((was) => ({ ...was, [place]: "" }));
+        },
         onError: (error) => setWrong((was) => ({ ...was, [place]: inWords(error) })),
       },
     );

@@ -151,12 +151,9 @@ function Invite({ writes }: { writes: ReturnType<typeof useTeamWrites> }) {
       <Chips
         legend="Role"
         value={role}
-        options={ROLES.map(({ value, label, may }) => ({ value, label, hint: may }))}
+        options={ROLES.map(({ value, label, may }) => ({ value, label, says: may }))}
         onChoose={(value) => setRole(value as Role)}
       />
-      <chakra.p color="ink2" fontSize="16px">
-        {ROLES.find((one) => one.value === role)!.may}
-      </chakra.p>
       {(wrong || writes.invite.error) && <Says tone="wrong">{wrong || writes.invite.error?.message}</Says>}
       <Press kind="main" type="submit">
         Make the link

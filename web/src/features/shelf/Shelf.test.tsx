@@ -27,7 +27,7 @@ const page = (rights: string[], put: (body: unknown) => { status?: number; body:
   return calls;
 };
 
-it("lists what lies there and what it is kept for; who may not order changes nothing", async () => {
+it("lists what is there and what it is kept for; who may not order changes nothing", async () => {
   page([]);
   await screen.findByText("Bolt of twill, 60 in wide");
   expect(screen.getByRole("link", { name: "Choir" }).getAttribute("href")).toBe("/orders/o/cloth");

@@ -4,11 +4,11 @@ import { Link } from "react-router";
 import { inWords } from "../../api/client";
 import { useMay, useMe } from "../../api/session";
 import { plainCloth, type Form, type ShelfCloth, useShelf, useShelfWrites } from "../../api/shelf";
+import { useTrade } from "../../api/trade";
 import { type Unit, withUnit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
-import { KINDS } from "../../ui/trade";
 import { Says } from "../../ui/words";
 
 const FORMS: { value: Form; label: string }[] = [
@@ -90,7 +90,7 @@ function Row({ row, edit }: { row: ShelfCloth; edit?: () => void }) {
 }
 
 const FIELDS = [
-  { key: "name", label: "What it is called", hint: "where it lies, what it was bought for" },
+  { key: "name", label: "What it is called", hint: "where it is, what it was bought for" },
   { key: "width", label: "Width, selvedge to selvedge", hint: "" },
   { key: "length", label: "How long", hint: "a bolt's may be left empty" },
   { key: "shrink_percent", label: "Shrinks by, %", hint: "" },
@@ -103,6 +103,7 @@ function ClothForm({ was, done }: { was: ShelfCloth | null; done: () => void }) 
   const [row, setRow] = useState<ShelfCloth>(() => was ?? plainCloth({}));
   const [missing, setMissing] = useState("");
   const { put } = useShelfWrites();
+  const { cloths } = useTrade();
   const set = (changes: Partial<ShelfCloth>) => setRow((now) => ({ ...now, ...changes }));
   const send = (event: FormEvent) => {
     event.preventDefault();
@@ -139,8 +140,10 @@ function ClothForm({ was, done }: { was: ShelfCloth | null; done: () => void }) 
       ))}
       <Label text="Kind">
         <chakra.select {...field} value={row.kind} onChange={(event) => set({ kind: event.target.value })}>
-          {KINDS.map((kind) => (
-            <option key={kind}>{kind}</option>
+          {cloths.map(({ key, name }) => (
+            <option key={key} value={key}>
+              {name}
+            </option>
           ))}
         </chakra.select>
       </Label>

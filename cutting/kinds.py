@@ -1,0 +1,170 @@
+"""The kinds of garments: what each can be made as, what can be chosen for it, and how it is drafted.
+
+An unknown kind or style fails here. A kind's checks and ledger are listed by its name in `checks` and `ledger`.
+"""
+
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, fields
+from typing import Any
+
+from cutting.body import Body
+from cutting.cloth import Cloth
+from cutting.garments import Garment, draft_lower, draft_top
+from cutting.geometry import Point, beyond
+from cutting.lengths import Length
+from cutting.methods import (
+    METHODS,
+    OF_A_WAIST,
+    STYLES,
+    Allowances,
+    Ask,
+    methods_for,
+    resolve,
+    usual_method,
+    usual_sources,
+)
+from cutting.methods.choices import LOWER, Choice
+from cutting.methods.darts import Darts
+from cutting.methods.upper import (
+    OF_THE_SEAM,
+    QUARTER_BUST,
+    TOPS,
+    TopAllowances,
+    TopAsk,
+    draw_top,
+    resolve_top,
+    usual_top_sources,
+)
+from cutting.methods.upper.choices import EDGE_NEEDS, TOP
+from cutting.pieces import finish
+
+Chosen = Mapping[str, Any]
+
+
+@dataclass(frozen=True)
+class GarmentKind:
+    """A kind of garment. `start` is the style one starts from, `ask` what is asked of its methods, `allowances` its
+    seam allowances; `edge_needs` says which of those are asked only where something holds.
+
+    `facts` are what its choices may need to know of a style; `sources` where a choice's default comes from; `sums` the
+    sizes a draft works out, in mm; `outline` half of a style's front as it hangs, from its centre line.
+    """
+
+    name: str
+    start: str
+    styles: Mapping[str, Any]
+    choices: Mapping[str, Choice]
+    ask: type[Any]
+    allowances: type[Any]
+    edge_needs: Mapping[str, Any]
+    methods_for: Callable[[str], list[str]]
+    first_method: Callable[[str], str]
+    unused: Callable[[str], tuple[str, ...]]
+    facts: Callable[[str], dict[str, str]]
+    sources: Callable[[str, str, Cloth], dict[str, str]]
+    resolve: Callable[[str, str, dict[str, Any], Cloth | None, bool], Any]
+    draft: Callable[[str, str, Body, Any], Garment]
+    sums: Callable[[Body, str, Any], dict[str, float]]
+    outline: Callable[[Body, str], Sequence[Point]]
+
+    @property
+    def methods(self) -> list[str]:
+        """Every method that makes any of its styles."""
+        made = {method for style in self.styles for method in self.methods_for(style)}
+        return [method for method in (*METHODS, *sorted(made - set(METHODS))) if method in made]
+
+
+SILENT = (
+    "girth", "waist_girth", "waist_round", "front_gathers", "back_gathers", "thigh_depth", "ankle_depth",
+    "crotch_width",
+)  # fmt: skip
+"""Sums that no choice is said to change."""
+
+
+def _sizes(sums: Any) -> dict[str, float]:
+    sizes: dict[str, float] = {}
+    for field in fields(sums):
+        value = getattr(sums, field.name)
+        if isinstance(value, Length) and field.name not in SILENT:
+            sizes[field.name] = value.mm
+        elif isinstance(value, Darts):
+            sizes[field.name] = value.all.mm
+    return sizes
+
+
+def _lower_sums(body: Body, method: str, ask: Ask) -> dict[str, float]:
+    return _sizes(METHODS[method].sums(body, ask)) | {"centre_seam": ask.allowances.centre.mm}
+
+
+def _top_sums(body: Body, _: str, ask: TopAsk) -> dict[str, float]:
+    drawn = draw_top(body, ask)
+    return _sizes(drawn.sums) | {"sleeve_length": drawn.sleeve.length.mm if drawn.sleeve else 0.0}
+
+
+def _lower_outline(body: Body, style: str) -> list[Point]:
+    """What reaches past the centre line is folded in between the legs."""
+    method = usual_method(style)
+    how = METHODS[method]
+    _, drafts = how.draw(body, resolve(method, style, {}), how.seats)
+    panel = finish(style, drafts[0])
+    centre = panel.points["CF"].across
+    net = beyond(panel.net, 0.0) if panel.name == "leg" else panel.net
+    return [Point(min(0.0, p.across - centre), p.down) for p in net]
+
+
+def _top_outline(body: Body, style: str) -> list[Point]:
+    panel = finish(style, draw_top(body, resolve_top(QUARTER_BUST, style, {})).drafts[0])
+    return [Point(-p.across, p.down) for p in panel.net]
+
+
+def _top_facts(style: str) -> dict[str, str]:
+    return {"fitted": "yes" if TOPS[style].fitted else "no", "ends": TOPS[style].ends}
+
+
+KINDS: dict[str, GarmentKind] = {
+    kind.name: kind
+    for kind in (
+        GarmentKind(
+            "lower", "straight-trousers", STYLES, LOWER, Ask, Allowances, {}, methods_for, usual_method,
+            lambda method: METHODS[method].unused, lambda style: {"leg": STYLES[style].leg}, usual_sources, resolve,
+            draft_lower, _lower_sums, _lower_outline,
+        ),
+        GarmentKind(
+            "top", "straight-top", TOPS, TOP, TopAsk, TopAllowances, EDGE_NEEDS, lambda style: [QUARTER_BUST],
+            lambda style: QUARTER_BUST, lambda method: (), _top_facts, usual_top_sources, resolve_top, draft_top,
+            _top_sums, _top_outline,
+        ),
+    )
+}  # fmt: skip
+
+
+@dataclass(frozen=True)
+class Pair:
+    """A style of two halves that are sewn together: each by its kind, the upper first, with the style it starts from.
+
+    `left_out` are the choices that the seam makes for each half, `of_seam` those that only a half has.
+    """
+
+    halves: Mapping[str, str]
+    left_out: Mapping[str, tuple[str, ...]]
+    of_seam: tuple[str, ...]
+
+
+PAIRS: dict[str, Pair] = {
+    "jumpsuit": Pair(
+        {"top": "bodice", "lower": "palazzo"}, {"top": OF_THE_SEAM, "lower": OF_A_WAIST}, ("waist_join",)
+    ),
+}  # fmt: skip
+
+
+def kind_of(style: str) -> GarmentKind:
+    """The kind a style is of. Raises KeyError for a style there is not."""
+    found = next((kind for kind in KINDS.values() if style in kind.styles), None)
+    if found is None:
+        raise KeyError(style)
+    return found
+
+
+def all_styles() -> tuple[str, ...]:
+    """Every style of a garment by itself."""
+    return tuple(style for kind in KINDS.values() for style in kind.styles)

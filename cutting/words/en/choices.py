@@ -1,0 +1,182 @@
+"""Each choice in a tailor's words: what is asked, a hint, what is taken where nothing is chosen, its rules."""
+
+from cutting.words.language import ChoiceWords
+
+GROUPS = {
+    "lower": {
+        "waist": "Waist", "fit": "How it sits", "crotch": "Crotch", "leg": "Leg", "darts": "Darts", "pockets": "Pockets",
+        "seams": "Seams and chalk", "another-cloth": "Another cloth",
+    },
+    "top": {
+        "neck": "Neck and opening", "fit": "How it sits", "sleeve": "Sleeve", "length": "Length and hem",
+        "seams": "Seams and chalk", "another-cloth": "Another cloth",
+    },
+}  # fmt: skip
+SOURCES = {"method": "by the method", "style": "by the style", "cloth": "by the cloth", "": ""}
+"""Where the usual choice comes from."""
+
+_SPEAK = ("The calls speak", "of cut lines on cloth, of sewing lines on paper", "")
+_ANOTHER = ("Cut from another cloth", "Cloth, Mark and Lay then have both", "")
+_DARTS = ("Darts in each back and front", "they take the waist in", "As the waist needs")
+CHOICES: dict[str, dict[str, tuple[str, str, str]]] = {
+    # kind of garment: choice: what is asked, hint, what is taken where nothing is chosen and no length can be named
+    "lower": {
+        "waist_join": ("Taken in to the top by", "the waist seam is sewn to the top", ""),
+        "waist_finish": ("Finished with", "", ""),
+        "closure": ("Opens with", "", ""),
+        "closure.joined": ("Opens with", "one zip through the waist, or nothing", ""),
+        "band": ("The band is placed", "verticals start from its top", ""),
+        "band_depth": ("Band, finished", "a strip is twice this and two seams", ""),
+        "band_overlap": ("Overlap", "for hook and bar", ""),
+        "band_join": ("The band is", "", ""),
+        "casing": ("Casing", "cut on and turned twice", ""),
+        "heading": ("Heading", "what stands up over the tie", ""),
+        "elastic": ("Elastic", "without its overlap", ""),
+        "waist_position": ("The waist is", "where the figure was taken", ""),
+        "belt_loops": ("Belt loops", "", ""),
+        "seat": ("Seat", "sets the back's tip, raise and slant", ""),
+        "seat_height": ("Centre front and back", "what the front loses, the back gains", ""),
+        "hip_ease": ("Ease at the hip", "all round", ""),
+        "ease_place": ("That ease is placed", "", ""),
+        "hip_split": ("The back's hip wider by", "what the front gives up", ""),
+        "waist_ease": ("Ease at the waist", "all round", ""),
+        "seat_raise": ("Centre back, up", "for sitting down", "by the seat"),
+        "centre_slant": ("Centre back, in", "at the waist", "by the seat"),
+        "centre_base": ("Centre back, in on the crotch line", "holds the seat closer", ""),
+        "centre_drop": ("Centre front, down", "", "by the rule above"),
+        "side_raise": ("Side, up", "the waist rises to the side", ""),
+        "waist_cleanup": ("When it is joined, the waist is", "", ""),
+        "crotch_depth": ("Depth to the crotch line", "from the top of the figure", ""),
+        "crotch_ease": ("Ease in the depth", "room to sit", ""),
+        "crotch_extension": ("Front extension", "room between the legs", ""),
+        "back_extension": ("Back extension", "more than the front's", ""),
+        "back_tip": ("Back's tip", "beyond the front's point", "by the seat"),
+        "hip_line": ("Hip line", "where the width is laid", ""),
+        "front_diagonal": ("Front curve, from its corner", "", ""),
+        "back_diagonal": ("Back curve, from its corner", "", ""),
+        "curve_outside": ("Curve outside the centre line", "at the hip line", ""),
+        "length": ("Finished length", "from the top of the figure to the hem", "by the style"),
+        "knee_ease": ("Ease at the knee", "all round", ""),
+        "knee_width": ("Knee, all round", "sewn; instead of the ease", "knee and its ease"),
+        "thigh_ease": ("Ease at the thigh", "sets the leg line", ""),
+        "back_wider": ("The back's leg wider by", "shared about the crease", ""),
+        "hem_width": ("Hem, all round one leg", "sewn", "by the style"),
+        "fullness": ("Times a quarter of the hip", "a number from 1 to 4", ""),
+        "hem": ("Hem to turn up", "cut", ""),
+        "turn_up": ("Turn-up, finished", "cut twice as deep", "none"),
+        "darts": _DARTS,
+        "dart_place": ("The dart stands", "", ""),
+        "dart_intake": ("Dart, takes in", "each of them", "what is left over"),
+        "dart_length": ("Dart, long", "from the seam down", "by the panel"),
+        "yoke": ("Back yoke, deep at the centre", "the dart is in its seam", "none"),
+        "pockets": ("Pockets", "each brings all its pieces", ""),
+        "pocket_opening": ("Opening in the seam", "", ""),
+        "pocket_wide": ("Curved opening, along the waist", "", ""),
+        "pocket_deep": ("Curved opening, down the side", "", ""),
+        "patch": ("Patch, cut square", "", ""),
+        "allowances.side": ("Side", "to let out", ""),
+        "allowances.centre": ("Centre and crotch", "", ""),
+        "allowances.inner_leg": ("Inner leg", "", ""),
+        "allowances.waist": ("Waist", "", ""),
+        "back_from": ("The back is drafted", "the same outline either way", ""),
+        "marking": _SPEAK,
+        "other_cloth": _ANOTHER,
+    },
+    "top": {
+        "neck_shape": ("Neck", "", ""),
+        "neck_width": ("Neck, half its width", "from the centre", "from the neck's girth"),
+        "front_neck_depth": ("Neck, deep in front", "cut it small: it can be opened at the fitting", "by the shape"),
+        "back_neck_depth": ("Neck, deep behind", "", "by the style"),
+        "closure": ("Opens with", "where nothing opens, the neck is cut to pass the head", ""),
+        "zip_edge": ("Zip's edge at the neck", "", ""),
+        "finish": ("Neck and open armholes finished with", "", ""),
+        "bust_ease": ("Ease at the bust", "all round", ""),
+        "waist_ease": ("Ease at the waist", "all round", ""),
+        "hip_ease": ("Ease at the hip", "all round", ""),
+        "shoulder_slope": ("Shoulder, slopes", "", "as measured, else 1 in"),
+        "armhole_lower": ("Armhole lower by", "more room under the arm", ""),
+        "armhole_hollow": ("Armhole hollowed in front", "at half its depth", ""),
+        "bust_dart": ("What the front is longer by", "", ""),
+        "darts": ("Waist darts in each back and front", "", "As the waist needs"),
+        "dart_intake": ("Dart, takes in", "each of them", "what is left over"),
+        "sleeve": ("Sleeve", "", ""),
+        "sleeve_ease": ("Ease at the upper arm", "close 1 1/2, straight 2, loose 4", ""),
+        "cap_ease": ("Cap longer than the armhole by", "0 loose, 1/2 to 1 set in", ""),
+        "sleeve_length": ("Sleeve length", "with the elbow bent", "by the kind"),
+        "sleeve_round": ("Lower edge, all round", "with the elbow bent", "from the arm or the wrist"),
+        "top_length": ("Length", "from the nape, finished", "by the style"),
+        "hem_shape": ("Hem", "", ""),
+        "hem": ("Hem to turn up", "cut", ""),
+        "side_slit": ("Side slit", "", "none"),
+        "allowances.side": ("Side and underarm", "to let out", ""),
+        "allowances.shoulder": ("Shoulder", "", ""),
+        "allowances.armhole": ("Armhole", "", ""),
+        "allowances.neck": ("Neck", "", ""),
+        "allowances.waist": ("Waist", "", ""),
+        "marking": _SPEAK,
+        "other_cloth": _ANOTHER,
+    },
+}  # fmt: skip
+_NUMBER = {"none": "None", "one": "One", "two": "Two"}
+_CHALK = {"on-cloth": "On cloth, seams inside", "on-paper": "On paper, net"}
+RULES: dict[str, dict[str, dict[str, str]]] = {
+    "lower": {
+        "waist_join": {"darts": "Darts, over the top's", "gathers": "Gathers", "tucks": "Tucks"},
+        "waist_finish": {"straight-band": "Straight band", "shaped-band": "Shaped band", "half-elastic": "Band, elastic behind", "elastic-band": "Elastic in a band", "casing": "Casing, cut on", "paper-bag": "Paper-bag, channel and tie"},
+        "closure": {"fly": "Fly", "side-zip": "Side zip", "back-zip": "Invisible zip behind", "none": "Nothing"},
+        "closure.joined": {"back-zip": "Zip behind", "none": "Nothing"},
+        "band": {"below": "Below: taken off the verticals", "inside": "Inside: cut off the draft's top", "on-top": "On top: added above", "none": "Nowhere: there is none"},
+        "band_join": {"none": "One strip", "centre-back": "Joined behind"},
+        "elastic": {"waist-4": "The waist less 4 in", "nine-tenths": "Nine tenths of the waist"},
+        "waist_position": {"worn": "Where it is worn", "natural": "Natural", "high": "High", "low": "Low"},
+        "belt_loops": {"none": "None", "four": "A strip cut in four"},
+        "seat": {"flat": "Flat", "usual": "Usual", "full": "Full"},
+        "seat_height": {"raise-only": "Raise the back", "small-drop-and-raise": "Front 1/2 down, back up", "drop-and-raise": "Front down as the back goes up", "none": "Level"},
+        "ease_place": {"back": "All in the back", "panels": "In every panel", "measure": "In the measure, so the rules grow with it"},
+        "waist_cleanup": {"back-to-front": "Right as it is: the back cut to the front", "back-larger": "Taken in behind, cut 1 in larger", "redraw-centre": "Redrawn at the centre back", "re-mark-side": "Marked anew at the side"},
+        "crotch_depth": {"hip/4": "hip / 4", "hip/4+1": "hip / 4 + 1", "hip/4+2": "hip / 4 + 2, high waist", "hip/4+3": "hip / 4 + 3, very loose", "hip/3": "hip / 3", "hip/3-1": "hip / 3 - 1", "seated": "Measured seated", "outseam-inseam": "Outseam less inseam"},
+        "crotch_extension": {"hip/16": "hip / 16", "hip/20": "hip / 20", "by-size": "By size, 2 to 3 in", "thigh/2": "From half the thigh", "thigh-eased": "From the thigh and its ease", "thigh-cut": "From half the thigh, cut", "panel/4": "A quarter of the panel"},
+        "back_extension": {"tip": "Front's and the tip", "hip/8": "hip / 8", "hip/10": "hip / 10", "panel/2": "Half the panel"},
+        "back_tip": {"by-seat": "By the seat"},
+        "hip_line": {"measured": "As measured from the waist", "two-above": "2 in above the crotch line", "hip/16-above": "hip / 16 above it"},
+        "darts": _NUMBER,
+        "dart_place": {"half-panel": "In the panel's middle", "from-centre": "4 in from the centre", "crease": "On the crease", "bust-span": "Under the bust point"},
+        "pockets": {"in-seam": "In the side seam", "front-curved": "Curved, in front", "back-patch": "Patch behind", "outside-patch": "Outside patch, piped"},
+        "back_from": {"front": "From the cut front, by additions", "itself": "By itself, from lines of its own"},
+        "marking": _CHALK,
+        "other_cloth": {"bags": "Pocket bags", "facings": "Facings and backings", "band": "Band", "yoke": "Yoke", "all": "The whole garment"},
+    },
+    "top": {
+        "neck_shape": {"round": "Round", "v": "V", "square": "Square", "boat": "Boat"},
+        "closure": {"none": "Nothing", "back-zip": "Zip behind", "front-zip": "Zip in front"},
+        "finish": {"facing": "A facing", "bias": "A strip on the bias"},
+        "bust_dart": {"side": "In a dart from the side", "none": "Left in the front"},
+        "darts": _NUMBER,
+        "sleeve": {"none": "None", "short": "Short", "three-quarter": "Three-quarter", "long": "Long"},
+        "hem_shape": {"level": "Level", "curved": "Curved up at the sides"},
+        "marking": _CHALK,
+        "other_cloth": {"facings": "Facings and bindings", "sleeves": "Sleeves", "all": "The whole garment"},
+    },
+}  # fmt: skip
+
+
+def group_name(kind: str, group: str) -> str:
+    """What a group of choices is called."""
+    return GROUPS[kind][group]
+
+
+def choice_words(kind: str, key: str, joined: bool) -> ChoiceWords:
+    """What a choice asks; `key` is `allowances.side` for one of a set; `joined` of a half that is sewn to another."""
+    table = CHOICES[kind]
+    return ChoiceWords(*table.get(f"{key}.joined", table[key]) if joined else table[key])
+
+
+def rule_name(kind: str, key: str, rule: str, joined: bool) -> str:
+    """What a rule of a choice is called."""
+    table = RULES[kind]
+    return (table.get(f"{key}.joined", table[key]) if joined else table[key])[rule]
+
+
+def source_name(source: str) -> str:
+    """Where the usual choice comes from; empty for what is taken everywhere."""
+    return SOURCES[source]

@@ -1,0 +1,42 @@
+"""Orders with all they are planned from, in a fixed number of queries however many they are."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from uuid import UUID
+
+from shop.accounts.models import User
+from shop.clients.models import Reading
+from shop.clients.queries import last_readings_of
+from shop.cloths.models import Cloth
+from shop.orders.models import Garment, Order
+from shop.orders.queries import from_another_cloth
+
+
+@dataclass(frozen=True)
+class WholeOrder:
+    """An order, its garments as they were added, and the last reading of each point of its sheet."""
+
+    order: Order
+    garments: list[Garment]
+    readings: list[Reading]
+
+    @property
+    def other_cloth(self) -> Cloth | None:
+        """The order's other cloth, where something is cut from it."""
+        used = any(from_another_cloth(one.choices) for one in self.garments)
+        return self.order.other_cloth if used else None
+
+
+def whole_orders(actor: User, orders: Sequence[Order]) -> list[WholeOrder]:
+    """Each order whole, in their order."""
+    worn: dict[UUID, list[Garment]] = {order.id: [] for order in orders}
+    among = Garment.of(actor.workshop).filter(order_id__in=worn, removed=False)
+    for garment in among.order_by("created_at", "id"):
+        worn[garment.order_id].append(garment)
+    read = last_readings_of(actor, {order.sheet_id for order in orders})
+    return [WholeOrder(order, worn[order.id], read[order.sheet_id]) for order in orders]
+
+
+def whole_order(actor: User, order: Order) -> WholeOrder:
+    """One order whole."""
+    return whole_orders(actor, [order])[0]
