@@ -129,7 +129,7 @@ def percent(values: Sequence[float]) -> str:
     return f"mean {mean:+.1f} %, median {median:+.1f} %, 10 to 90: {low:+.1f} to {high:+.1f} %"
 
 
-def told_folded(rows: Sequence[Row], names: Sequence[str]) -> None:
+def print_folded(rows: Sequence[Row], names: Sequence[str]) -> None:
     """The folded cases, a line each, and their goals."""
     for name in names:
         own = [row for row in rows if row.name == name]
@@ -165,7 +165,7 @@ def main(words: Sequence[str]) -> int:
     best(plan(cases("lengthwise-centre")[names[0]], by_width=False), 1, 1)  # everything compiled and in memory
 
     print(f"Folded lengthwise in the middle, {FOLDED:g} s, {len(names)} cases, {len(seeds)} seeds; lengths in mm")
-    told_folded(folded(names, seeds), names)
+    print_folded(folded(names, seeds), names)
     for seconds in (int(text) for text in asked.seconds.split(",") if text):
         print(f"Open, {seconds} s each, against the yardstick with two workers", flush=True)
         apart = opened(names, on_open, seconds)

@@ -55,6 +55,9 @@ def _effect(key: str, rule: str, now: dict[str, float], other: Callable[[], dict
         then = other()
     except CuttingError as error:
         return Effect(key, rule, {}, error.problems)
-    changes = {name: then[name] - now[name] for name in now.keys() & then.keys()}
-    large = sorted((pair for pair in changes.items() if abs(pair[1]) > UNSEEN), key=lambda pair: -abs(pair[1]))
+    changes = {name: then[name] - now[name] for name in now if name in then}
+    # To a millionth: equal changes stay in the order of the sums.
+    large = sorted(
+        (pair for pair in changes.items() if abs(pair[1]) > UNSEEN), key=lambda pair: -round(abs(pair[1]), 6)
+    )
     return Effect(key, rule, dict(large[:NAMED]))

@@ -24,7 +24,7 @@ SLIPS: dict[str, Callable[[float], str]] = {
 
 
 def send(address: str, code: str, typed: str) -> None:
-    """Send one reading. Raises OSError where nobody hears it."""
+    """Send one reading. Raises OSError where it does not arrive."""
     body = json.dumps({"id": str(uuid4()), "typed": typed}).encode()
     request = urllib.request.Request(  # noqa: S310  # the address is the workshop's own server
         f"{address.rstrip('/')}/api/tape/{code}/readings", body, {"Content-Type": "application/json"}
@@ -33,7 +33,7 @@ def send(address: str, code: str, typed: str) -> None:
 
 
 def main(words: list[str], address: str) -> int:
-    """Send each reading; 0 where all that were sent were heard."""
+    """Send each reading; 0 where all that were sent arrived."""
     parser = argparse.ArgumentParser(prog="plavet tape", description="A digital tape's stand-in.")
     parser.add_argument("code", help="the code the Measure page shows")
     parser.add_argument("inches", nargs="+", type=float)
@@ -49,7 +49,10 @@ def main(words: list[str], address: str) -> int:
             try:
                 send(address, asked.code, typed)
             except urllib.error.HTTPError as error:
-                print(f"Nobody hears the code {asked.code} ({error.code}). Pair the tape on Measure.", file=sys.stderr)
+                print(
+                    f"The code {asked.code} is not paired ({error.code}). Pair the tape on Measure.",
+                    file=sys.stderr,
+                )
                 return 1
             except OSError:
                 print(f"Nobody answers at {address}. Start ./plavet demo.", file=sys.stderr)

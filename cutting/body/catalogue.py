@@ -24,7 +24,7 @@ NEEDED: dict[str, tuple[str, ...]] = {
 
 
 @dataclass(frozen=True)
-class Point:
+class MeasurePoint:
     """A point of the tape: its key, the range in mm, the sessions that ask for it, the view it is taken in.
 
     `tape` says how the tape is on the figure: `round` and a level, or `along` and the landmarks it passes.
@@ -87,18 +87,18 @@ body_rise 120 500 | TJ | seated | along seated_waist seated_seat
 """
 
 
-def _read(row: str) -> Point:
+def _read(row: str) -> MeasurePoint:
     size, sets, view, tape = (cell.strip() for cell in row.split("|"))
     key, least, most = size.split()
     named: View = next(one for one in VIEWS if one == view)
     asked = tuple(SETS[letter] for letter in sets if letter in SETS)
-    return Point(key, float(least), float(most), asked, named, tuple(tape.split()))
+    return MeasurePoint(key, float(least), float(most), asked, named, tuple(tape.split()))
 
 
-CATALOGUE: dict[str, Point] = {point.key: point for point in map(_read, _ROWS.strip().splitlines())}
+CATALOGUE: dict[str, MeasurePoint] = {point.key: point for point in map(_read, _ROWS.strip().splitlines())}
 
 
-def session(name: str) -> tuple[Point, ...]:
+def session(name: str) -> tuple[MeasurePoint, ...]:
     """The points of a session (trousers, top, jumpsuit or full) in the order of taking."""
     asked = [point for point in CATALOGUE.values() if name == "full" or name in point.sets]
     return tuple(sorted(asked, key=lambda point: VIEWS.index(point.view)))

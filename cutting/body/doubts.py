@@ -110,10 +110,10 @@ def _range(wanted: str, keys: list[str], sizes: Sizes) -> tuple[float, float]:
 
 
 def doubts(sizes: Sizes, last: Sizes | None = None, sure: Collection[str] = ()) -> list[Finding]:
-    """What should be measured again (`warn`) or looked at (`note`); `where` is `measurements.<key>`.
+    """What should be measured again (`warn`) or looked at (`note`), at most one finding for each measurement.
 
-    `last` is the client's sheet before this one. `sure` are keys that were measured twice: one that does not fit is
-    named with the others, but no longer hides them. The keys of a doubt's params are lengths.
+    `last` are the sizes of the client's sheet before this one. `sure` are the keys that were measured twice: such a
+    measurement is still named where it does not fit, and the others are then compared without it.
     """
     found = [*_of_model(sizes, sure), *_of_rules(sizes), *(_of_last(sizes, last) if last else [])]
     first: dict[Where, Finding] = {}
@@ -128,7 +128,7 @@ def _doubt(code: FindingCode, weight: Weight, key: str, **params: float | Fracti
 
 
 def _of_model(sizes: Sizes, sure: Collection[str]) -> list[Finding]:
-    """The worst girth, and where that one is sure the worst of the others, compared with one another without it."""
+    """The girth that fits the others least. Where it was measured twice, it is left out and the next one is sought."""
     left, found = dict(sizes), []
     while all_ := fits(left):
         worst = max(all_, key=lambda fit: abs(fit.z))
@@ -180,7 +180,7 @@ GIRTHS = ("waist", "low_waist", "hip", "bust", "under_bust", "chest")
 def _of_last(sizes: Sizes, last: Sizes) -> list[Finding]:
     """A trunk changes by up to 3 in between sheets, a limb or a length by 1 1/2."""
     found = []
-    for key in sizes.keys() & last.keys():
+    for key in (one for one in sizes if one in last):
         change = abs(sizes[key] - last[key])
         if change > (3 if key in GIRTHS else Fraction(3, 2)) * INCH_MM:
             found.append(_doubt("doubt.last", "warn", key, is_=sizes[key], was=last[key]))

@@ -67,9 +67,9 @@ def _torso(where: Where, top: Top, lower: Lower) -> list[Check]:
         checks.append(Check("torso.sit", where, wanted, torso, GIRTH, torso >= wanted - GIRTH, "warn"))
     if body.has("crotch_length"):
         panels = [lower.panels[name] for name in lower.main]
-        round_ = sum(
+        around = sum(
             panel.edges[name].path.length for panel in panels for name in panel.edges if name.endswith("crotch")
         )
         wanted = body.crotch_length.mm + LENGTH_LEAST
-        checks.append(Check("torso.crotch", where, wanted, round_, GIRTH, round_ >= wanted - GIRTH, "warn"))
+        checks.append(Check("torso.crotch", where, wanted, around, GIRTH, around >= wanted - GIRTH, "warn"))
     return checks

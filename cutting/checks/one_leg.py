@@ -16,21 +16,21 @@ def check_leg(garment: Lower) -> list[Check]:
     hip = 2 * _hip(leg, garment)
     inner = [leg.edges[name].path.length for name in ("inner_leg", "back_inner_leg")]
     tips = [abs(leg.edges[name].path.segments[k].start.across) for name, k in (("inner_leg", 0), ("back_crotch", 0))]
-    round_ = sum(tips)
+    around = sum(tips)
     under = _under(leg, sums.level(sums.thigh_depth, garment.ask).mm)
     checks = [
         Check("girth.waist", where, wanted, waist, GIRTH, abs(wanted - waist) <= GIRTH),
         *bands(garment, flat, waist),
         *opening(garment, flat, waist),
         Check("seam.inner_leg", where, inner[0], inner[1], SEAM, abs(inner[0] - inner[1]) <= SEAM),
-        thigh(where, body.thigh.mm, round_),
+        thigh(where, body.thigh.mm, around),
         Check("extension.order", where, tips[0], tips[1], 0.0, tips[1] >= tips[0] - 0.01),
         Check(
-            "leg.width", where, max(round_, _under(leg, 1e6)), under, 6.0, under <= max(round_, _under(leg, 1e6)) + 6.0
+            "leg.width", where, max(around, _under(leg, 1e6)), under, 6.0, under <= max(around, _under(leg, 1e6)) + 6.0
         ),
         grown(where, garment),
     ]
-    if sums.hip_results:
+    if sums.leg_on_fold:
         checks.insert(
             1, Check("hip.room", where, body.hip.mm + HIP_LEAST, hip, GIRTH, hip >= body.hip.mm + HIP_LEAST - GIRTH)
         )

@@ -46,10 +46,10 @@ def opening(garment: Lower, flat: float, waist: float) -> list[Check]:
     """Where nothing opens, the waist with its elastic let out, and the cloth's own stretch, passes the hip."""
     if garment.ask.closure != "none":
         return []
-    round_ = waist if garment.ask.waist_finish in ("straight-band", "joined") else flat
-    round_ *= 1 + float(garment.ask.stretch) / 100
+    around = waist if garment.ask.waist_finish in ("straight-band", "joined") else flat
+    around *= 1 + float(garment.ask.stretch) / 100
     hip = garment.body.hip.mm
-    return [Check("waist.opening", garment.where, hip, round_, GIRTH, round_ >= hip - GIRTH)]
+    return [Check("waist.opening", garment.where, hip, around, GIRTH, around >= hip - GIRTH)]
 
 
 def level(polyline: list[Point], down: float) -> list[tuple[float, float]]:
@@ -60,11 +60,11 @@ def level(polyline: list[Point], down: float) -> list[tuple[float, float]]:
     ]
 
 
-def thigh(where: Where, thigh: float, round_: float) -> Check:
-    ease = round_ - thigh
+def thigh(where: Where, thigh: float, around: float) -> Check:
+    ease = around - thigh
     weight: Weight = "stop" if ease < 0 else "warn"
     good = ease >= THIGH_LEAST
-    return Check("thigh.ease", where, thigh, round_, THIGH_LEAST, good, weight)
+    return Check("thigh.ease", where, thigh, around, THIGH_LEAST, good, weight)
 
 
 def grown(where: Where, garment: Lower) -> Check:

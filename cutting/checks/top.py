@@ -88,12 +88,12 @@ def _at(panel: Panel, down: float) -> float:
 def _neck(garment: Top) -> Check:
     """The neck passes the head, or opens."""
     edges = [garment.panels[name].edges["neck"].path for name in ("front", "back")]
-    round_ = 2 * sum(edge.length for edge in edges)
+    around = 2 * sum(edge.length for edge in edges)
     head = garment.body.head.mm if garment.body.has("head") else HEAD
     opens = garment.ask.closure != "none"
-    room = round_ * (1 + float(garment.ask.stretch) / 100)
+    room = around * (1 + float(garment.ask.stretch) / 100)
     return Check(
-        "neck.head", garment.where, head, round_, GIRTH, opens or room >= head - GIRTH, params={"opens": opens}
+        "neck.head", garment.where, head, around, GIRTH, opens or room >= head - GIRTH, params={"opens": opens}
     )
 
 
@@ -133,11 +133,11 @@ def _sleeve(garment: Top, front: Panel, back: Panel, arm: float) -> list[Check]:
     cap = sleeve.edges["cap"].path.length + sleeve.edges["back_cap"].path.length
     wanted = armhole + garment.ask.cap_ease.mm
     under = [sleeve.edges[name].path.length for name in ("underarm", "back_underarm")]
-    round_ = sleeve.edges["underarm"].path.start.across - sleeve.edges["back_underarm"].path.end.across
+    around = sleeve.edges["underarm"].path.start.across - sleeve.edges["back_underarm"].path.end.across
     return [
         Check("cap.armhole", where, wanted, cap, SEAM, abs(wanted - cap) <= SEAM),
         Check("seam.underarm", where, under[0], under[1], SEAM, abs(under[0] - under[1]) <= SEAM),
-        Check("girth.arm", where, arm + ARM_LEAST, round_, GIRTH, round_ >= arm + ARM_LEAST - GIRTH),
+        Check("girth.arm", where, arm + ARM_LEAST, around, GIRTH, around >= arm + ARM_LEAST - GIRTH),
     ]
 
 

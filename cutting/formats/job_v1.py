@@ -183,12 +183,12 @@ def _shape_problems(error: ValidationError, raw: dict[str, Any]) -> list[Problem
         elif one["type"] == "missing":
             problems[where] = Problem("job.missing", where, {"key": path[-1]})
         else:
-            wanted = "measure" if path[0] == "measurements" else KINDS.get(one["type"], "other")
+            wanted = "measure" if path[0] == "measurements" else SHAPES.get(one["type"], "other")
             problems[where] = Problem("job.kind", where, {"wanted": wanted})
     return list(problems.values())
 
 
-KINDS = {
+SHAPES = {
     "string_type": "text", "string_too_long": "text", "bool_type": "yes_no", "list_type": "list", "dict_type": "set",
     "model_type": "set", "literal_error": "one_of", "int_type": "number", "decimal_type": "number",
     "is_instance_of": "number", "model_attributes_type": "set",

@@ -26,8 +26,9 @@ from cutting.where import GARMENT
 
 @dataclass(frozen=True)
 class Lower(Garment):
-    """A lower garment: its main panels are front and back, or a leg in one piece. `drafted` are they as they are
-    chalked, before a strip is cut off them.
+    """A lower garment. Its main panels are a front and a back, or one leg.
+
+    `drafted` are the main panels as they are chalked: before a yoke or a strip is cut off them.
     """
 
     kind: ClassVar[str] = "lower"
@@ -48,7 +49,7 @@ class Lower(Garment):
     @property
     def folds(self) -> bool:
         """The leg is the same on both sides of its guide line, and is with it on the cloth's fold."""
-        return self.sums.hip_results
+        return self.sums.leg_on_fold
 
     def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:
         """The legs' calls, then the parts'."""

@@ -29,7 +29,7 @@ def numbers_of(panels: dict[str, Panel], legs: dict[str, Panel], parts: list[Par
     same("back.side_raise", back.lengths["side_raise"])
     same("back.crotch_tip", sums.tip)
     same("back.tip_drop", back.lengths["tip_drop"])
-    same("back.seat_raise", sums.raise_)
+    same("back.seat_raise", sums.lift)
     same("back.centre_slant", sums.slant)
     numbers |= _bands(parts, ask)
     elastic = elastic_length(ask, sums)
@@ -37,7 +37,7 @@ def numbers_of(panels: dict[str, Panel], legs: dict[str, Panel], parts: list[Par
         same("elastic.length", elastic)
         same("waist.opening", sums.opening)
     widest = max(legs.values(), key=lambda p: _across(p.cut))
-    need = found(_across(beyond(widest.cut, 0.0) if sums.hip_results else widest.cut), f"widest_{widest.name}")
+    need = found(_across(beyond(widest.cut, 0.0) if sums.leg_on_fold else widest.cut), f"widest_{widest.name}")
     part = max((part.piece(on_fold=True).width for part in parts), default=0.0)
     same("fold.needed", need if need.mm >= part else found(part, "widest_part"))
     same("fold.quick_rule", sums.hip / 4 + inch(4))
@@ -83,7 +83,7 @@ def _half(name: str, leg: Panel, sums: Sums) -> Numbers:
     }
     inner = leg.edges[f"{edge}inner_leg"]
     tip = leg.points["X" if front or "XB" not in leg.points else "XB"]
-    reach = found(abs(tip.across), "on_the_draft") if sums.hip_results else hip + out
+    reach = found(abs(tip.across), "on_the_draft") if sums.leg_on_fold else hip + out
     numbers[f"{name}.crotch_width"] = Number(reach, reach + named(inner.allowance, "allowance.inner_leg"))
     levels = (
         ("thigh", sums.thigh_depth.mm - sums.top.mm),

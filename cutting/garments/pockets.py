@@ -104,9 +104,9 @@ def _hand_bag(garment: str, opening: Length, deep: Length, ask: Ask) -> Panel:
     foot = d.mark("B5", Place(middle.point, "bag_middle").down(deep), "bag_depth", "grain").point
     widest = Point(w, level.point.down)
     upper = Cubic(start.point, Point(0.4 * w, 0), Point(w, 0.1 * h), widest)
-    round_ = Cubic(widest, Point(w, 0.8 * h), Point(0.75 * w, h), foot)
+    corner = Cubic(widest, Point(w, 0.8 * h), Point(0.75 * w, h), foot)
     lower = Cubic(foot, Point(0.2 * w, h), Point(0, 0.5 * (g + h)), Point(0, g))
-    d.edge("bag", [upper, round_, lower], SEAM)
+    d.edge("bag", [upper, corner, lower], SEAM)
     d.edge("opening", [Line(Point(0, g), Point(0, 0))], ask.allowances.side)
     d.lengths.update(cut_length=deep, cut_depth=BAG_WIDE, seam_down=mm(0))
     return finish(garment, d)
@@ -201,14 +201,14 @@ def _bag(garment: str, wide: Length, deep: Length, ask: Ask) -> Panel:
     d.mark("B2", start.down(deep), "bag_depth", "grain")
     d.mark("B3", start.out(wide), "bag_width", "level")
     k = 0.55 * r
-    round_: list[Segment] = [
+    corner: list[Segment] = [
         Line(Point(w, 0), Point(w, h - r)),
         Cubic(Point(w, h - r), Point(w, h - r + k), Point(w - r + k, h), Point(w - r, h)),
         Line(Point(w - r, h), Point(r, h)),
         Cubic(Point(r, h), Point(r - k, h), Point(0, h - r + k), Point(0, h - r)),
     ]
     d.edge("waist", [Line(Point(0, 0), Point(w, 0))], ask.allowances.waist)
-    d.edge("bag", round_, SEAM)
+    d.edge("bag", corner, SEAM)
     d.edge("side", [Line(Point(0, h - r), Point(0, 0))], SEAM)
     d.lengths.update(cut_length=deep, cut_depth=wide, seam_down=mm(0))
     return finish(garment, d)

@@ -75,5 +75,5 @@ def _sleeve(panel: Panel, drawn: DraftedTop, ask: TopAsk) -> Numbers:
         "sleeve.cap_height": Number(found(made.height, "cap_height"), found(made.height, "cap_height")),
         "sleeve.cap_length": Number(cap, cap),
         "sleeve.length": Number(made.length, made.length + named(ask.allowances.armhole, "allowance.armhole") + hem),
-        "sleeve.round": Number(made.round_, made.round_ + seams),
+        "sleeve.round": Number(made.around, made.around + seams),
     }

@@ -22,9 +22,9 @@ def waist_parts(garment: str, ask: Ask, sums: Sums) -> list[Part]:
     """The parts sewn on at the waist, bands first."""
     deep = band_depth(ask)
 
-    def band(name: str, round_: Length, overlap: Length, stiff: bool, *to: str) -> Part:
-        length = round_ + overlap + SEAM * 2
-        panel = strip(garment, name, length, deep, BOTH, overlap=overlap, round=round_)
+    def band(name: str, around: Length, overlap: Length, stiff: bool, *to: str) -> Part:
+        length = around + overlap + SEAM * 2
+        panel = strip(garment, name, length, deep, BOTH, overlap=overlap, round=around)
         ring = () if overlap.mm else (sewn("ring", f"{name}.end", f"{name}.other_end"),)
         return Part(panel, fold=middle_of(panel), interfacing=stiff, seams=(sewn("waist", f"{name}.waist", *to), *ring))
 

@@ -23,7 +23,7 @@ def lower_rows(garment: Lower) -> list[Row]:
     rows = [Row(garment.id, "waist", "driven", girth, ask.waist_ease.mm, darts, gathers, seams, cut)]
     cut, seams = both("hip_width", 2)
     hip = 2 * (sums.front_hip + sums.back_hip).mm
-    of_hip: Literal["driven", "resulting"] = "resulting" if sums.hip_results else "driven"
+    of_hip: Literal["driven", "resulting"] = "resulting" if sums.leg_on_fold else "driven"
     rows.append(Row(garment.id, "hip", of_hip, body.hip.mm, hip - body.hip.mm, 0.0, 0.0, seams, cut))
     cut, seams = both("crotch_width", 1)
     thigh = body.thigh.mm

@@ -18,11 +18,11 @@ Draw = Callable[[Body, Ask, Seats], tuple[Sums, list[Draft]]]
 
 @dataclass(frozen=True)
 class Method:
-    """A way to draft trousers: from a front and a back (two_panel draws and closes them), or a leg in one piece.
+    """A way to draft trousers: a front and a back, or one piece for the whole leg.
 
-    `usual` are its choices, `seats` the back's tip, raise and slant by the seat, `styles` what it is offered for,
-    `finishes` the waists it can have `unused` the choices it does not read and `to_sit` the
-    crotch ease it needs where a top is sewn to it.
+    `draw` makes its panels (two_panel does it for every method of a front and a back). `styles` are the styles it can
+    make and `finishes` their waists. `usual` are the choices it starts from, `unused` those it does not read. `seats`
+    gives the back's tip, lift and slant for each shape of seat. `to_sit` is added to the crotch depth of a jumpsuit.
     """
 
     name: str

@@ -12,8 +12,8 @@ from cutting.methods.darts import Darts
 class Sums:
     """All of it, as lengths. Depths are from where the client's figure was taken; `top` is the waist seam's.
 
-    `front_waist` and `back_waist` are laid along the waist seam: darts open, gathers flat. `hip_results` where the
-    method does not set the hip: its width is what comes out.
+    `front_waist` and `back_waist` are laid along the waist seam: darts open, gathers flat. `leg_on_fold` where the
+    guide line can be on the cloth's fold: such a method does not set the hip, whose width is what comes out.
     """
 
     hip: Length
@@ -37,14 +37,14 @@ class Sums:
     crotch_width: Length
     tip: Length
     drop: Length
-    raise_: Length
+    lift: Length
     slant: Length
     front_darts: Darts
     back_darts: Darts
     knee_round: Length | None
     hem_round: Length | None
     findings: tuple[Finding, ...]
-    hip_results: bool = False
+    leg_on_fold: bool = False
 
     def level(self, depth: Length, ask: Ask) -> Length:
         """A depth on the draft: the tape starts above the waist line where the band is below it."""

@@ -14,16 +14,18 @@ from django.utils import timezone
 from shop.accounts.models import Invitation, Message, User
 from shop.accounts.rights import ROLES, allow
 from shop.accounts.writing import own
+from shop.errors import ShopError
 
 VALID_FOR = timedelta(days=7)
 
 
-class PersonRefusedError(Exception):
+class PersonRefusedError(ShopError):
     """Something about a person cannot be: `where` names the field, `what` and `mend` say it."""
 
+    code = "person"
+
     def __init__(self, where: str, what: str, mend: str):
-        super().__init__(what)
-        self.where, self.what, self.mend = where, what, mend
+        super().__init__(f"{what}. {mend}", [{"where": where, "code": self.code, "what": what, "mend": mend}])
 
 
 def people(actor: User) -> QuerySet[User]:

@@ -1,6 +1,7 @@
 """Who may see and change what."""
 
 from shop.accounts.models import User
+from shop.errors import ShopError
 
 ROLES = ("owner", "cutter", "apprentice", "sewer")
 RIGHTS: dict[str, tuple[str, ...]] = {
@@ -15,12 +16,15 @@ RIGHTS: dict[str, tuple[str, ...]] = {
 """What each right is held by. Everybody of a workshop reads its orders, sheets, plans and marks."""
 
 
-class NotAllowedError(Exception):
-    """The actor's role does not hold this right."""
+class NotAllowedError(ShopError):
+    """The actor's role does not hold this right; it says who does."""
+
+    status = 403
+    code = "right"
 
     def __init__(self, right: str):
-        super().__init__(right)
-        self.right = right
+        holders = " or ".join(f"{'an' if role[0] in 'ao' else 'a'} {role}" for role in RIGHTS[right])
+        super().__init__(f"This is for {holders}. Ask them, or to be given that role.")
 
 
 def rights_of(user: User) -> list[str]:

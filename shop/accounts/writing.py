@@ -4,19 +4,28 @@ from typing import Any, TypeVar
 from uuid import UUID
 
 from django.db import IntegrityError, transaction
+from django.forms.models import model_to_dict
 from django.http import Http404
 
 from shop.accounts.models import User, WorkshopRow
+from shop.errors import ShopError
 
 Row = TypeVar("Row", bound=WorkshopRow)
 
 
-class StaleError(Exception):
+class StaleError(ShopError):
     """Somebody else changed the row since it was read; `row` is how it stands."""
 
+    status = 409
+    code = "stale"
+
     def __init__(self, row: WorkshopRow):
-        super().__init__("stale")
+        super().__init__("Somebody else changed this meanwhile. Keep yours or take theirs.")
         self.row = row
+
+    def theirs(self) -> dict[str, Any]:
+        """The fields of the row as it stands."""
+        return model_to_dict(self.row) | {"version": self.row.version}
 
 
 def put_row(model: type[Row], *, actor: User, id: UUID, version: int, **fields: Any) -> Row:

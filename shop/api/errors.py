@@ -3,34 +3,16 @@
 import json
 import logging
 import uuid
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from typing import Any
 
-from django.forms.models import model_to_dict
 from django.http import Http404, HttpRequest, HttpResponse, JsonResponse
 from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, ValidationError
 
-from shop.accounts.people import PersonRefusedError
-from shop.accounts.rights import RIGHTS, NotAllowedError
-from shop.accounts.writing import StaleError
-from shop.bridge.problems import CoreRefusal
-from shop.clients.sheets import SheetClosedError
-from shop.orders.actions import OutfitError
-from shop.orders.shelf import ShelfError
+from shop.errors import ShopError
 
 log = logging.getLogger("plavet")
-
-
-class Refusal(Exception):
-    """A request that cannot be carried out.
-
-    `problems` are dicts with where, code, what and mend; `theirs` is the row as it stands, for a stale edit.
-    """
-
-    def __init__(self, status: int, title: str, problems: list[dict[str, Any]] | None = None, theirs: Any = None):
-        super().__init__(title)
-        self.status, self.title, self.problems, self.theirs = status, title, problems or [], theirs
 
 
 class RequestIdMiddleware:
@@ -43,12 +25,11 @@ class RequestIdMiddleware:
         request.request_id = uuid.uuid4().hex  # type: ignore[attr-defined]  # Django's request takes attributes
         answer = self.get_response(request)
         if answer.status_code in (403, 429) and request.path.startswith("/api/") and not _is_json(answer):
-            title = (
-                "Too many wrong passwords. Wait a quarter of an hour, then try again."
-                if answer.status_code == 429
-                else "This page is too old to be trusted. Load it again; what you typed is kept."
-            )
-            answer = problem(request, answer.status_code, title)
+            if answer.status_code == 429:
+                title, code = "Too many wrong passwords. Wait a quarter of an hour, then try again.", "throttled"
+            else:
+                title, code = "This page is too old to be trusted. Load it again; what you typed is kept.", "page"
+            answer = problem(request, answer.status_code, title, code=code)
         answer["X-Request-Id"] = request.request_id  # type: ignore[attr-defined]  # set above
         return answer
 
@@ -58,66 +39,41 @@ def _is_json(answer: HttpResponse) -> bool:
 
 
 def problem(
-    request: HttpRequest, status: int, title: str, problems: list[dict[str, Any]] | None = None, theirs: Any = None
+    request: HttpRequest,
+    status: int,
+    title: str,
+    problems: Sequence[dict[str, Any]] = (),
+    *,
+    code: str,
+    theirs: dict[str, Any] | None = None,
 ) -> JsonResponse:
-    """One problem+json answer."""
+    """One problem+json answer; `theirs` is the row as it stands, for a stale edit."""
     body = {
         "title": title,
         "status": status,
-        "problems": problems or [],
+        "code": code,
+        "problems": list(problems),
         "request_id": getattr(request, "request_id", ""),
     }
     if theirs is not None:
-        body["theirs"] = theirs
+        body["theirs"] = json.loads(json.dumps(theirs, default=str))
     return JsonResponse(body, status=status, content_type="application/problem+json")
 
 
 def install(api: NinjaAPI) -> None:
     """Teach `api` to answer every error this way."""
 
-    @api.exception_handler(Refusal)
-    def refused(request: HttpRequest, error: Refusal) -> HttpResponse:
-        return problem(request, error.status, error.title, error.problems, error.theirs)
-
-    @api.exception_handler(CoreRefusal)
-    def unworkable(request: HttpRequest, error: CoreRefusal) -> HttpResponse:
-        return problem(request, 422, "This cannot be worked with yet.", error.problems)
-
-    @api.exception_handler(StaleError)
-    def stale(request: HttpRequest, error: StaleError) -> HttpResponse:
-        theirs = model_to_dict(error.row) | {"version": error.row.version}
-        title = "Somebody else changed this meanwhile. Keep yours or take theirs."
-        return problem(request, 409, title, theirs=json.loads(json.dumps(theirs, default=str)))
-
-    @api.exception_handler(SheetClosedError)
-    def closed(request: HttpRequest, error: SheetClosedError) -> HttpResponse:
-        return problem(request, 409, "This sheet is closed. A correction goes on a new sheet.")
-
-    @api.exception_handler(OutfitError)
-    def outfit(request: HttpRequest, error: OutfitError) -> HttpResponse:
-        return problem(request, 422, str(error))
-
-    @api.exception_handler(ShelfError)
-    def shelf(request: HttpRequest, error: ShelfError) -> HttpResponse:
-        return problem(request, 422, str(error))
-
-    @api.exception_handler(NotAllowedError)
-    def not_allowed(request: HttpRequest, error: NotAllowedError) -> HttpResponse:
-        holders = " or ".join(f"{'an' if role[0] in 'ao' else 'a'} {role}" for role in RIGHTS[error.right])
-        return problem(request, 403, f"This is for {holders}. Ask them, or to be given that role.")
-
-    @api.exception_handler(PersonRefusedError)
-    def person_refused(request: HttpRequest, error: PersonRefusedError) -> HttpResponse:
-        found = [{"where": error.where, "code": "person", "what": error.what, "mend": error.mend}]
-        return problem(request, 422, f"{error.what}. {error.mend}", found)
+    @api.exception_handler(ShopError)
+    def refused(request: HttpRequest, error: ShopError) -> HttpResponse:
+        return problem(request, error.status, error.title, error.problems, code=error.code, theirs=error.theirs())
 
     @api.exception_handler(AuthenticationError)
     def stranger(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
-        return problem(request, 401, "Log in first.")
+        return problem(request, 401, "Log in first.", code="login")
 
     @api.exception_handler(Http404)
     def missing(request: HttpRequest, error: Http404) -> HttpResponse:
-        return problem(request, 404, "There is no such thing in this workshop.")
+        return problem(request, 404, "There is no such thing in this workshop.", code="missing")
 
     @api.exception_handler(ValidationError)
     def invalid(request: HttpRequest, error: ValidationError) -> HttpResponse:
@@ -130,9 +86,9 @@ def install(api: NinjaAPI) -> None:
             }
             for one in error.errors
         ]
-        return problem(request, 422, "Some fields cannot be read.", found)
+        return problem(request, 422, "Some fields cannot be read.", found, code="request")
 
     @api.exception_handler(Exception)
     def broken(request: HttpRequest, error: Exception) -> HttpResponse:
         log.exception("request %s failed", getattr(request, "request_id", ""))
-        return problem(request, 500, "Our own fault. Nothing you typed is lost; try again in a moment.")
+        return problem(request, 500, "Our own fault. Nothing you typed is lost; try again in a moment.", code="broken")

@@ -1,15 +1,15 @@
 """The core's refusals as the shop passes them on."""
 
-from typing import Any
-
 from cutting.errors import CuttingError
 from cutting.formats import problems_to_wire
 from cutting.lengths import Unit
+from shop.errors import ShopError
 
 
-class CoreRefusal(Exception):
-    """The core refused: `problems` are dicts with where, code, what and mend."""
+class CoreRefusal(ShopError):
+    """The core refused, with every problem it found."""
+
+    code = "core"
 
     def __init__(self, error: CuttingError, unit: Unit = "in"):
-        super().__init__(str(error))
-        self.problems: list[dict[str, Any]] = problems_to_wire(error, unit)["problems"]
+        super().__init__("This cannot be worked with yet.", problems_to_wire(error, unit)["problems"])

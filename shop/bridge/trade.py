@@ -3,8 +3,7 @@
 from pydantic import BaseModel
 
 from cutting.body import SESSIONS, session_for
-from cutting.cloth import FOLDS, PARTS, THICKNESSES, Cloth, folded
-from cutting.cloth import KINDS as CLOTHS
+from cutting.cloth import CLOTHS, FOLDS, PARTS, THICKNESSES, Cloth, folded
 from cutting.kinds import KINDS, PAIRS, GarmentKind, Pair
 from shop.bridge.words import words
 

@@ -14,10 +14,17 @@ from shop.bridge.measuring import Unit, check_key, is_bare, read_reading
 from shop.bridge.words import as_unit
 from shop.clients.models import Client, Overruling, Reading, Sheet
 from shop.clients.queries import readings
+from shop.errors import ShopError
 
 
-class SheetClosedError(Exception):
+class SheetClosedError(ShopError):
     """The sheet is closed: a correction is a new sheet."""
+
+    status = 409
+    code = "closed"
+
+    def __init__(self) -> None:
+        super().__init__("This sheet is closed. A correction goes on a new sheet.")
 
 
 def put_sheet(
@@ -33,15 +40,15 @@ def put_sheet(
 ) -> Sheet:
     """Open a sheet, or change its day, unit or waist. Raises SheetClosedError where it is closed."""
     allow(actor, "measure")
-    owner = own(Client, actor, client)
+    measured = own(Client, actor, client)
     known = Sheet.of(actor.workshop).filter(pk=id).first()
     if known is not None and known.closed_at is not None:
         raise SheetClosedError
     wrong = own(Sheet, actor, corrects) if corrects else None
-    if wrong is not None and wrong.client_id != owner.id:
+    if wrong is not None and wrong.client_id != measured.id:
         raise Http404
     return put_row(
-        Sheet, actor=actor, id=id, version=version, client_id=owner.id, taken_on=taken_on, unit=unit, waist=waist,
+        Sheet, actor=actor, id=id, version=version, client_id=measured.id, taken_on=taken_on, unit=unit, waist=waist,
         corrects_id=wrong.id if wrong else None,
     )  # fmt: skip
 
@@ -65,12 +72,12 @@ def add_reading(
         known = Reading.of(actor.workshop).filter(pk=id, sheet_id=sheet).first()
         if known is not None:
             return known
-        owner = _open_sheet(actor, sheet)
-        mm = read_reading(key, typed, as_unit(owner.unit)) if typed.strip() else None
+        row = _open_sheet(actor, sheet)
+        mm = read_reading(key, typed, as_unit(row.unit)) if typed.strip() else None
         if mm is None:
-            check_key(key, as_unit(owner.unit))
+            check_key(key, as_unit(row.unit))
         reading = Reading(
-            id=id, workshop=actor.workshop, changed_by=actor, sheet=owner, key=key, typed=typed.strip(), mm=mm,
+            id=id, workshop=actor.workshop, changed_by=actor, sheet=row, key=key, typed=typed.strip(), mm=mm,
             way=way, note=note.strip(),
         )  # fmt: skip
         try:
@@ -85,12 +92,12 @@ def overrule(*, actor: User, id: UUID, sheet: UUID, key: str) -> Overruling:
     """Keep that the value on the sheet was measured twice and is right; it is not doubted again."""
     allow(actor, "measure")
     with transaction.atomic():
-        owner = _open_sheet(actor, sheet)
-        value = next((one.mm for one in readings(actor, owner.id) if one.key == key), None)
+        row = _open_sheet(actor, sheet)
+        value = next((one.mm for one in readings(actor, row.id) if one.key == key), None)
         if value is None:
             raise Http404
         made, _ = Overruling.of(actor.workshop).get_or_create(
-            sheet=owner, key=key, mm=value, defaults={"id": id, "workshop": actor.workshop, "changed_by": actor}
+            sheet=row, key=key, mm=value, defaults={"id": id, "workshop": actor.workshop, "changed_by": actor}
         )
         return made
 

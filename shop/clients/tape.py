@@ -20,7 +20,7 @@ FRESH = timedelta(hours=12)
 
 
 def pair(*, actor: User) -> Tape:
-    """A new code for the actor's tape; the one before is no longer heard."""
+    """A new code for the actor's tape; the one before is no longer taken."""
     allow(actor, "measure")
     Tape.of(actor.workshop).filter(changed_by=actor).delete()
     code = "".join(secrets.choice(LETTERS) for _ in range(8))
@@ -36,14 +36,14 @@ def unpair(*, actor: User) -> None:
 
 
 def paired(actor: User) -> Tape:
-    """The actor's tape as it was last heard. Raises Http404 where none is paired."""
+    """The actor's tape as its last message left it. Raises Http404 where none is paired."""
     found = Tape.of(actor.workshop).filter(changed_by=actor, created_at__gt=timezone.now() - FRESH).first()
     if found is None:
         raise Http404
     return found
 
 
-def hear(*, code: str, id: UUID, typed: str) -> None:
+def receive(*, code: str, id: UUID, typed: str) -> None:
     """Take a reading from a device; the same id again is the same reading. An empty one only says that it is there."""
     # The device knows its code and nothing else; the code belongs to one person of one workshop.
     tape = Tape._base_manager.filter(code=code, created_at__gt=timezone.now() - FRESH)

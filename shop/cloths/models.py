@@ -38,7 +38,7 @@ class Cloth(ClothRow):
 class ShelfCloth(ClothRow):
     """A cloth the workshop has: a bolt, a length, or an off-cut of a lay. A bolt's length may be unknown."""
 
-    BOLT, LENGTH, OFFCUT = "bolt", "length", "off-cut"
+    BOLT = "bolt"
 
     name = models.CharField(max_length=80)
     form = models.CharField(max_length=8)

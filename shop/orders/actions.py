@@ -16,12 +16,15 @@ from shop.bridge.problems import CoreRefusal
 from shop.clients.models import Client, Sheet
 from shop.cloths.actions import put_cloth
 from shop.cloths.models import Cloth
+from shop.errors import ShopError
 from shop.orders.models import Garment, HouseRule, Order
 from shop.orders.queries import from_another_cloth
 
 
-class OutfitError(Exception):
-    """A garment that cannot be added or taken off, in words."""
+class OutfitError(ShopError):
+    """A garment that cannot be added or taken off."""
+
+    code = "outfit"
 
 
 def put_order(

@@ -47,7 +47,7 @@ def put_same(*, actor: User, id: UUID, of: UUID, client: UUID) -> Order:
         title=source.title, promised_on=source.promised_on,
     )  # fmt: skip
     Order.of(actor.workshop).filter(pk=made.pk).update(group=source.group)
-    _dress(actor, source, made)
+    _copy_garments(actor, source, made)
     return made
 
 
@@ -61,28 +61,28 @@ def _sheet(actor: User, order: UUID, client: Client) -> Sheet:
 
 
 @transaction.atomic
-def spread(*, actor: User, order: UUID) -> int:
+def give_to_all(*, actor: User, order: UUID) -> int:
     """Give every other order of the group this one's garments as they stand; how many orders there are."""
     allow(actor, "orders")
     source = own(Order, actor, order)
     others = [one for one in members(actor, source) if one.pk != source.pk]
     for one in others:
-        _dress(actor, source, one)
+        _copy_garments(actor, source, one)
     return len(others)
 
 
-def _dress(actor: User, source: Order, other: Order) -> None:
+def _copy_garments(actor: User, source: Order, other: Order) -> None:
     """Make the garments of `other` those of `source`: the same names, styles, methods and choices."""
-    worn = {one.name: one for one in garments(actor, other.id)}
-    asked = {one.name: one for one in garments(actor, source.id)}
-    for name, one in asked.items():
-        had = worn.get(name)
+    had = {one.name: one for one in garments(actor, other.id)}
+    wanted = {one.name: one for one in garments(actor, source.id)}
+    for name, one in wanted.items():
+        old = had.get(name)
         put_garment(
-            actor=actor, id=had.id if had else uuid5(other.id, f"{one.id}"), version=had.version if had else 0,
+            actor=actor, id=old.id if old else uuid5(other.id, f"{one.id}"), version=old.version if old else 0,
             order=other.id, name=name, style=one.style, method=one.method, choices=one.choices,
         )  # fmt: skip
-    for name, one in worn.items():
-        if name not in asked:
+    for name, one in had.items():
+        if name not in wanted:
             put_garment(
                 actor=actor, id=one.id, version=one.version, order=other.id, name=name, style=one.style,
                 method=one.method, choices=one.choices, removed=True,

@@ -10,15 +10,18 @@ from shop.accounts.writing import own
 from shop.bridge.stock import as_length, length_text, what_is_left
 from shop.cloths.actions import SHELF, put_cloth
 from shop.cloths.models import Cloth, ShelfCloth
+from shop.errors import ShopError
 from shop.orders.models import Cut, Order
 from shop.orders.queries import cut_for, waiting
 
 
-class ShelfError(Exception):
-    """Cloth that cannot be kept, cut or put back, in words."""
+class ShelfError(ShopError):
+    """Cloth that cannot be kept, cut or put back."""
+
+    code = "shelf"
 
 
-def keep(*, actor: User, order: UUID, shelf: UUID | None) -> Order:
+def reserve(*, actor: User, order: UUID, shelf: UUID | None) -> Order:
     """Keep a cloth of the shelf for an order, whose cloth becomes like it; or, without one, keep none for it.
 
     A bolt serves many orders, a length or an off-cut one, until that is cut. Raises ShelfError where another order has

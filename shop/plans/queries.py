@@ -1,5 +1,6 @@
 """Reads about plans; each starts from the workshop."""
 
+from dataclasses import dataclass
 from datetime import timedelta
 from typing import Any
 from uuid import UUID
@@ -39,3 +40,28 @@ def best_plan(actor: User, run: PlanRun) -> dict[str, Any]:
         if best["lay"] and found["lay"]["length_mm"] <= best["lay"]["length_mm"]:
             best = found
     return best
+
+
+@dataclass(frozen=True)
+class StoredPlan:
+    """Of a stored plan: how long its cloth is in mm (None where there is no lay), its findings, what is bought."""
+
+    length_mm: float | None
+    findings: list[dict[str, Any]]
+    notions: list[dict[str, Any]]
+
+
+def stored_plans(actor: User, hashes: dict[UUID, str]) -> dict[UUID, StoredPlan]:
+    """What is asked of the plans of several orders, by order, each as its job stands: `hashes` are the jobs'.
+
+    One query; the plans themselves stay in the database.
+    """
+    rows = PlanRun.of(actor.workshop).filter(order_id__in=hashes, job_hash__in=set(hashes.values()))
+    parts = rows.values_list(
+        "order_id", "job_hash", "plan__yardage__length_mm", "plan__findings", "plan__notions", named=False
+    )
+    return {
+        order: StoredPlan(length, findings or [], notions or [])
+        for order, job_hash, length, findings, notions in parts
+        if hashes[order] == job_hash
+    }

@@ -12,7 +12,8 @@ from shop.clients.queries import counting
 from shop.orders.group import members
 from shop.orders.models import Order
 from shop.orders.whole import WholeOrder, whole_orders
-from shop.plans.actions import StoredPlan, hash_of, job_from, stored_plans
+from shop.plans.job import hash_of, job_from
+from shop.plans.queries import StoredPlan, stored_plans
 
 
 @dataclass(frozen=True)

@@ -23,22 +23,22 @@ def improve_lay(*, lay_run: str) -> None:
     run = rows.select_related("plan_run").first()
     if run is None or run.state in (LayRun.DONE, LayRun.STOPPED):
         return
-    _tell(rows, run, state=LayRun.RUNNING)
+    _record(rows, run, state=LayRun.RUNNING)
     stopped = ended = False
     asked = run.plan_run.job, run.seconds, run.seed
     if run.kind == LayRun.SAVINGS:
-        _tell(rows, run, found=[])
+        _record(rows, run, found=[])
     with closing(try_savings(*asked) if run.kind == LayRun.SAVINGS else search_lay(*asked, run.hand)) as lines:
         for line in lines:
             if line is not None:
                 ended = ended or "plan" in line or "ended" in line
-                _tell(rows, run, **_news(run, line))
+                _record(rows, run, **_news(run, line))
             if rows.values_list("stop_asked", flat=True).get():
                 stopped = True
                 break
     if run.lay is not None and run.plan is None:
-        _tell(rows, run, plan=plan_with_lay(run.plan_run.job, run.lay))
-    _tell(rows, run, state=LayRun.STOPPED if stopped else LayRun.DONE if ended else LayRun.FAILED)
+        _record(rows, run, plan=plan_with_lay(run.plan_run.job, run.lay))
+    _record(rows, run, state=LayRun.STOPPED if stopped else LayRun.DONE if ended else LayRun.FAILED)
 
 
 @app.periodic(cron="* * * * *")
@@ -64,7 +64,7 @@ def _news(run: LayRun, line: dict[str, Any]) -> dict[str, Any]:
     return changes
 
 
-def _tell(rows: Any, run: LayRun, **changes: Any) -> None:
+def _record(rows: Any, run: LayRun, **changes: Any) -> None:
     """Change the row and let `seq` grow, so that the page sees it."""
     run.seq += 1
     for key, value in changes.items():

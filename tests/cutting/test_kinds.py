@@ -5,7 +5,7 @@ from dataclasses import fields, replace
 import pytest
 
 from cutting.body import SESSIONS, session_for
-from cutting.body.catalogue import CATALOGUE, Point
+from cutting.body.catalogue import CATALOGUE, MeasurePoint
 from cutting.checks import CHECKS, check_garment
 from cutting.choosing import asked
 from cutting.cloth import FOLDS, Cloth, Folded, folded
@@ -127,7 +127,9 @@ def one_more(monkeypatch):
     monkeypatch.setitem(_FOLDED, "in-thirds", thirds)
     words = FoldWords("In thirds", "three layers", "fold", "cloth width / 3", "Fold it in three: {depth} deep.")
     monkeypatch.setitem(fold_words.FOLDS, "in-thirds", words)
-    monkeypatch.setitem(CATALOGUE, "instep", Point("instep", 200, 500, ("trousers",), "front", ("round", "ankle")))
+    monkeypatch.setitem(
+        CATALOGUE, "instep", MeasurePoint("instep", 200, 500, ("trousers",), "front", ("round", "ankle"))
+    )
     monkeypatch.setitem(measures.MEASURES, "instep", Taking("instep", "Round heel and instep.", "Foot pointed."))
 
 

@@ -383,6 +383,6 @@ def test_a_search_goes_on_from_what_another_one_found():
     items, start = section.items, section.best.lay
     alone = [step.lay for step in islice(improve(items, start, 0, 1), 25) if step.lay]
     assert alone[-1].reach < start.reach
-    said = [step.lay for step in islice(improve(items, start, 0, 2, heard=lambda: alone[-1]), 25) if step.lay]
+    said = [step.lay for step in islice(improve(items, start, 0, 2, elsewhere=lambda: alone[-1]), 25) if step.lay]
     assert all(lay.reach < alone[-1].reach for lay in said[1:])
     assert [faults(lay, section.pieces, False) for lay in said] == [[]] * len(said)

@@ -32,13 +32,13 @@ def tube(hip_cm, kind):
     body = Body({key: Fraction(round(value * 10)) for key, value in sizes.items()})
     ask = resolve(method, "straight-trousers", choices | {"hip_ease": inch(0)})
     garment = drafted(body, (method, ask))
-    round_ = 0.0
+    around = 0.0
     for name in ("front", "back"):
         panel = garment.panels[name]
         level = panel.points["C1"].down
         side = min(p.across for p in panel.edges["side"].path.flat() if abs(p.down - level) < 0.5)
-        round_ += panel.points["X"].across - side
-    return round_ / 10
+        around += panel.points["X"].across - side
+    return around / 10
 
 
 @pytest.mark.parametrize(("sex", "kind"), MEASURED)

@@ -34,9 +34,16 @@ class Caller:
         return self.http.generic(method, f"/api{path}").content.decode()
 
 
+@pytest.fixture(scope="session")
+def django_db_setup(django_db_setup, django_db_blocker):
+    """The demo is loaded once, before the first test; each test's own changes are rolled back."""
+    with django_db_blocker.unblock():
+        load()
+
+
 @pytest.fixture
 def owner(db):
-    load()
+    load()  # again only after a test that empties the database
     return Caller(User.objects.get(username="ebba"))
 
 

@@ -15,7 +15,7 @@ from django.db import connection, connections
 from demo.load import load
 from shop.accounts.models import User
 from shop.orders.models import Order
-from shop.plans import actions
+from shop.plans import making, searches
 from shop.plans.models import LayRun
 from shop.plans.tasks import take_up_again
 
@@ -68,8 +68,8 @@ def test_a_search_whose_worker_is_killed_is_taken_up_again(workers):
     load()
     owner = User.objects.get(username="ebba")
     order = Order.of(owner.workshop).order_by("promised_on").first()
-    plan = actions.plan_order(actor=owner, order=order)
-    run = actions.start_lay_run(actor=owner, id=uuid4(), plan_run=plan.id)
+    plan = making.plan_order(actor=owner, order=order)
+    run = searches.start_lay_run(actor=owner, id=uuid4(), plan_run=plan.id, seconds=5)
 
     worker = workers()
     rows = LayRun._base_manager.filter(pk=run.id)
@@ -95,6 +95,6 @@ def test_a_search_without_a_worker_can_be_stopped_at_once():
     load()
     owner = User.objects.get(username="ebba")
     order = Order.of(owner.workshop).order_by("promised_on").first()
-    run = actions.start_lay_run(actor=owner, id=uuid4(), plan_run=actions.plan_order(actor=owner, order=order).id)
+    run = searches.start_lay_run(actor=owner, id=uuid4(), plan_run=making.plan_order(actor=owner, order=order).id)
     LayRun._base_manager.filter(pk=run.id).update(state=LayRun.RUNNING, changed_at="2026-01-01T00:00Z")
-    assert actions.stop_lay_run(actor=owner, id=run.id).state == LayRun.STOPPED
+    assert searches.stop_lay_run(actor=owner, id=run.id).state == LayRun.STOPPED

@@ -3,6 +3,7 @@
 import pytest
 
 from demo import people
+from shop.cloths.models import Cloth
 from shop.plans.models import PlanRun
 from tests.shop.test_design import rules
 
@@ -203,6 +204,10 @@ def test_a_lining_has_a_cloth_of_its_own_as_soon_as_something_is_cut_from_it(own
     again = owner("POST", f"/orders/{order['id']}/plan?cloth=other")[1]["plan"]
     assert again["lay"]["sections"][0]["depth_mm"] in (254, 508)
     assert planned(owner, order) == main, "the main cloth's plan is the stored one"
+    both = {order["cloth"]["id"], lining["id"]}
+    assert Cloth._base_manager.filter(pk__in=both).count() == 2
+    assert owner("DELETE", f"/clients/{order['client']['id']}")[0] == 200
+    assert not Cloth._base_manager.filter(pk__in=both).exists()
 
 
 def joined(owner, new_id, order, name, measured=True):

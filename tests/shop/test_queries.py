@@ -12,7 +12,7 @@ from shop.clients.models import Client, Sheet
 from shop.orders.actions import put_order
 from shop.orders.group import put_same
 from shop.orders.models import Order
-from shop.plans.actions import KEPT, plan_order
+from shop.plans.making import KEPT, plan_order
 from shop.plans.models import LayRun, PlanRun
 
 

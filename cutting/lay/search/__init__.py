@@ -61,15 +61,16 @@ def improve(
     least: float,
     seed: int,
     finer: float = 1.0,
-    heard: Callable[[], Lay | None] = lambda: None,
+    elsewhere: Callable[[], Lay | None] = lambda: None,
 ) -> Iterator[Step]:
     """Try after try, for ever, or until a lay reaches `least`, the proven bound of its reach in mm.
 
-    Asked between tries, `heard` tells of a lay that another search found; the same tellings give the same search.
+    `elsewhere` is called between tries and gives the last lay another search found, or None. The same answers give the
+    same search.
     """
     search = _Search(Model.of(items, start.table, finer), random.Random(seed))  # noqa: S311  # a search, not a secret
     best = start.reach
-    for tried, lay in enumerate(search.tries(start, least, heard), 1):
+    for tried, lay in enumerate(search.tries(start, least, elsewhere), 1):
         better = lay is not None and lay.reach < best - 1e-3
         if better and lay is not None:
             best = lay.reach
@@ -96,14 +97,14 @@ class _Search:
         forgiving = [np.where(flat > quarters, flat, np.uint8(0)) for quarters in FREE]
         self.rasters = [Rasters(depths, *model.sieved(depths)) for depths in forgiving]
 
-    def tries(self, start: Lay, least: float, heard: Callable[[], Lay | None]) -> Iterator[Lay | None]:
+    def tries(self, start: Lay, least: float, elsewhere: Callable[[], Lay | None]) -> Iterator[Lay | None]:
         """Each lay it comes to; None where a try led to none."""
         best, reach = self._tight(start) or (self._read(start), start.reach)
         yield self.lay
         while True:
-            told = heard()
-            if told is not None and told.reach < reach - 1e-3:
-                best, reach = self._tight(told) or (best, reach)
+            other = elsewhere()
+            if other is not None and other.reach < reach - 1e-3:
+                best, reach = self._tight(other) or (best, reach)
             begin, digs = self._begin(best, reach), DIGS
             share = exp(self.chance.uniform(*SHRINK))
             while True:

@@ -21,7 +21,7 @@ from cutting.methods.one_leg.sums import depth_and_length, needed
 from cutting.methods.share import most
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel import Seats
-from cutting.methods.two_panel.front import mark_diagonal
+from cutting.methods.two_panel.marks import mark_diagonal
 from cutting.where import part
 
 HIGHER, OUT, STARTS = inch(2.5), inch(2), inch(5)
@@ -68,15 +68,16 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     d.mark("L2", Place(middle, "waist_middle").along(bow, length), "swung_length", "swung")
 
     front_hem = hermite(hem_end, Point(-slant.across, -slant.down), Point(0, length.mm), Point(-1, 0))
-    fore = Line(o.point, centre.point)
+    half_waist = Line(o.point, centre.point)
+    waist_line = [*flipped([half_waist]), half_waist]
     d.lengths.update(
         seam_down=mm(0), hem_widened=mm(0), side_raise=mm(0), tip_drop=mm(0),
         diagonal=found(curve.diagonal, "diagonal"), back_diagonal=found(curve.diagonal, "diagonal"),
     )  # fmt: skip
-    close_leg(d, ask, [*flipped([fore]), fore], curve.segments, [front_hem, *flipped([front_hem])], curve.segments)
+    close_leg(d, ask, waist_line, curve.segments, [front_hem, *flipped([front_hem])], curve.segments)
     hip = found(hip_at.across, "on_the_draft")
     sums = leg_sums(body, ask, depth, length, Widths(hip, hip, waist, waist, OUT, OUT), *notes)
-    return replace(sums, hip_results=True), [d]
+    return replace(sums, leg_on_fold=True), [d]
 
 
 FOUR_LAYER = Method(

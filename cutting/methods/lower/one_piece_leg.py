@@ -15,7 +15,7 @@ from cutting.methods.one_leg.outline import half_curve, mirrored
 from cutting.methods.one_leg.sums import depth_and_length, needed
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel import Seats
-from cutting.methods.two_panel.front import mark_diagonal
+from cutting.methods.two_panel.marks import mark_diagonal
 
 HALF_DROP, BELOW, IN = cm(7.5), cm(3), cm(1)
 
@@ -62,16 +62,16 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     low = Place(Point(hem_back.across, hem_line.point.down), "hem_line")
     d.mark("B2", low.down(BELOW), "back_bottom", "down")
 
-    fore_top, hind_top = Point(half.mm, seam), Point(half.mm, seam)
+    front_top, back_top = Point(half.mm, seam), Point(half.mm, seam)
     corner = Point(half.mm, tip_front.point.down)
-    curve = half_curve(fore_top, front.point, tip_front.point, corner, hem_front, ask.front_diagonal.mm)
-    hind_tip, hind_hem = mirrored(tip_back.point), mirrored(hem_back)
-    hind_corner = Point(half.mm, hind_tip.down)
-    hind = half_curve(hind_top, mirrored(back.point), hind_tip, hind_corner, hind_hem, ask.back_diagonal.mm)
+    curve = half_curve(front_top, front.point, tip_front.point, corner, hem_front, ask.front_diagonal.mm)
+    back_tip, back_hem = mirrored(tip_back.point), mirrored(hem_back)
+    back_corner = Point(half.mm, back_tip.down)
+    back_half = half_curve(back_top, mirrored(back.point), back_tip, back_corner, back_hem, ask.back_diagonal.mm)
     mark_diagonal(d, Place(corner, "corner"), curve, ask.front_diagonal, "crotch", 1)
-    mark_diagonal(d, Place(mirrored(hind_corner), "corner"), hind, ask.back_diagonal, "back_crotch", -1)
-    d.put("CF", fore_top)
-    d.put("CB", mirrored(hind_top))
+    mark_diagonal(d, Place(mirrored(back_corner), "corner"), back_half, ask.back_diagonal, "back_crotch", -1)
+    d.put("CF", front_top)
+    d.put("CB", mirrored(back_top))
 
     leaves = unit(tip_front.point.minus(hem_front))
     arrives = unit(hem_back.minus(tip_back.point))
@@ -79,9 +79,9 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
         hermite(hem_front, Point(leaves.down, -leaves.across), hem_line.point, Point(-1, 0)),
         hermite(hem_line.point, Point(-1, 0), hem_back, Point(-arrives.down, arrives.across)),
     ]
-    close_leg(d, ask, [Line(mirrored(hind_top), fore_top)], curve.segments, hem, hind.segments)
+    close_leg(d, ask, [Line(mirrored(back_top), front_top)], curve.segments, hem, back_half.segments)
     d.lengths.update(
-        diagonal=found(curve.diagonal, "diagonal"), back_diagonal=found(hind.diagonal, "diagonal"),
+        diagonal=found(curve.diagonal, "diagonal"), back_diagonal=found(back_half.diagonal, "diagonal"),
         tip_drop=found(tip_back.point.down - tip_front.point.down, "inner_leg_equal"),
     )  # fmt: skip
     return sums, [d]

@@ -68,7 +68,7 @@ def leg_sums(body: Body, ask: Ask, depth: Length, length: Length, w: Widths, *fo
         front_gathers=w.front_waist - waist_round / 4, back_gathers=w.back_waist - waist_round / 4,
         top=top, crotch_depth=depth, hip_depth=hip_depth, thigh_depth=depth + inch(2), knee_depth=depth * 9 / 4,
         ankle_depth=length - inch(2), length=length, extension=w.extension, back_extension=w.back_extension,
-        crotch_width=w.front_hip + w.extension, tip=w.back_extension - w.extension, drop=nothing, raise_=nothing,
+        crotch_width=w.front_hip + w.extension, tip=w.back_extension - w.extension, drop=nothing, lift=nothing,
         slant=nothing, front_darts=Darts.none(), back_darts=Darts.none(), knee_round=None, hem_round=ask.hem_width,
         findings=found,
     )  # fmt: skip

@@ -14,7 +14,7 @@ __all__ = ["SEATS", "Seats", "draw", "work_out"]
 def draw(body: Body, ask: Ask, seats: Seats) -> tuple[Sums, list[Draft]]:
     """Front, then the back from it. Raises CuttingError with the measure that cannot be served."""
     sums = work_out(body, ask, seats)
-    fore, hind = Draft("front"), Draft("back")
-    front(body, ask, sums, fore)
-    back(body, ask, sums, fore, hind)
-    return sums, [fore, hind]
+    front_draft, back_draft = Draft("front"), Draft("back")
+    front(body, ask, sums, front_draft)
+    back(body, ask, sums, front_draft, back_draft)
+    return sums, [front_draft, back_draft]

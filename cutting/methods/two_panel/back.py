@@ -14,7 +14,7 @@ from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel.curves import crotch, inner_leg, side_above, side_below
-from cutting.methods.two_panel.front import lines_across, mark_curve, mark_darts, waist_edge
+from cutting.methods.two_panel.marks import lines_across, mark_curve, mark_darts, waist_edge
 from cutting.where import choice, measure
 
 MOST_DROP = 25.4
@@ -74,8 +74,8 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     else:
         slanted = d.mark("B0", level.back(sums.slant), "centre_slant", "waist_line", FRONT_TOP, ("waist", "crotch"))
     top = slanted
-    if sums.raise_.mm > 0:
-        top = d.mark("B", slanted.up(sums.raise_), "seat_raise", "up", FRONT_TOP, ("waist", "crotch"))
+    if sums.lift.mm > 0:
+        top = d.mark("B", slanted.up(sums.lift), "seat_raise", "up", FRONT_TOP, ("waist", "crotch"))
     d.put("CB", top.point)
 
     d.stage = "widths"

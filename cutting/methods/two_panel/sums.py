@@ -52,7 +52,7 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     hip_depth = _hip_depth(body, ask, depth)
     _check_levels(top, hip_depth, depth, knee_depth, length, style.leg == "short", findings)
 
-    tip, raise_, drop, wanted_slant = _seat(ask, seats)
+    tip, lift, drop, wanted_slant = _seat(ask, seats)
     out = extension(body, ask, hip, front_hip, front_panel)
     if ask.crotch_extension in THIGH_RULES and out.mm <= (hip / 24).mm:
         findings.append(Finding("extension.floor", "note", part("front"), {"used": out}))
@@ -70,8 +70,8 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
         slant_used = slant_most
         findings.append(Finding("slant.reduced", "note", part("back"), {"wanted": wanted_slant, "used": slant_most}))
     # Between hip line and waist the centre back leans in by about this much; the side need not take it.
-    rise = max(1.0, (depth - top + raise_).mm)
-    lean = slant_used.mm * (hip_depth - top + raise_).mm / rise
+    rise = max(1.0, (depth - top + lift).mm)
+    lean = slant_used.mm * (hip_depth - top + lift).mm / rise
     back = Darts.none()
     if flat is None and ask.waist_finish != "half-elastic":
         back = back_darts(front, back_hip - shares[1] - found(lean, "centre_lean"), ask)
@@ -110,7 +110,7 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
         ankle_depth=length - inch(2), length=length,
         extension=out, back_extension=back_out, crotch_width=crotch_width,
         tip=tip if ask.back_extension == "tip" else back_out - out - ask.centre_base,
-        drop=drop, raise_=raise_, slant=slant_used, front_darts=front, back_darts=back,
+        drop=drop, lift=lift, slant=slant_used, front_darts=front, back_darts=back,
         knee_round=knee_round, hem_round=hem_round, findings=tuple(findings + _doubts(body, ask, depth)),
     )  # fmt: skip
 
@@ -188,17 +188,17 @@ def back_extension(ask: Ask, hip: Length, front: Length, tip: Length, panel: Len
 
 def _seat(ask: Ask, seats: Seats) -> tuple[Length, Length, Length, Length]:
     """Tip, raise, drop and the slant wanted."""
-    tip, raise_, slant = (
+    tip, lift, slant = (
         inch(value, label) for value, label in zip(seats[ask.seat], ("tip", "seat_raise", "slant"), strict=True)
     )
     if isinstance(ask.back_tip, Fixed):
         tip = ask.back_tip
-    raise_ = ask.seat_raise if ask.seat_raise is not None else raise_
-    drop = {"drop-and-raise": raise_, "small-drop-and-raise": inch(0.5)}.get(ask.seat_height, inch(0))
+    lift = ask.seat_raise if ask.seat_raise is not None else lift
+    drop = {"drop-and-raise": lift, "small-drop-and-raise": inch(0.5)}.get(ask.seat_height, inch(0))
     if ask.seat_height == "none":
-        raise_ = ask.seat_raise if ask.seat_raise is not None else inch(0)
+        lift = ask.seat_raise if ask.seat_raise is not None else inch(0)
     drop = ask.centre_drop if ask.centre_drop is not None else drop
-    return tip, raise_, drop, ask.centre_slant if ask.centre_slant is not None else slant
+    return tip, lift, drop, ask.centre_slant if ask.centre_slant is not None else slant
 
 
 def _needed(body: Body, ask: Ask) -> list[str]:

@@ -30,7 +30,7 @@ class Sleeve:
     width: Length
     height: float
     length: Length
-    round_: Length
+    around: Length
     cap: float
     widened: float
 
@@ -51,10 +51,10 @@ def sleeve_sums(body: Body, ask: TopAsk, armhole: float) -> Sleeve:
             raise refuse("sleeve.arm", measure("upper_arm"), armhole=found(armhole, ""), width=width)
         widened = wide - width.mm
         width = width + found(widened, "to_fill_the_armhole")
-    length, round_ = _lower(body, ask, width, height)
+    length, around = _lower(body, ask, width, height)
     if length.mm < height + 25.4:
         raise refuse("sleeve.short", choice("sleeve_length"), length=length, cap=found(height, ""))
-    return Sleeve(width, height, length, round_, cap_length(width.mm / 2, height), widened)
+    return Sleeve(width, height, length, around, cap_length(width.mm / 2, height), widened)
 
 
 def _lower(body: Body, ask: TopAsk, width: Length, height: float) -> tuple[Length, Length]:
@@ -96,23 +96,23 @@ def sleeve(ask: TopAsk, sums: Sleeve, d: Draft) -> None:
     back = d.mark(
         "UB", Place(biceps.point, "middle_line").back(half), "sleeve_back", "level", None, "back_underarm"
     ).point
-    edge = sums.round_ / 2
+    edge = sums.around / 2
     right = d.mark("R", Place(low.point, "middle_line").out(edge), "sleeve_hem_front", "level", None, "underarm").point
     left = d.mark(
         "RB", Place(low.point, "middle_line").back(edge), "sleeve_hem_back", "level", None, "back_underarm"
     ).point
-    fore, hind = cap(half.mm, height, True), cap(half.mm, height, False)
+    front_cap, back_cap = cap(half.mm, height, True), cap(half.mm, height, False)
     d.stage = "cap"
     for number, share in (("upper", 1), ("lower", 3)):
         depth = found(height, "cap_height") * share / 4
         level = d.mark(f"Q-{number}", o.down(depth), f"cap_{number}", "middle_line").point
-        for name, edge_name, curve in (("front", "cap", fore), ("back", "back_cap", hind)):
+        for name, edge_name, curve in (("front", "cap", front_cap), ("back", "back_cap", back_cap)):
             code = f"cap_{name}_{number}"
             place = Place(level, "middle_line").to(_at_level(curve, level.down), "on_the_draft")
             d.mark(f"Q-{name}-{number}", place, code, "level", None, edge_name)
     given = ask.allowances
-    d.edge("back_cap", [hind.back], given.armhole)
-    d.edge("cap", [fore], given.armhole)
+    d.edge("back_cap", [back_cap.back], given.armhole)
+    d.edge("cap", [front_cap], given.armhole)
     d.edge("underarm", [Line(front, right)], given.side)
     d.edge("hem", [Line(right, left)], ask.hem, turned=1)
     d.edge("back_underarm", [Line(left, back)], given.side)

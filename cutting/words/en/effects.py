@@ -8,7 +8,7 @@ NAMES = {
     "hip": "hip", "front_hip": "front hip", "back_hip": "back hip", "front_waist": "front waist, flat",
     "back_waist": "back waist, flat", "top": "waist seam down", "crotch_depth": "crotch depth", "hip_depth": "hip line",
     "knee_depth": "knee line", "length": "length", "extension": "front extension", "back_extension": "back extension",
-    "tip": "back tip", "drop": "centre front down", "raise_": "centre back up", "slant": "centre back in",
+    "tip": "back tip", "drop": "centre front down", "lift": "centre back up", "slant": "centre back in",
     "front_darts": "front dart", "back_darts": "back dart", "knee_round": "knee round", "hem_round": "hem round",
     "centre_seam": "centre seam", "width": "width, front and back", "shoulder": "shoulder", "neck_width": "neck, half width",
     "front_neck": "front neck depth", "back_neck": "back neck depth", "slope": "shoulder slope",

@@ -13,7 +13,7 @@ from shop.bridge.trade import TradeOut, trade
 from shop.clients.queries import measures_of
 from shop.orders import actions, queries
 from shop.orders.models import HouseRule
-from shop.plans.actions import job_of
+from shop.plans.job import job_of
 
 router = Router(tags=["design"])
 

@@ -8,7 +8,7 @@ from ninja import Router, Schema
 from shop.api.auth import person
 from shop.api.routers.orders import OrderOut, order_out
 from shop.orders import group, queries
-from shop.plans.actions import StoredPlan
+from shop.plans.queries import StoredPlan
 from shop.plans.shopping import shopping, table
 
 router = Router(tags=["group"])
@@ -71,9 +71,9 @@ def put_same(request: HttpRequest, id: UUID, body: SameIn) -> OrderOut:
 
 
 @router.post("/orders/{id}/spread", response=SpreadOut)
-def spread(request: HttpRequest, id: UUID) -> SpreadOut:
+def give_to_all(request: HttpRequest, id: UUID) -> SpreadOut:
     """Give everybody of the group this order's garments as they stand."""
-    return SpreadOut(orders=group.spread(actor=person(request), order=id))
+    return SpreadOut(orders=group.give_to_all(actor=person(request), order=id))
 
 
 @router.get("/orders/{id}/group", response=GroupOut)

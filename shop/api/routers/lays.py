@@ -10,7 +10,7 @@ from shop.api.auth import person
 from shop.api.routers.orders import PlanAnswer, plan_answer
 from shop.bridge.drafting import LayShape, PlacementShape
 from shop.bridge.words import said_lay, words
-from shop.plans import actions, queries
+from shop.plans import lays, queries, searches
 from shop.plans.models import LayRun
 
 router = Router(tags=["lays"])
@@ -27,7 +27,7 @@ class LayRunIn(Schema):
     """A search of so many seconds; another seed looks elsewhere."""
 
     plan: UUID
-    seconds: int = Field(10, ge=1, le=actions.LONGEST)
+    seconds: int = Field(10, ge=1, le=searches.LONGEST)
     seed: int = Field(1, ge=1, le=1_000_000)
     kind: Literal["shorter", "savings", "rest"] = "shorter"
     hand: HeldIn | None = None
@@ -81,7 +81,7 @@ def start(request: HttpRequest, id: UUID, body: LayRunIn) -> LayRunOut:
     hand = body.hand.model_dump() if body.hand is not None else None
     return _out(
         request,
-        actions.start_lay_run(
+        searches.start_lay_run(
             actor=person(request), id=id, plan_run=body.plan, seconds=body.seconds, seed=body.seed, kind=body.kind,
             hand=hand,
         ),
@@ -99,7 +99,7 @@ class HandIn(Schema):
 def by_hand(request: HttpRequest, id: UUID, body: HandIn) -> PlanAnswer:
     """Lay the pieces of a plan as they were moved by hand: checked exactly, and kept."""
     placements = [one.model_dump() for one in body.placements]
-    run = actions.put_hand_lay(actor=person(request), id=body.id, plan_run=id, placements=placements)
+    run = lays.put_hand_lay(actor=person(request), id=body.id, plan_run=id, placements=placements)
     return plan_answer(request, run)
 
 
@@ -112,4 +112,4 @@ def look(request: HttpRequest, id: UUID) -> LayRunOut:
 @router.post("/lay-runs/{id}/stop", response=LayRunOut)
 def stop(request: HttpRequest, id: UUID) -> LayRunOut:
     """Ask it to end; what it found stays."""
-    return _out(request, actions.stop_lay_run(actor=person(request), id=id))
+    return _out(request, searches.stop_lay_run(actor=person(request), id=id))

@@ -9,7 +9,8 @@ from ninja import Field, Query, Router, Schema
 
 from shop.accounts.reading import page_of
 from shop.api.auth import person
-from shop.api.routers.clients import ClientOut, SheetOut, client_out, sheet_out
+from shop.api.routers.clients import ClientOut, client_out
+from shop.api.routers.sheets import SheetOut, sheet_out
 from shop.bridge.drafting import PlanShape, WidthShape
 from shop.bridge.trade import session_of
 from shop.bridge.words import said_plan
@@ -20,7 +21,8 @@ from shop.orders import actions, queries
 from shop.orders.group import members
 from shop.orders.models import Cut, Garment, Order
 from shop.orders.whole import whole_order, whole_orders
-from shop.plans.actions import outfit_id, plan_order, plan_together, widths_of
+from shop.plans.job import outfit_id
+from shop.plans.making import plan_order, plan_together, widths_of
 from shop.plans.models import PlanRun
 from shop.plans.queries import best_plan
 

@@ -7,9 +7,19 @@ from shop.accounts import actions
 from shop.accounts.models import User
 from shop.accounts.rights import rights_of
 from shop.api.auth import person
-from shop.api.errors import Refusal
+from shop.errors import ShopError
 
 router = Router(tags=["session"])
+
+
+class WrongPasswordError(ShopError):
+    """The user name and the password do not belong together."""
+
+    status = 401
+    code = "password"
+
+    def __init__(self) -> None:
+        super().__init__("This name and password do not belong together. Check both and try again.")
 
 
 class LogIn(Schema):
@@ -38,7 +48,7 @@ def log_in(request: HttpRequest, body: LogIn) -> Me:
     """Start a session."""
     user = actions.log_in(request, body.user_name, body.password)
     if user is None:
-        raise Refusal(401, "This name and password do not belong together. Check both and try again.")
+        raise WrongPasswordError
     return me_of(user)
 
 

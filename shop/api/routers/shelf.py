@@ -14,7 +14,7 @@ from shop.cloths.models import ShelfCloth
 from shop.orders import queries as orders
 from shop.orders import shelf as reserved
 from shop.orders.models import Order
-from shop.plans.actions import cut_plan
+from shop.plans.lays import cut_plan
 
 router = Router(tags=["shelf"])
 Form = Literal["bolt", "length", "off-cut"]
@@ -64,9 +64,9 @@ def put(request: HttpRequest, id: UUID, body: ShelfIn) -> ShelfOut:
 
 
 @router.put("/orders/{id}/shelf", response=OrderOut)
-def keep(request: HttpRequest, id: UUID, body: ReserveIn) -> OrderOut:
+def reserve(request: HttpRequest, id: UUID, body: ReserveIn) -> OrderOut:
     """Keep a cloth of the shelf for the order; its own cloth becomes like it."""
-    row = reserved.keep(actor=person(request), order=id, shelf=body.shelf)
+    row = reserved.reserve(actor=person(request), order=id, shelf=body.shelf)
     return order_out(request, orders.order(person(request), row.id))
 
 

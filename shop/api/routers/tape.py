@@ -1,4 +1,4 @@
-"""The digital tape: pairing, what it sends, what the page hears."""
+"""The digital tape: pairing, what it sends, what the page reads."""
 
 from datetime import datetime
 from uuid import UUID
@@ -55,5 +55,5 @@ def unpair(request: HttpRequest) -> tuple[int, None]:
 @router.post("/tape/{code}/readings", auth=None, response={204: None})
 def send(request: HttpRequest, code: str, body: SentIn) -> tuple[int, None]:
     """For the device: send a reading to a code."""
-    tape.hear(code=code, id=body.id, typed=body.typed)
+    tape.receive(code=code, id=body.id, typed=body.typed)
     return 204, None

@@ -2,7 +2,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { server, answered } from "./client";
 import type { components } from "./schema.gen";
-import type { Plan } from "./shop";
+import type { Plan } from "./plans";
 
 type Schemas = components["schemas"];
 export type Choices = Schemas["DesignOut"];

@@ -2,7 +2,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { server, answered } from "./client";
 import type { components } from "./schema.gen";
-import { useOrderRow } from "./shop";
+import { useOrderRow } from "./orders";
 
 type Schemas = components["schemas"];
 export type Point = Schemas["PointOut"];
@@ -54,8 +54,8 @@ export function useSheetWrites(order: string, sheet: string) {
     onSuccess,
   });
   const overrule = useMutation({
-    mutationFn: (key: string) =>
-      answered(server.PUT("/api/overrulings/{id}", { ...path(crypto.randomUUID()), body: { sheet, key } })),
+    mutationFn: ({ id, key }: { id: string; key: string }) =>
+      answered(server.PUT("/api/overrulings/{id}", { ...path(id), body: { sheet, key } })),
     onSuccess,
   });
   const turn = useMutation({

@@ -141,7 +141,7 @@ export interface paths {
          * Sheets Of Client
          * @description Every sheet of a client, the newest first; of the last 200.
          */
-        get: operations["shop_api_routers_clients_sheets_of_client"];
+        get: operations["shop_api_routers_sheets_sheets_of_client"];
         put?: never;
         post?: never;
         delete?: never;
@@ -179,7 +179,7 @@ export interface paths {
          * Correct
          * @description Open a new sheet that corrects a closed one; `id` is the new sheet's.
          */
-        put: operations["shop_api_routers_clients_correct"];
+        put: operations["shop_api_routers_sheets_correct"];
         post?: never;
         delete?: never;
         options?: never;
@@ -240,7 +240,7 @@ export interface paths {
          * Flat
          * @description What trousers that fit, measured flat, say of a point.
          */
-        post: operations["shop_api_routers_clients_flat"];
+        post: operations["shop_api_routers_sheets_flat"];
         delete?: never;
         options?: never;
         head?: never;
@@ -495,10 +495,10 @@ export interface paths {
         };
         get?: never;
         /**
-         * Keep
+         * Reserve
          * @description Keep a cloth of the shelf for the order; its own cloth becomes like it.
          */
-        put: operations["shop_api_routers_shelf_keep"];
+        put: operations["shop_api_routers_shelf_reserve"];
         post?: never;
         delete?: never;
         options?: never;
@@ -516,10 +516,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Spread
+         * Give To All
          * @description Give everybody of the group this order's garments as they stand.
          */
-        post: operations["shop_api_routers_group_spread"];
+        post: operations["shop_api_routers_group_give_to_all"];
         delete?: never;
         options?: never;
         head?: never;
@@ -538,7 +538,7 @@ export interface paths {
          * Overrule
          * @description The doubted value was measured twice and is right.
          */
-        put: operations["shop_api_routers_clients_overrule"];
+        put: operations["shop_api_routers_sheets_overrule"];
         post?: never;
         delete?: never;
         options?: never;
@@ -657,7 +657,7 @@ export interface paths {
          * Points
          * @description The points of a session, in the order of taking.
          */
-        get: operations["shop_api_routers_clients_points"];
+        get: operations["shop_api_routers_sheets_points"];
         put?: never;
         post?: never;
         delete?: never;
@@ -678,7 +678,7 @@ export interface paths {
          * Put Reading
          * @description Append a reading; an empty text takes the point off the sheet, with a note it is skipped.
          */
-        put: operations["shop_api_routers_clients_put_reading"];
+        put: operations["shop_api_routers_sheets_put_reading"];
         post?: never;
         delete?: never;
         options?: never;
@@ -746,9 +746,9 @@ export interface paths {
             cookie?: never;
         };
         /** Sheet */
-        get: operations["shop_api_routers_clients_sheet"];
+        get: operations["shop_api_routers_sheets_sheet"];
         /** Put Sheet */
-        put: operations["shop_api_routers_clients_put_sheet"];
+        put: operations["shop_api_routers_sheets_put_sheet"];
         post?: never;
         delete?: never;
         options?: never;
@@ -767,7 +767,7 @@ export interface paths {
          * Advice
          * @description Doubts, ranges to expect, second ways, last time's values, and the unit the sheet seems to be in.
          */
-        get: operations["shop_api_routers_clients_advice"];
+        get: operations["shop_api_routers_sheets_advice"];
         put?: never;
         post?: never;
         delete?: never;
@@ -786,7 +786,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Close Sheet */
-        post: operations["shop_api_routers_clients_close_sheet"];
+        post: operations["shop_api_routers_sheets_close_sheet"];
         delete?: never;
         options?: never;
         head?: never;
@@ -806,7 +806,7 @@ export interface paths {
          * Take File
          * @description Read a sheet from a CSV or JSON file, line by line; with `keep` the good lines become readings.
          */
-        post: operations["shop_api_routers_clients_take_file"];
+        post: operations["shop_api_routers_sheets_take_file"];
         delete?: never;
         options?: never;
         head?: never;
@@ -824,7 +824,7 @@ export interface paths {
          * All Readings
          * @description Every reading of a sheet, those that no longer count too.
          */
-        get: operations["shop_api_routers_clients_all_readings"];
+        get: operations["shop_api_routers_sheets_all_readings"];
         put?: never;
         post?: never;
         delete?: never;
@@ -866,7 +866,7 @@ export interface paths {
          * Turn
          * @description Read every bare number of the sheet in the other unit.
          */
-        post: operations["shop_api_routers_clients_turn"];
+        post: operations["shop_api_routers_sheets_turn"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3429,7 +3429,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_sheets_of_client: {
+    shop_api_routers_sheets_sheets_of_client: {
         parameters: {
             query?: never;
             header?: never;
@@ -3477,7 +3477,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_correct: {
+    shop_api_routers_sheets_correct: {
         parameters: {
             query?: never;
             header?: never;
@@ -3550,7 +3550,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_flat: {
+    shop_api_routers_sheets_flat: {
         parameters: {
             query?: never;
             header?: never;
@@ -3930,7 +3930,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_shelf_keep: {
+    shop_api_routers_shelf_reserve: {
         parameters: {
             query?: never;
             header?: never;
@@ -3956,7 +3956,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_group_spread: {
+    shop_api_routers_group_give_to_all: {
         parameters: {
             query?: never;
             header?: never;
@@ -3978,7 +3978,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_overrule: {
+    shop_api_routers_sheets_overrule: {
         parameters: {
             query?: never;
             header?: never;
@@ -4124,7 +4124,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_points: {
+    shop_api_routers_sheets_points: {
         parameters: {
             query?: {
                 session?: "trousers" | "top" | "jumpsuit" | "full";
@@ -4146,7 +4146,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_put_reading: {
+    shop_api_routers_sheets_put_reading: {
         parameters: {
             query?: never;
             header?: never;
@@ -4282,7 +4282,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_sheet: {
+    shop_api_routers_sheets_sheet: {
         parameters: {
             query?: never;
             header?: never;
@@ -4304,7 +4304,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_put_sheet: {
+    shop_api_routers_sheets_put_sheet: {
         parameters: {
             query?: never;
             header?: never;
@@ -4330,7 +4330,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_advice: {
+    shop_api_routers_sheets_advice: {
         parameters: {
             query?: never;
             header?: never;
@@ -4352,7 +4352,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_close_sheet: {
+    shop_api_routers_sheets_close_sheet: {
         parameters: {
             query?: never;
             header?: never;
@@ -4374,7 +4374,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_take_file: {
+    shop_api_routers_sheets_take_file: {
         parameters: {
             query?: never;
             header?: never;
@@ -4400,7 +4400,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_all_readings: {
+    shop_api_routers_sheets_all_readings: {
         parameters: {
             query?: never;
             header?: never;
@@ -4449,7 +4449,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_clients_turn: {
+    shop_api_routers_sheets_turn: {
         parameters: {
             query?: never;
             header?: never;

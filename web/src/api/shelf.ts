@@ -2,7 +2,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { server, answered } from "./client";
 import type { components } from "./schema.gen";
-import { type Order, PLAIN } from "./shop";
+import { type Order, PLAIN } from "./orders";
 
 type Schemas = components["schemas"];
 export type ShelfCloth = Schemas["ShelfOut"];

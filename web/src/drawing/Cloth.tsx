@@ -1,5 +1,5 @@
 import { type ReactNode, useId } from "react";
-import type { Plan } from "../api/shop";
+import type { Plan } from "../api/plans";
 import type { Unit } from "../lengths/units";
 import { clothColours } from "./colour";
 import { type Frame, frame, pathOf } from "./frame";

@@ -1,6 +1,6 @@
 import { cleanup, screen } from "@testing-library/react";
 import { afterEach, expect, it } from "vitest";
-import type { Plan } from "../api/shop";
+import type { Plan } from "../api/plans";
 import { show } from "../test/shop";
 import { panelName } from "./names";
 import { Panels } from "./Panels";

@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import type { Plan } from "../api/shop";
+import type { Plan } from "../api/plans";
 import { LEGS, panelName } from "./names";
 import { boxOf, sideBySide } from "./frame";
 import { panelStrokes, Strokes } from "./Strokes";

@@ -1,4 +1,4 @@
-import type { Piece } from "../api/shop";
+import type { Piece } from "../api/plans";
 import { boxOf, type Frame, onCloth, type Placing } from "./frame";
 import { panelName } from "./names";
 import { Strokes } from "./Strokes";

@@ -1,4 +1,4 @@
-import type { Piece, Plan } from "../api/shop";
+import type { Piece, Plan } from "../api/plans";
 import { pathOf } from "./frame";
 
 export type Stroke = Piece["strokes"][number];

@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { Link } from "react-router";
-import { type Ticket, useBench } from "../../api/shop";
+import { type Ticket, useBench } from "../../api/orders";
 import { useMay, useMe } from "../../api/session";
 import { styleName, useTrade } from "../../api/trade";
 import { Says } from "../../ui/words";

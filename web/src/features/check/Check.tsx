@@ -1,11 +1,13 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Fragment, useState } from "react";
-import type { Plan } from "../../api/shop";
+import type { Plan } from "../../api/plans";
 import { boxOf, pathOf, sideBySide } from "../../drawing/frame";
 import { garmentName, LEGS } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
-import { Findings, Ledger, LEVELS, Margin, OfGarment, WithMargin } from "../../ui/margin";
+import { Findings } from "../../ui/findings";
+import { Ledger, LEVELS, OfGarment } from "../../ui/ledger";
+import { Margin, WithMargin } from "../../ui/margin";
 
 const flat = ([x = 0, y = 0]: readonly number[]): [number, number] => [x, y];
 /** The edges a check speaks of, or the level it is taken at. */

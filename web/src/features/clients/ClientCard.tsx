@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { type Client, useClient, useClientWrites, useSheets } from "../../api/clients";
-import { useBench } from "../../api/shop";
+import { useBench } from "../../api/orders";
 import { useMay, useMe } from "../../api/session";
 import type { Unit } from "../../lengths/units";
 import { field, Label } from "../../ui/field";

@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import type { Cloth } from "../../api/shop";
+import type { Cloth } from "../../api/orders";
 import type { Unit } from "../../lengths/units";
 import { Entry } from "../../ui/entry";
 import { field, Label } from "../../ui/field";

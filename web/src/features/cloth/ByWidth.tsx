@@ -1,8 +1,8 @@
 import { chakra } from "@chakra-ui/react";
-import { useWidths } from "../../api/shop";
+import { useWidths } from "../../api/plans";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
-import { Bought } from "../../ui/margin";
+import { Bought } from "../../ui/buying";
 import { Says } from "../../ui/words";
 
 /** What the same pieces need on other cloth. */

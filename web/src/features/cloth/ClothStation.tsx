@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type Cloth, type Order, type Plan, usePutCloth } from "../../api/shop";
+import { type Cloth, type Order, usePutCloth } from "../../api/orders";
+import type { Plan } from "../../api/plans";
 import { useTrade } from "../../api/trade";
 import { EndView } from "../../drawing/EndView";
 import type { Unit } from "../../lengths/units";
@@ -7,7 +8,9 @@ import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
 import { field, Label } from "../../ui/field";
 import { Length } from "../../ui/length";
-import { Findings, Margin, ToBuy, Unworkable, WithMargin } from "../../ui/margin";
+import { ToBuy } from "../../ui/buying";
+import { Findings, Unworkable } from "../../ui/findings";
+import { Margin, WithMargin } from "../../ui/margin";
 import { StaleEdit } from "../../ui/stale";
 import { Says } from "../../ui/words";
 import { BuyingFields } from "./BuyingFields";

@@ -1,11 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useId } from "react";
-import { type Cloth, type Plan, useWidths } from "../../api/shop";
+import type { Cloth } from "../../api/orders";
+import { type Plan, useWidths } from "../../api/plans";
 import { useTrade } from "../../api/trade";
 import { EndView } from "../../drawing/EndView";
 import { show, text, type Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
-import { Bought } from "../../ui/margin";
+import { Bought } from "../../ui/buying";
 
 type Row = NonNullable<ReturnType<typeof useWidths>["data"]>[number];
 

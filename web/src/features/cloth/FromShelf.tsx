@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import { inWords } from "../../api/client";
 import { useShelf, useShelfWrites } from "../../api/shelf";
-import type { Order } from "../../api/shop";
+import type { Order } from "../../api/orders";
 import { type Unit, withUnit } from "../../lengths/units";
 import { field, Label } from "../../ui/field";
 import { Says } from "../../ui/words";

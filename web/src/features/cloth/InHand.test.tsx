@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, expect, it, vi } from "vitest";
-import type { Plan } from "../../api/shop";
+import type { Plan } from "../../api/plans";
 import { order, plan, show, standIn } from "../../test/shop";
 import { InHand } from "./InHand";
 

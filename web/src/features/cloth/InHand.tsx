@@ -1,5 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type Order, type Plan, useSearch } from "../../api/shop";
+import type { Order } from "../../api/orders";
+import type { Plan } from "../../api/plans";
+import { useSearch } from "../../api/searches";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";

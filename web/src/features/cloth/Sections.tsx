@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { Cloth, Plan } from "../../api/shop";
+import type { Cloth } from "../../api/orders";
+import type { Plan } from "../../api/plans";
 import { useTrade } from "../../api/trade";
 import { EndView } from "../../drawing/EndView";
 import type { Unit } from "../../lengths/units";

@@ -1,6 +1,6 @@
 import { act, cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
-import type { Garment } from "../../api/shop";
+import type { Garment } from "../../api/orders";
 import { choices, order, plan, show, standIn, trade } from "../../test/shop";
 import { Design, restyled } from "./Design";
 

@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useDraft } from "../../api/design";
-import type { Order, Plan } from "../../api/shop";
+import type { Order } from "../../api/orders";
+import type { Plan } from "../../api/plans";
 import { Panels } from "../../drawing/Panels";
 import type { Made, Part } from "./outfit";
 

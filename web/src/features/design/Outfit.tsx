@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { inWords } from "../../api/client";
-import { type Garment, type Order, useOutfit } from "../../api/shop";
+import { type Garment, type Order, useOutfit } from "../../api/orders";
 import { useTrade } from "../../api/trade";
 import { Chips } from "../../ui/chips";
 import { Press } from "../../ui/press";

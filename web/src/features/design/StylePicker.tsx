@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useId } from "react";
 import { useSilhouettes } from "../../api/design";
-import type { Order } from "../../api/shop";
+import type { Order } from "../../api/orders";
 import { Silhouette } from "../../drawing/Silhouette";
 
 type PickerProps = {

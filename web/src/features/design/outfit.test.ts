@@ -1,5 +1,5 @@
 import { expect, it } from "vitest";
-import type { Garment, Order } from "../../api/shop";
+import type { Garment, Order } from "../../api/orders";
 import { trade } from "../../test/shop";
 import { apart, changed, freeName, joined, newOf, partsOf } from "./outfit";
 

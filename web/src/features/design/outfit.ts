@@ -1,5 +1,5 @@
 /** The parts of an outfit as Design changes them: a garment, or one of the two halves of one that is sewn together. */
-import type { Garment, Order } from "../../api/shop";
+import type { Garment, Order } from "../../api/orders";
 import { kindOf, pairOf, type Trade } from "../../api/trade";
 
 /** Empty for a garment by itself; a half is called by its kind. */

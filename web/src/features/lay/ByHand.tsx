@@ -1,7 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 import { inWords } from "../../api/client";
-import { type Order, type Plan, usePutHandLay, useSearch } from "../../api/shop";
+import type { Order } from "../../api/orders";
+import { type Plan, usePutHandLay } from "../../api/plans";
+import { useSearch } from "../../api/searches";
 import { boxOf, onCloth, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { PieceOn } from "../../drawing/PieceOn";

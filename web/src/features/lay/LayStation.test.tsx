@@ -1,6 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
-import type { Order, Plan } from "../../api/shop";
+import type { Order } from "../../api/orders";
+import type { Plan } from "../../api/plans";
 import { order, plan, show, standIn } from "../../test/shop";
 import { LayStation } from "./LayStation";
 

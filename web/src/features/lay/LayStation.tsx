@@ -1,12 +1,16 @@
 import { Box } from "@chakra-ui/react";
 import { useState } from "react";
-import { type Order, type Plan, useSearch } from "../../api/shop";
+import type { Order } from "../../api/orders";
+import type { Plan } from "../../api/plans";
+import { useSearch } from "../../api/searches";
 import { type Frame, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { PieceOn } from "../../drawing/PieceOn";
 import { show, text, type Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
-import { Findings, Margin, ToBuy, WithMargin } from "../../ui/margin";
+import { ToBuy } from "../../ui/buying";
+import { Findings } from "../../ui/findings";
+import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { ByHand } from "./ByHand";

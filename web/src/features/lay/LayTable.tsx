@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import type { Plan } from "../../api/shop";
+import type { Plan } from "../../api/plans";
 import { boxOf, onCloth } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";

@@ -1,5 +1,5 @@
 /** Why no lay of a section can be shorter: the steps of the proof. */
-import type { Plan } from "../../api/shop";
+import type { Plan } from "../../api/plans";
 import { pieceName } from "../../drawing/names";
 
 type Section = NonNullable<Plan["lay"]>["sections"][number];

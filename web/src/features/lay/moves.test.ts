@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Plan } from "../../api/shop";
+import type { Plan } from "../../api/plans";
 import { cuttingOf, free, type Lay, may, moved, outlineOf, type Placing, reachOf, samePins, turned } from "./moves";
 
 const square = (wide: number, long: number) => [[0, 0], [wide, 0], [wide, long], [0, long], [0, 0]]; // prettier-ignore

@@ -1,5 +1,5 @@
 /** Moving pieces of a lay by hand: what is possible, and where a piece comes to rest. No piece is ever on another. */
-import type { Plan } from "../../api/shop";
+import type { Plan } from "../../api/plans";
 import { bounds, overlaps, type Ring } from "../../geometry/overlap";
 import { onCloth } from "../../drawing/frame";
 

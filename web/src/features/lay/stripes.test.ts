@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Plan } from "../../api/shop";
+import type { Plan } from "../../api/plans";
 import type { Lay, Placing } from "./moves";
 import { meetings, onStripe, past, toMatch } from "./stripes";
 

@@ -1,5 +1,5 @@
 /** Stripes and checks: whether what is sewn together meets on the same stripe, at the notches both sides carry. */
-import type { Plan } from "../../api/shop";
+import type { Plan } from "../../api/plans";
 import { onCloth, type XY } from "../../drawing/frame";
 import type { Lay, Placing } from "./moves";
 

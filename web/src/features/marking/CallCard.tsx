@@ -1,10 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useParams, useSearchParams } from "react-router";
-import { type Cut, type Mark, type Plan, useOrder, usePlan } from "../../api/shop";
+import { useOrder } from "../../api/orders";
+import { type Cut, type Mark, type Plan, usePlan } from "../../api/plans";
 import { pieceName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
-import { Unworkable } from "../../ui/margin";
+import { Unworkable } from "../../ui/findings";
 import { Press } from "../../ui/press";
 import { words } from "./words";
 

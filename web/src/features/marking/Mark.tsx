@@ -1,12 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
-import type { Mark as Call, Order, Plan } from "../../api/shop";
+import type { Order } from "../../api/orders";
+import type { Mark as Call, Plan } from "../../api/plans";
 import { outfitOf, pieceName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { useKeys } from "../../ui/keys";
 import { Length } from "../../ui/length";
-import { Findings, Ledger } from "../../ui/margin";
+import { Findings } from "../../ui/findings";
+import { Ledger } from "../../ui/ledger";
 import { Press } from "../../ui/press";
 import { useWide } from "../../ui/size";
 import { Says } from "../../ui/words";

@@ -1,6 +1,7 @@
 import { Box } from "@chakra-ui/react";
 import { useMemo } from "react";
-import type { Mark as Call, Order, Plan } from "../../api/shop";
+import type { Order } from "../../api/orders";
+import type { Mark as Call, Plan } from "../../api/plans";
 import { Cloth, type View } from "../../drawing/Cloth";
 import { boxOf, frame, onCloth, pathOf, type XY } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";

@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useParams, useSearchParams } from "react-router";
 import { type Point, type Session, usePoints } from "../../api/measuring";
-import { type Order, useOrder } from "../../api/shop";
+import { type Order, useOrder } from "../../api/orders";
 import type { Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
 import { Press } from "../../ui/press";

@@ -1,10 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { useCorrect, usePoints } from "../../api/measuring";
-import type { Order, Plan } from "../../api/shop";
+import type { Order } from "../../api/orders";
+import type { Plan } from "../../api/plans";
 import type { Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
-import { Ledger, Margin, WithMargin } from "../../ui/margin";
+import { Ledger } from "../../ui/ledger";
+import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { Reading } from "../../ui/reading";
 import { Says } from "../../ui/words";

@@ -2,12 +2,15 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useCallback, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { type Point, type Session, useAdvice, usePoints, useSheetWrites } from "../../api/measuring";
-import type { Order, Plan } from "../../api/shop";
+import type { Order } from "../../api/orders";
+import type { Plan } from "../../api/plans";
 import type { Unit } from "../../lengths/units";
 import { Entry, type Gate } from "../../ui/entry";
 import { field, Label } from "../../ui/field";
 import { Length } from "../../ui/length";
-import { Findings, Ledger, Margin, Unworkable, WithMargin } from "../../ui/margin";
+import { Findings, Unworkable } from "../../ui/findings";
+import { Ledger } from "../../ui/ledger";
+import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { Closed } from "./Closed";
@@ -163,7 +166,9 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
             <Says tone={doubt.again ? "wrong" : "plain"}>
               {doubt.words} {doubt.again && <b>Measure again?</b>}
               <chakra.span display="block" marginTop="8">
-                <Press onClick={() => writes.overrule.mutate(point.key)}>Measured twice, it is right</Press>
+                <Press onClick={() => writes.overrule.mutate({ id: crypto.randomUUID(), key: point.key })}>
+                  Measured twice, it is right
+                </Press>
               </chakra.span>
             </Says>
           )}

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Advice, Point, Session, useSheetWrites, Waist } from "../../api/measuring";
-import type { Order } from "../../api/shop";
+import type { Order } from "../../api/orders";
 import type { Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
 import { field, Label } from "../../ui/field";

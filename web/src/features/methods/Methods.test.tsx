@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, expect, it, vi } from "vitest";
-import type { Plan } from "../../api/shop";
+import type { Plan } from "../../api/plans";
 import { plan, show, standIn } from "../../test/shop";
 import { differences } from "./differences";
 import { Methods } from "./Methods";

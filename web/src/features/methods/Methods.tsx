@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { useBodies, useDraft } from "../../api/design";
 import { inWords } from "../../api/client";
-import type { Mark, Plan } from "../../api/shop";
+import type { Mark, Plan } from "../../api/plans";
 import { called, methodName, methodOf, useTrade } from "../../api/trade";
 import type { Unit } from "../../lengths/units";
 import { field, Label } from "../../ui/field";

@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import type { Mark, Plan } from "../../api/shop";
+import type { Mark, Plan } from "../../api/plans";
 import { LEGS, panelName } from "../../drawing/names";
 import { boxOf, pathOf } from "../../drawing/frame";
 

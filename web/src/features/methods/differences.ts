@@ -1,5 +1,5 @@
 /** Where two drafts of one body differ, and by how much. */
-import type { Plan } from "../../api/shop";
+import type { Plan } from "../../api/plans";
 
 export type Difference = { key: string; name: string; one: number; other: number; why: [string, string] };
 

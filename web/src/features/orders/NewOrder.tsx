@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
 import { useNavigate } from "react-router";
 import { useClients } from "../../api/clients";
-import { type NewOrder as Asked, useMakeOrder } from "../../api/shop";
+import { type NewOrder as Asked, useMakeOrder } from "../../api/newOrder";
 import { useMe } from "../../api/session";
 import { kindOf, pairOf, type Trade, useTrade } from "../../api/trade";
 import { Chips } from "../../ui/chips";

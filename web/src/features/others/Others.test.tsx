@@ -105,3 +105,29 @@ it("takes a client of the book as it is, and makes a new one first", async () =>
   const [made, same] = written(calls).slice(1);
   expect(made!.path).toBe(`/clients/${String(same!.body.client)}`);
 });
+
+it("sends the same ids again after the line was lost: the client and the reading are made once", async () => {
+  let lost = true;
+  const once = ({ body }: { body: object }) =>
+    lost ? { status: 500, body: { title: "The line was lost." } } : { body };
+  const calls = page([tove], { "PUT .*": once });
+  const cell = await screen.findByLabelText("Tove, Waist");
+  const twice = async (act: () => void) => {
+    lost = true;
+    act();
+    await screen.findAllByText(/The line was lost/);
+    lost = false;
+    act();
+  };
+  fireEvent.change(cell, { target: { value: "29" } });
+  await twice(() => fireEvent.blur(cell));
+  await waitFor(() => expect(cell.getAttribute("aria-invalid")).not.toBe("true"));
+  fireEvent.change(screen.getByLabelText("One more client"), { target: { value: "Signe Vik" } });
+  await twice(() => fireEvent.click(screen.getByRole("button", { name: "Add" })));
+  await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>("One more client").value).toBe(""));
+  for (const kind of ["readings", "clients"]) {
+    const sent = written(calls).filter((call) => call.path.startsWith(`/${kind}/`));
+    expect(sent).toHaveLength(2);
+    expect(sent[0]!.path).toBe(sent[1]!.path);
+  }
+});

@@ -5,12 +5,12 @@ import { inWords } from "../../api/client";
 import { useClients } from "../../api/clients";
 import { type Session, usePoints } from "../../api/measuring";
 import { type Group, type Member, useGroup, useGroupWrites } from "../../api/others";
-import { useOrder } from "../../api/shop";
+import { useOrder } from "../../api/orders";
 import { useMe } from "../../api/session";
 import type { Unit } from "../../lengths/units";
 import { field } from "../../ui/field";
 import { Length } from "../../ui/length";
-import { Bought } from "../../ui/margin";
+import { Bought } from "../../ui/buying";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 

@@ -50,7 +50,8 @@ it("invites under a role, with the link to hand over, and takes an invitation ba
   expect(screen.getByRole("alert").textContent).toContain("Type the name");
   fireEvent.change(screen.getByLabelText("Name"), { target: { value: " Signe " } });
   fireEvent.click(screen.getByRole("radio", { name: "Apprentice" }));
-  expect(screen.getByText(/sees no phone numbers/)).toBeTruthy();
+  expect(screen.getByRole("radio", { name: "Apprentice", description: /measures and lays/ })).toBeTruthy();
+  expect(screen.getByText("reads orders, plans and marks; sees no phone numbers")).toBeTruthy();
   fireEvent.click(screen.getByRole("button", { name: "Make the link" }));
   await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>("Name").value).toBe(""));
   expect(calls.find((call) => call.method === "PUT")!.body).toEqual({ name: "Signe", role: "apprentice", to: "" });

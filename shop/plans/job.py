@@ -1,0 +1,49 @@
+"""An order as a job file: what the core makes a plan of."""
+
+import hashlib
+import json
+from typing import Any
+
+from shop.accounts.models import User
+from shop.bridge.drafting import CORE_VERSION, job_garment
+from shop.clients.queries import measures
+from shop.cloths.actions import FIELDS, job_part
+from shop.cloths.models import Cloth
+from shop.orders.models import Order
+from shop.orders.whole import WholeOrder, whole_order
+
+
+def job_of(actor: User, order: Order, cut_from: str = "main") -> dict[str, Any]:
+    """The order as a job file, without the client's name; `cut_from` says for which of its cloths."""
+    return job_from(actor, whole_order(actor, order), cut_from)
+
+
+def job_from(actor: User, whole: WholeOrder, cut_from: str = "main") -> dict[str, Any]:
+    """The same of an order that was read whole."""
+    order, second = whole.order, whole.other_cloth
+    other = {"other_cloth": _cloth(second)} if second else {}
+    return {
+        "format": "plavet-job",
+        "version": 1,
+        "unit": actor.workshop.unit,
+        "measurements": measures(whole.readings),
+        "garments": [
+            job_garment(garment.name, garment.style, garment.method, garment.choices, order.sheet.waist)
+            for garment in whole.garments
+        ],
+        "cloth": _cloth(order.cloth), **other, **({"cut_from": cut_from} if cut_from != "main" else {}),
+    }  # fmt: skip
+
+
+def _cloth(cloth: Cloth) -> dict[str, Any]:
+    return job_part({key: getattr(cloth, key) for key in FIELDS})
+
+
+def hash_of(job: dict[str, Any]) -> str:
+    """What a plan is stored under: the job as it stands, by this core."""
+    return hashlib.sha256(json.dumps([CORE_VERSION, job], sort_keys=True).encode()).hexdigest()
+
+
+def outfit_id(order: Order) -> str:
+    """What an order is called on a cloth that several are cut from."""
+    return order.id.hex[:12]

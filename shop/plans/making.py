@@ -1,0 +1,92 @@
+"""Plans made once for a job and stored: of one order, of several on one cloth, on cloth of other widths."""
+
+from collections.abc import Sequence
+from typing import Any
+from uuid import UUID, uuid4
+
+from django.db import IntegrityError, transaction
+
+from shop.accounts.models import User
+from shop.accounts.writing import own
+from shop.bridge.drafting import make_plan, make_widths
+from shop.orders.group import members
+from shop.orders.models import Order
+from shop.orders.whole import WholeOrder, whole_orders
+from shop.plans.job import hash_of, job_from, job_of, outfit_id
+from shop.plans.models import LayRun, PlanRun
+from shop.plans.queries import stored_plans
+
+KEPT = 12
+"""How many plans of an order are kept besides those that somebody searched for or laid by hand."""
+
+
+def plan_order(*, actor: User, order: Order, cut_from: str = "main") -> PlanRun:
+    """The plan of the order as it stands: the stored one where nothing changed, else made now. Raises CoreRefusal."""
+    return _stored_or_made(actor, order, job_of(actor, order, cut_from))
+
+
+def plan_together(*, actor: User, order: Order) -> PlanRun:
+    """The outfits of the order's group on its cloth: of everybody who has the same cloth and is planned. Raises
+    CoreRefusal.
+    """
+    plan_order(actor=actor, order=order)
+    others = together(actor, order)
+    outfits = []
+    for one in others:
+        job = job_from(actor, one)
+        outfits.append({"id": outfit_id(one.order), "measurements": job["measurements"], "garments": job["garments"]})
+    job = job_of(actor, order) | ({"others": outfits} if outfits else {})
+    return _stored_or_made(actor, order, job, [str(one.order.id) for one in others])
+
+
+def together(actor: User, order: Order) -> list[WholeOrder]:
+    """The other orders of its group that are planned as they stand and have the same cloth, by the clients' names."""
+    cloth = order.cloth
+    alike = members(actor, order).exclude(pk=order.pk).filter(
+        cloth__kind=cloth.kind, cloth__colour=cloth.colour, cloth__width=cloth.width
+    )  # fmt: skip
+    wholes = whole_orders(actor, list(alike))
+    stored = stored_plans(actor, {one.order.id: hash_of(job_from(actor, one)) for one in wholes})
+    return [one for one in wholes if one.order.id in stored]
+
+
+def _stored_or_made(actor: User, order: Order, job: dict[str, Any], others: Sequence[str] = ()) -> PlanRun:
+    digest = hash_of(job)
+    stored = PlanRun.of(actor.workshop).filter(order=order, job_hash=digest).first()
+    if stored is not None:
+        return stored
+    made = PlanRun(
+        id=uuid4(),
+        workshop=actor.workshop,
+        changed_by=actor,
+        order=order,
+        job_hash=digest,
+        job=job,
+        plan=make_plan(job),
+        others=list(others),
+    )
+    try:
+        with transaction.atomic():
+            made.save(force_insert=True)
+            _forget_old(actor, order)
+    except IntegrityError:
+        return PlanRun.of(actor.workshop).get(order=order, job_hash=digest)
+    return made
+
+
+def _forget_old(actor: User, order: Order) -> None:
+    """Plans nobody worked at but the newest go: one is made at each change of a choice, and made again in no time."""
+    plain = PlanRun.of(actor.workshop).filter(order=order).exclude(
+        pk__in=LayRun.of(actor.workshop).filter(plan_run__order=order).values("plan_run")
+    )  # fmt: skip
+    old = plain.order_by("-created_at").values_list("pk", flat=True)[KEPT:]
+    PlanRun.of(actor.workshop).filter(pk__in=list(old)).delete()
+
+
+def widths_of(*, actor: User, plan_run: UUID) -> list[dict[str, Any]]:
+    """What the pieces of a plan need on cloth of other widths: worked out once, then kept."""
+    run = own(PlanRun, actor, plan_run)
+    if run.widths is None:
+        run.widths = make_widths(run.job)
+        PlanRun.of(actor.workshop).filter(pk=run.id).update(widths=run.widths)
+    return list(run.widths)

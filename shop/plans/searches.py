@@ -1,0 +1,61 @@
+"""Searches for a better lay, queued and stopped."""
+
+from datetime import timedelta
+from typing import Any
+from uuid import UUID
+
+from django.db import transaction
+from django.utils import timezone
+
+from shop.accounts.models import User
+from shop.accounts.rights import allow
+from shop.accounts.writing import own
+from shop.bridge.drafting import check_hand
+from shop.plans.models import LayRun, PlanRun
+from shop.plans.tasks import improve_lay
+
+LONGEST = 600
+"""The longest a search may take, in seconds."""
+DEAD = timedelta(seconds=5)
+"""A search that reported nothing for so long has no worker."""
+
+
+def start_lay_run(
+    *,
+    actor: User,
+    id: UUID,
+    plan_run: UUID,
+    seconds: int = 10,
+    seed: int = 1,
+    kind: str = LayRun.SHORTER,
+    hand: dict[str, Any] | None = None,
+) -> LayRun:
+    """Queue a search for a shorter lay, for savings of cloth, or for the rest around pinned pieces; the same id
+    again is the same search. Raises CoreRefusal where pieces in `hand` could not be cut as they are placed.
+    """
+    allow(actor, "lays")
+    with transaction.atomic():
+        plan = own(PlanRun, actor, plan_run)
+        known = LayRun.of(actor.workshop).filter(pk=id).first()
+        if known is not None:
+            return known
+        run = LayRun(
+            id=id, workshop=actor.workshop, changed_by=actor, plan_run=plan, seconds=seconds, seed=seed, kind=kind,
+            hand=hand,
+        )  # fmt: skip
+        if hand is not None:
+            check_hand(plan.job, hand)
+        run.save(force_insert=True)
+        improve_lay.defer(lay_run=str(run.id))
+    return run
+
+
+def stop_lay_run(*, actor: User, id: UUID) -> LayRun:
+    """Ask a search to end; what it found stays. One that nobody works at any more ends here."""
+    allow(actor, "lays")
+    run = own(LayRun, actor, id)
+    asked = LayRun.of(actor.workshop).filter(pk=run.id)
+    asked.update(stop_asked=True)
+    asked.filter(state=LayRun.RUNNING, changed_at__lt=timezone.now() - DEAD).update(state=LayRun.STOPPED)
+    run.refresh_from_db()
+    return run

@@ -1,0 +1,57 @@
+/** A new order with all that belongs to it, written in one go. */
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { server, answered } from "./client";
+import { BLANK } from "./clients";
+import { PLAIN } from "./orders";
+
+const path = (id: string) => ({ params: { path: { id } } });
+
+export type NewOrder = {
+  ids: { client: string; sheet: string; cloth: string; order: string; garment: string; second: string };
+  client: string;
+  known: boolean;
+  title: string;
+  promised_on: string;
+  /** What is made: the first garment has `ids.garment`, the second `ids.second`. */
+  garments: { name: string; style: string; choices: Record<string, unknown> }[];
+  unit: "in" | "cm";
+};
+
+/** A client, an open sheet, a cloth, an order and its garment. All ids are given: sent twice, it is made once. */
+export function useMakeOrder() {
+  const memory = useQueryClient();
+  return useMutation({
+    mutationFn: async ({ ids, ...made }: NewOrder) => {
+      const today = new Date().toISOString().slice(0, 10);
+      if (!made.known)
+        await answered(
+          server.PUT("/api/clients/{id}", {
+            ...path(ids.client),
+            body: { version: 0, name: made.client, ...BLANK },
+          }),
+        );
+      const sheet = { version: 0, client: ids.client, taken_on: today, unit: made.unit, waist: "worn" as const };
+      await answered(server.PUT("/api/sheets/{id}", { ...path(ids.sheet), body: sheet }));
+      const cloth = { ...PLAIN, version: 0, colour: "#2F5D62", width: "45 in" };
+      await answered(server.PUT("/api/cloths/{id}", { ...path(ids.cloth), body: cloth }));
+      const order = {
+        version: 0,
+        client: ids.client,
+        sheet: ids.sheet,
+        cloth: ids.cloth,
+        title: made.title,
+        promised_on: made.promised_on,
+      };
+      await answered(server.PUT("/api/orders/{id}", { ...path(ids.order), body: order }));
+      for (const [k, one] of made.garments.entries()) {
+        const body = { version: 0, order: ids.order, method: "", removed: false, ...one }; // the style's own method
+        await answered(server.PUT("/api/garments/{id}", { ...path(k === 0 ? ids.garment : ids.second), body }));
+      }
+      return ids.order;
+    },
+    onSuccess: () => {
+      void memory.invalidateQueries({ queryKey: ["bench"] });
+      void memory.invalidateQueries({ queryKey: ["clients"] });
+    },
+  });
+}

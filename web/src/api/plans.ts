@@ -1,0 +1,51 @@
+/** The plan of an order: made for it as it stands, on cloth of other widths, laid by hand. */
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import type { Unit } from "../lengths/units";
+import { server, answered } from "./client";
+import type { components } from "./schema.gen";
+
+type Schemas = components["schemas"];
+/** Where outfits of several clients are cut from one cloth, `clients` are their names by outfit. */
+export type Plan = Schemas["PlanOut"] & { clients?: Record<string, string> };
+export type Cut = "main" | "other" | "all";
+export type Mark = Schemas["MarkOut"];
+export type Piece = Schemas["PieceOut"];
+
+const path = (id: string) => ({ params: { path: { id } } });
+
+/** The plan of an order as it stands, in the workshop's unit or another; while a new one is made the last stays. */
+export const usePlan = (id: string, cloth: Cut = "main", unit: "" | Unit = "") =>
+  useQuery({
+    queryKey: ["plan", id, cloth, unit],
+    // The client widens fixed pairs such as [x, y] to lists; the description has them as pairs.
+    queryFn: async () => {
+      const asked = server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth, unit } } });
+      const { clients, ...answer } = (await answered(asked)) as unknown as Schemas["PlanAnswer"];
+      return {
+        ...answer,
+        plan: (Object.keys(clients ?? {}).length > 1 ? { ...answer.plan, clients } : answer.plan) as Plan,
+      };
+    },
+    placeholderData: (last, query) => (query?.queryKey[2] === cloth ? keepPreviousData(last) : undefined),
+    staleTime: 60_000,
+  });
+
+/** What the same pieces need on cloth of other widths; worked out when it is first asked for. */
+export const useWidths = (plan: string | undefined) =>
+  useQuery({
+    queryKey: ["widths", plan],
+    enabled: plan !== undefined,
+    queryFn: () => answered(server.GET("/api/plans/{id}/widths", path(plan!))),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+
+/** Keep a lay as its pieces were moved by hand; the server checks it exactly. */
+export function usePutHandLay(order: string, plan: string) {
+  const memory = useQueryClient();
+  return useMutation({
+    mutationFn: (body: { id: string; placements: NonNullable<Plan["lay"]>["placements"] }) =>
+      answered(server.PUT("/api/plans/{id}/hand", { ...path(plan), body })),
+    onSuccess: () => memory.invalidateQueries({ queryKey: ["plan", order] }),
+  });
+}

@@ -1,0 +1,59 @@
+/** Searches for a better lay, on the server's queue. */
+import { useState } from "react";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { server, answered } from "./client";
+import type { components } from "./schema.gen";
+
+type Held = components["schemas"]["HeldIn"];
+
+const path = (id: string) => ({ params: { path: { id } } });
+
+function useLayRun(id: string | null, order: string) {
+  const memory = useQueryClient();
+  return useQuery({
+    queryKey: ["lay-run", id],
+    enabled: id !== null,
+    queryFn: async () => {
+      const run = await answered(server.GET("/api/lay-runs/{id}", path(id!)));
+      if (run.state !== "queued" && run.state !== "running")
+        void memory.invalidateQueries({ queryKey: ["plan", order] });
+      return run;
+    },
+    refetchInterval: (query) => (["queued", "running"].includes(query.state.data?.state ?? "queued") ? 400 : false),
+  });
+}
+
+/**
+ * A search on the queue that this tab remembers over a reload: for a shorter lay of a plan, for savings of cloth,
+ * or for the rest around pieces that are pinned where somebody laid them. Each looks from a seed of its own, so that another one looks elsewhere.
+ */
+export function useSearch(order: string, plan: string, kind: "shorter" | "savings" | "rest") {
+  const place = `${kind}:${plan}`;
+  const [id, setId] = useState(() => sessionStorage.getItem(place));
+  const run = useLayRun(id, order).data;
+  const start = useMutation({
+    mutationFn: ({ id, ...body }: { id: string; seconds: number; seed: number; hand?: Held }) =>
+      answered(server.PUT("/api/lay-runs/{id}", { ...path(id), body: { ...body, plan, kind } })),
+    onSuccess: (_, { id }) => {
+      sessionStorage.setItem(place, id);
+      setId(id);
+    },
+  });
+  const stop = useMutation({ mutationFn: () => answered(server.POST("/api/lay-runs/{id}/stop", path(id!))) });
+  return {
+    run,
+    working: run !== undefined && ["queued", "running"].includes(run.state),
+    pending: start.isPending,
+    error: start.error,
+    begin: (seconds: number, hand?: Held) => {
+      const id = crypto.randomUUID();
+      start.mutate({ id, seconds, seed: 1 + (parseInt(id.slice(0, 4), 16) % 9999), ...(hand && { hand }) });
+      return id;
+    },
+    stop: () => stop.mutate(),
+    forget: () => {
+      sessionStorage.removeItem(place);
+      setId(null);
+    },
+  };
+}

@@ -1,0 +1,33 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { Plan } from "../api/plans";
+import type { Unit } from "../lengths/units";
+import { Length } from "./length";
+
+/** Cloth to buy, with its sum. */
+export function ToBuy({ plan, unit }: { plan: Plan; unit: Unit }) {
+  if (!plan.yardage) return null;
+  return (
+    <Box>
+      <chakra.h2 fontSize="20px" fontWeight={600}>
+        Cloth to buy
+      </chakra.h2>
+      <chakra.p fontSize="44px" fontWeight={800} lineHeight="1.1">
+        <Bought mm={plan.yardage.buy_mm} unit={unit} /> {unit === "in" ? "yards" : "m"}
+      </chakra.p>
+      <chakra.p color="ink2" fontSize="16px">
+        {plan.yardage.formula}
+      </chakra.p>
+      {plan.yardage.cost != null && (
+        <p>
+          <b>Costs {plan.yardage.cost}</b> = {plan.yardage.cost_formula}
+        </p>
+      )}
+    </Box>
+  );
+}
+
+/** A bought length in yards by halves, or in metres. */
+export function Bought({ mm, unit }: { mm: number; unit: Unit }) {
+  if (unit === "cm") return <>{(mm / 1000).toFixed(1)}</>;
+  return <Length mm={(mm / 914.4) * 25.4} unit="in" bare />;
+}
