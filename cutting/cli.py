@@ -27,11 +27,11 @@ def _arguments(words: list[str]) -> argparse.Namespace:
     return parser.parse_args(words)
 
 
-def _made(job: str) -> Plan:
-    """The plan of a job file. Raises CuttingError, and OSError where it cannot be read."""
+def _made(job: str, by_width: bool) -> Plan:
+    """The plan of a job file, with its table of widths or not. Raises CuttingError, and OSError for the file."""
     text = sys.stdin.buffer.read() if job == "-" else Path(job).read_bytes()
     asked = read_job_text(text)
-    made = plan(asked)
+    made = plan(asked, by_width)
     if asked.seconds <= 0:
         return made
     # Only a search needs numba and scipy, which take seconds to load.
@@ -79,7 +79,8 @@ def _one(job: str, formats: list[str], asked: argparse.Namespace) -> int:
     """Plan one file and say it; 2 where no draft could be made."""
     several = len(asked.jobs) > 1
     try:
-        made = _made(job)
+        # Only the plan file has the table of widths, which takes longer than all the rest.
+        made = _made(job, asked.json or (asked.out is not None and "json" in formats))
     except CuttingError as error:
         _refused(error, job, asked)
         return 2

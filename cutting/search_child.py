@@ -68,7 +68,7 @@ def _moved(first: Plan, hand: dict[str, Any]) -> tuple[Plan, Laid]:
 
 
 def warm() -> int:
-    """Search a little, with nobody to tell: everything is compiled after."""
+    """Search a little and report nothing: everything is compiled after."""
     for step in search(plan(read_job(SMALL), by_width=False).laid, 60, 1, processes=1):
         if step.tried > 2:
             break

@@ -1,4 +1,4 @@
-"""Notches at equal distances on edges that meet; one tells a front, two tell a back; the zip's end."""
+"""Notches at equal distances on edges that meet; one on a front, two on a back; the zip's end."""
 
 from cutting.garments.notions import ZIPS
 from cutting.geometry import Line, Point

@@ -126,7 +126,7 @@ def _said(drawn: DraftedTop) -> list[Finding]:
 
 
 def _notched(panels: dict[str, Panel], drawn: DraftedTop, ask: TopAsk) -> dict[str, Panel]:
-    """One notch tells the front, two the back; on armhole and cap at the same distance from the underarm."""
+    """One notch on the front, two on the back; on armhole and cap at the same distance from the underarm."""
     done = dict(panels)
     for name, shares in (("front", (0.4,)), ("back", (0.4, 0.45))):
         panel = panels[name]

@@ -105,9 +105,15 @@ def _touch(left: Variant, left_y: float, left_x: float, right: Variant, right_y:
 def _edge(polygon: Floats, ys: Floats, far: bool) -> Floats:
     """The far or the near side of an outline at each y."""
     ends = np.roll(polygon, -1, axis=0)
-    y1, y2 = polygon[:, 1][:, None], ends[:, 1][:, None]
-    within = (np.minimum(y1, y2) <= ys) & (ys <= np.maximum(y1, y2)) & (y1 != y2)
-    with np.errstate(divide="ignore", invalid="ignore"):
-        xs = polygon[:, 0][:, None] + (ys - y1) / (y2 - y1) * (ends[:, 0] - polygon[:, 0])[:, None]
-    side: Floats = np.where(within, xs, -np.inf).max(axis=0) if far else np.where(within, xs, np.inf).min(axis=0)
-    return side
+    low, high = np.minimum(polygon[:, 1], ends[:, 1]), np.maximum(polygon[:, 1], ends[:, 1])
+    # Round an outline that turns one way, the far side goes up and the near side down, or the other way about.
+    turns = np.dot(polygon[:, 0], ends[:, 1]) > np.dot(ends[:, 0], polygon[:, 1])
+    side = (ends[:, 1] > polygon[:, 1]) == (turns == far)
+    there = side & (low != high) & (low <= ys.max()) & (high >= ys.min())
+    starts, ends = polygon[there], ends[there]
+    y1, y2 = starts[:, 1][:, None], ends[:, 1][:, None]
+    within = (low[there][:, None] <= ys) & (ys <= high[there][:, None])
+    xs = starts[:, 0][:, None] + (ys - y1) / (y2 - y1) * (ends[:, 0] - starts[:, 0])[:, None]
+    if far:
+        return np.asarray(np.where(within, xs, -np.inf).max(axis=0, initial=-np.inf))
+    return np.asarray(np.where(within, xs, np.inf).min(axis=0, initial=np.inf))

@@ -116,7 +116,7 @@ class Model:
             for b in range(a, count):
                 turns = {
                     (x * p) * 2 + (y * q) for s, x, y in used if s == a for t, p, q in used if t == b
-                }  # the product of the signs, as one number that tells the four apart
+                }  # the product of the signs, as one number for each of the four
                 for number, signs in enumerate(SIGNS):
                     if signs[0] * 2 + signs[1] in turns:
                         raster = self._raster(self.shapes[a], self.shapes[b], signs)
