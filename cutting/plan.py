@@ -167,8 +167,15 @@ def _needed(garments: tuple[Garment, ...], pieces: tuple[Piece, ...]) -> Needed:
     """The deepest that is needed by what is cut from this cloth: a garment's own number where its widest is."""
     widest = max(pieces, key=lambda piece: piece.width)
     whole = [g for g in garments if all(g.cut_from(name) == g.cut_from(widest.panel) for name in g.panels)]
-    numbers = {garment.id: garment.numbers["fold.needed"].net for garment in whole}
+    numbers = {g.id: g.numbers["fold.needed"].net for g in whole if not _opened(g, widest)}
     return Needed(widest, numbers.get(widest.garment) or found(widest.width, "widest_part"))
+
+
+def _opened(garment: Garment, piece: Piece) -> bool:
+    """Whether a piece that would be on the fold is cut whole, since the cloth has none for it."""
+    return piece.folds is None and any(
+        one.panel == piece.panel and one.folds is not None for one in garment.pieces(on_fold=True)
+    )
 
 
 def _cloth_findings(

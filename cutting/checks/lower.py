@@ -36,7 +36,7 @@ def check_lower(garment: Lower) -> list[Check]:
         _extensions(where, front, back),
         _leg(garment, front, back, crotch_round),
         grown(where, garment),
-        *(_turned(where, panel) for panel in (front, back)),
+        *(_turned(where, panel) for panel in (front, back) if panel.edges["hem"].allowance.mm > 0),
     ]
     if sums.hem_round is not None:
         hem = sum(panel.edges["hem"].path.length for panel in (front, back))

@@ -11,6 +11,7 @@ GIRTH, SEAM, BAND = 1.0, 0.5, 1.0
 STRETCHED = 6.0
 """The back's inner leg may be this much shorter than the front's, to be stretched on."""
 THIGH_LEAST = 25.4
+ROUNDING = 1e-6
 BAND_SEAM = 12.7
 
 
@@ -63,7 +64,7 @@ def level(polyline: list[Point], down: float) -> list[tuple[float, float]]:
 def thigh(where: Where, thigh: float, around: float) -> Check:
     ease = around - thigh
     weight: Weight = "stop" if ease < 0 else "warn"
-    good = ease >= THIGH_LEAST
+    good = ease >= THIGH_LEAST - ROUNDING
     return Check("thigh.ease", where, thigh, around, THIGH_LEAST, good, weight)
 
 

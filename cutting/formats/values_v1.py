@@ -23,8 +23,11 @@ class Strict(BaseModel):
 
 
 def exact_mm(value: Size, unit: Unit) -> Fraction:
-    """Exact mm of a bare number in `unit`, or of a text with its own."""
-    return read(value if isinstance(value, str) else f"{value:f}" if isinstance(value, Decimal) else str(value), unit)
+    """Exact mm of a bare number in `unit`, to a millionth of it, or of a text with its own."""
+    if isinstance(value, Decimal):
+        # Programs write 22.42 as 22.419999999999998.
+        value = f"{round(value, 6):f}"
+    return read(str(value), unit)
 
 
 def placed(error: CuttingError, where: Where) -> list[Problem]:

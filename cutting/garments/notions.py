@@ -37,7 +37,8 @@ def interfacing(part: Part) -> Notion:
 def lower_notions(ask: Ask, elastic: Length | None, parts: list[Part]) -> list[Notion]:
     """Zip, elastic, interfacing, hook and bar of a lower garment."""
     bought: list[Notion] = []
-    if ask.closure in ZIPS:
+    # In a jumpsuit the top's zip goes on down through the waist.
+    if ask.closure in ZIPS and ask.waist_finish != "joined":
         bought.append(Notion(_OF_CLOSURE[ask.closure], 1, ZIPS[ask.closure]))
     if elastic is not None:
         bought.append(Notion("elastic", 1, elastic, ELASTIC_WIDE))

@@ -46,7 +46,8 @@ def numbers_of(panels: dict[str, Panel], legs: dict[str, Panel], parts: list[Par
 
 def _levels(front: Panel, sums: Sums, ask: Ask) -> Numbers:
     waist, hem = front.edges["waist"].allowance, front.edges["hem"].allowance
-    waist, hem = named(waist, _waist_label(ask)), named(hem, "turn_up" if ask.turn_up else "hem")
+    waist = named(waist, _waist_label(ask))
+    hem = named(hem, "hem") if ask.turn_up is None else named(ask.turn_up, "turn_up") * 2
     top = sums.top
     numbers: Numbers = {}
     levels = ["crotch_depth", "hip_depth", "thigh_depth"]

@@ -91,12 +91,19 @@ def _sum(length: Sum, unit: Unit, names: Names | None) -> str:
 
 def _term(term: Length, unit: Unit, names: Names | None) -> tuple[bool, str]:
     """A term of a sum without its sign, and whether it is taken away."""
-    if isinstance(term, Scaled) and term.factor < 0:
-        inner = Scaled(term.of, -term.factor) if term.factor != -1 else term.of
-        text = sum_text(inner, unit, names)
-        return True, f"({text})" if isinstance(inner, Sum) else text
-    if isinstance(term, Found) and term.size < 0:
-        return True, _leaf(Found(-term.size, term.label), unit, names)
+    minus, size = _signed(term)
+    text = sum_text(size, unit, names)
+    return minus, f"({text})" if minus and isinstance(size, Sum) else text
+
+
+def _signed(term: Length) -> tuple[bool, Length]:
+    """Whether a term is taken away, and the term without its sign: less a share of -1/4 in is a share of 1/4 in more."""
     if isinstance(term, Fixed) and term.size < 0:
-        return True, _leaf(Fixed(-term.size, term.label), unit, names)
-    return False, sum_text(term, unit, names)
+        return True, Fixed(-term.size, term.label)
+    if isinstance(term, Found) and term.size < 0:
+        return True, Found(-term.size, term.label)
+    if isinstance(term, Scaled):
+        minus, of = _signed(term.of)
+        factor = abs(term.factor)
+        return minus != (term.factor < 0), of if factor == 1 else Scaled(of, factor)
+    return False, term

@@ -41,6 +41,9 @@ SUMS = [
     (HIP / 4 + found(-3.2, "lean"), "hip / 4 - lean of the seam", "41 / 4 - 0.13"),
     (HIP / 4 + found(0.1, "lean"), "hip / 4", "41 / 4"),
     (THIRD / 2, "thigh / 2", "24.41 / 2"),
+    (WAIST / 4 - inch(-0.25, "waist_ease") / 2, "waist / 4 + (1/4 in waist ease) / 2", "(31 1/2) / 4 + 1/4 / 2"),
+    (HIP / 4 - inch(-0.25) * 1, "hip / 4 + 1/4 in", "41 / 4 + 1/4"),
+    (HIP / 4 + (inch(-1) / 2) / 2, "hip / 4 - 1 in / 2 / 2", "41 / 4 - 1 / 2 / 2"),
     (named(inch(0), "waist_ease") + WAIST, "waist", "31 1/2"),
 ]
 

@@ -10,8 +10,8 @@ from cutting.methods.styles import STYLES
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel.curves import Crotch
 
-SEEN = 0.8
-"""A diagonal moved by less, half a sixteenth of an inch, is not spoken of."""
+SEEN = 1.6
+"""A diagonal moved by less, a sixteenth of an inch, may read the same before and after: it is not spoken of."""
 
 
 def lines_across(sums: Sums, ask: Ask, d: Draft, o: Place) -> tuple[Place, Place, Place | None, Place]:

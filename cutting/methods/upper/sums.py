@@ -137,7 +137,7 @@ def _neck(body: Body, ask: TopAsk) -> tuple[Length, Length, Length]:
     behind: Length = inch(1, "neck")
     if ask.style in ("straight-top", "loose-top"):
         wide = wide + inch(0.5, "wider")
-        behind = inch(1.5, "neck")
+        behind = inch(2 if ask.style == "straight-top" else 1.5, "neck")
     if ask.neck_shape == "boat":
         wide, deep = wide + inch(2, "wider"), inch(2, "neck")
     elif ask.neck_shape == "v":

@@ -20,7 +20,7 @@ LABELS = {
     "waist_ease": "waist ease", "thigh_ease": "thigh ease", "knee_ease": "knee ease", "side_raise": "side raise",
     "back_wider": "that the back is wider", "lift": "lift", "over_the_bust": "over the bust",
     "low_waist": "that the waist is worn low", "hip_split": "that the back's hip is wider", "half_elastic": "to gather",
-    "two_seams": "the two seams", "leg": "of leg", "at_the_knee": "at the knee", "to_take_in": "to take in", "turn_up": "turn-up, twice", "below_the_band": "below the band", "loose": "to be loose", "casing": "casing", "heading": "heading and its turn", "channel": "channel",
+    "two_seams": "the two seams", "leg": "of leg", "at_the_knee": "at the knee", "to_take_in": "to take in", "turn_up": "turn-up", "below_the_band": "below the band", "loose": "to be loose", "casing": "casing", "heading": "heading and its turn", "channel": "channel",
     "tie": "tie", "to_tie": "to tie", "seven_tenths_of_crotch_round": "which is 7/10 of the crotch line all round",
 }  # fmt: skip
 FOUND = {

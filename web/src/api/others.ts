@@ -41,14 +41,18 @@ export function useGroupWrites(order: string) {
     mutationFn: () => answered(server.POST("/api/orders/{id}/spread", path(order))),
     onSettled,
   });
+  // One after the other: what is planned is planned with the sizes that were typed before.
+  const scope = { id: `sizes:${order}` };
   /** A reading under an id of its own: sent again, it is the same reading. */
   const read = useMutation({
+    scope,
     mutationFn: ({ id, ...one }: { id: string; sheet: string; key: string; typed: string }) =>
       answered(server.PUT("/api/readings/{id}", { ...path(id), body: { way: "tape", note: "", ...one } })),
     onSettled,
   });
   /** Plans made one after the other; what cannot be planned is answered in words, by order. */
   const plan = useMutation({
+    scope,
     mutationFn: async (members: Member[]) => {
       const refused: Record<string, string> = {};
       for (const { order: id, lined } of members) {

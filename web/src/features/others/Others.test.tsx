@@ -131,3 +131,32 @@ it("sends the same ids again after the line was lost: the client and the reading
     expect(sent[0]!.path).toBe(sent[1]!.path);
   }
 });
+
+it("plans with the sizes that were typed just before, and takes back each complaint that was mended", async () => {
+  const kept: (() => void)[] = [];
+  const calls = page([tove], {
+    "PUT /readings/.*": ({ body }) =>
+      body.typed === "3o"
+        ? { status: 422, body: { title: "Not a length." } }
+        : new Promise((done) => kept.push(() => done({ body }))),
+    "POST /orders/order-Tove/plan": () => ({ body: {} }),
+  });
+  const type = (name: string, value: string) => {
+    const cell = screen.getByLabelText(`Tove, ${name}`);
+    fireEvent.change(cell, { target: { value } });
+    fireEvent.blur(cell);
+  };
+  await screen.findByLabelText("Tove, Waist");
+  type("Waist", "3o");
+  await screen.findByText(/Not a length/);
+  type("Waist", "29");
+  type("Hip", "38");
+  fireEvent.click(screen.getByRole("button", { name: "Plan 1" }));
+  for (const writing of [1, 2]) {
+    await waitFor(() => expect(kept).toHaveLength(writing));
+    expect(calls.some((call) => call.path.endsWith("/plan"))).toBe(false);
+    kept[writing - 1]!();
+  }
+  await waitFor(() => expect(calls.some((call) => call.path.endsWith("/plan"))).toBe(true));
+  await waitFor(() => expect(screen.queryByText(/Not a length/)).toBeNull());
+});

@@ -142,15 +142,13 @@ function Sizes({ members, points, unit, writes, refused }: SizesProps) {
     const sent = `${place}=${typed.trim()}`;
     const id = ids.current.get(sent) ?? crypto.randomUUID();
     ids.current.set(sent, id);
-    writes.read.mutate(
-      { id, sheet: member.sheet, key, typed: typed.trim() },
-      {
-        onSuccess: () => {
-          ids.current.delete(sent);
-          setWrong((was) => ({ ...was, [place]: "" }));
-        },
-        onError: (error) => setWrong((was) => ({ ...was, [place]: inWords(error) })),
+    // Each write is waited for by itself: several are on their way when somebody types fast.
+    writes.read.mutateAsync({ id, sheet: member.sheet, key, typed: typed.trim() }).then(
+      () => {
+        ids.current.delete(sent);
+        setWrong((was) => ({ ...was, [place]: "" }));
       },
+      (error: Error) => setWrong((was) => ({ ...was, [place]: inWords(error) })),
     );
   };
   return (
