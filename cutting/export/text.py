@@ -5,7 +5,7 @@ from cutting.lengths import show
 from cutting.plan import Plan
 from cutting.words import ENGLISH, Language
 
-COLUMNS = ("body", "ease", "cut", "seams", "darts", "sewn")
+COLUMNS = ("body", "ease", "cut", "seams", "darts", "gathers", "sewn")
 
 
 def plan_to_text(plan: Plan, words: Language = ENGLISH) -> str:
@@ -46,12 +46,14 @@ def _cloth(plan: Plan, words: Language) -> list[str]:
 
 
 def _ledger(plan: Plan, garment: str, words: Language) -> list[str]:
-    """A garment's girths all round."""
+    """A garment's girths all round; what is gathered where something is."""
     unit = plan.job.unit
+    rows = [row for row in plan.rows if row.garment == garment]
+    columns = [name for name in COLUMNS if name != "gathers" or any(row.gathers for row in rows)]
     lines = [words.page("all_round", id=garment, unit=words.page(unit))]
-    lines.append(f"  {'':8}" + "".join(f"{words.page(column):>9}" for column in COLUMNS))
-    for row in (row for row in plan.rows if row.garment == garment):
-        cells = [row.body, row.ease if row.body is not None else None, row.cut, row.seams, row.darts, row.sewn]
-        texts = ["" if cell is None else show(cell, unit).bare for cell in cells]
+    lines.append(f"  {'':8}" + "".join(f"{words.page(column):>9}" for column in columns))
+    for row in rows:
+        cells = {name: getattr(row, name) for name in columns} | ({"ease": None} if row.body is None else {})
+        texts = ["" if cell is None else show(cell, unit).bare for cell in cells.values()]
         lines.append(f"  {row.level:8}" + "".join(f"{text:>9}" for text in texts) + ("" if row.closes else "  !"))
     return lines

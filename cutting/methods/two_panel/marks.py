@@ -65,9 +65,9 @@ def mark_darts(d: Draft, ask: Ask, darts: Darts, top: Place, side_top: Place, de
         places = [inch(4)]
     elif ask.dart_place == "bust-span":
         places = [body.bust_span / 2]
-    elif ask.dart_place == "crease":
+    elif ask.dart_place == "crease" and d.panel == "front":  # the back's is in its panel's middle
         line = unit(side_top.point.minus(top.point))
-        reach = (d.points["M"].across - top.point.across) / line.across if d.panel == "front" else width.mm / 2
+        reach = (d.points["M"].across - top.point.across) / line.across
         places = [found(min(max(reach, 0.3 * width.mm), 0.7 * width.mm), "to_the_crease")]
     else:
         places = [width / 2]

@@ -11,7 +11,7 @@ PAGE = {
     "one_fold": "  on one fold: {length}",
     "no_lay": "No lay is possible on this cloth.",
     "all_round": "All round, {id}, in {unit}",
-    "body": "body", "ease": "ease", "cut": "cut", "seams": "seams", "darts": "darts", "sewn": "sewn",
+    "body": "body", "ease": "ease", "cut": "cut", "seams": "seams", "darts": "darts", "gathers": "gathers", "sewn": "sewn",
     "in": "inches", "cm": "centimetres",
     "checks": "Checks: {held} of {all} hold.",
 }  # fmt: skip
