@@ -5,8 +5,13 @@ from copy import deepcopy
 from pathlib import Path
 
 from cutting.formats import read_job
+from cutting.kinds import KINDS
 from cutting.plan import Plan, plan
 
+STYLES_BY_METHOD = [
+    (style, method) for kind in KINDS.values() for style in kind.styles for method in kind.methods_for(style)
+]
+"""Every style of every kind, with each method that makes it."""
 MARIT = json.loads((Path(__file__).parents[1] / "demo/jobs/choir-palazzo.json").read_text())
 
 

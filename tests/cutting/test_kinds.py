@@ -82,7 +82,10 @@ def test_every_fold_cloth_and_pair_has_its_words():
 
 def test_a_choice_is_asked_only_where_it_is_read():
     """Straight from the hand: a casing has no band, a palazzo no knee, a bodice no length of its own."""
-    keys = lambda *given, **named: {row.key for row in rows_of(*given, **named)[1]}  # noqa: E731  # said in one line
+
+    def keys(*given, **named):
+        return {row.key for row in rows_of(*given, **named)[1]}
+
     assert {"band_depth", "band_overlap"} <= keys("palazzo")
     assert not {"band_depth", "band"} & keys("palazzo", chosen={"waist_finish": "casing"})
     assert "casing" in keys("palazzo", chosen={"waist_finish": "casing"})
