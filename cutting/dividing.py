@@ -15,7 +15,10 @@ marked on one table nor searched well.
 
 
 def first_laid(laying: Laying) -> Laid:
-    """The fold that was chosen, or with `auto` the first usual one that holds every piece, and its lay."""
+    """The fold that was chosen, or with `auto` the first usual one that holds every piece, and its lay.
+
+    Where the cloth in hand is too short folded, and long enough open, it is opened.
+    """
     cloth = laying.cloth
     opened = divided(laying, cloth, "open")
     if cloth.fold == "open":
@@ -25,9 +28,19 @@ def first_laid(laying: Laying) -> Laid:
     usual = divided(laying, cloth, USUAL_FOLDS[0])
     if first_length(usual) is None and first_length(opened) is not None:
         usual = opened
+    if cloth.fold == "auto" and not _enough(first_length(usual), cloth) and _enough(first_length(opened), cloth):
+        usual = opened
     if cloth.fold == "auto" or len(laying.outfits) > 1:
         return Laid(usual, first_length(opened))
     return Laid(divided(laying, cloth, cloth.fold), first_length(opened), first_length(usual))
+
+
+def _enough(length: float | None, cloth: Cloth) -> bool:
+    """Whether the cloth in hand is long enough for a lay of so many mm with what is trimmed and shrinks."""
+    if length is None or cloth.length is None:
+        return length is not None
+    whole = length / (1 - float(cloth.shrink_percent) / 100) + float(cloth.trim) + float(cloth.spare)
+    return whole <= float(cloth.length)
 
 
 def divided(laying: Laying, cloth: Cloth, fold: str) -> tuple[Section, ...]:

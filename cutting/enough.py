@@ -9,7 +9,7 @@ from cutting.cloth import FOLDS
 from cutting.errors import CuttingError
 from cutting.garments import Garment
 from cutting.job import AnyAsk, Job
-from cutting.lengths import Fixed, inch
+from cutting.lengths import Fixed, Rule, inch
 from cutting.methods import Ask
 from cutting.plan import Plan, plan
 from cutting.searching import search
@@ -18,7 +18,7 @@ from cutting.yardage import yardage
 Change = Callable[[Any, Garment], Any]
 SEEN = 5.0
 """What saves less, in mm, is not counted as a saving."""
-TRIM, LESS = inch(2), Fraction(9, 10)
+TRIM, LESS = Rule(2), Fraction(9, 10)
 
 
 @dataclass(frozen=True)
@@ -104,7 +104,7 @@ def _other(*own: str) -> Change:
     """What of these a garment has, from other cloth."""
 
     def change(ask: Any, garment: Garment) -> Any:
-        small = {name for name in garment.panels if name == "pocket-bag" or name.endswith(("-facing", "-binding"))}
+        small = {name for name in garment.panels if name.endswith("-bag") or name.endswith(("-facing", "-binding"))}
         more = set(own) - set(ask.other_cloth)
         return replace(ask, other_cloth=(*ask.other_cloth, *sorted(more))) if small and more else ask
 
@@ -126,12 +126,12 @@ def _leg(ask: Ask, garment: Garment) -> Ask:
     if "front.hem_width" not in numbers:
         return ask
     now = numbers["front.hem_width"].net.mm + numbers["back.hem_width"].net.mm
-    return replace(ask, hem_width=Fixed(Fraction(round(now * 10), 10) - TRIM.size))
+    return replace(ask, hem_width=Fixed(Fraction(round(now * 10), 10) - TRIM.now.size))
 
 
 def _shorter(ask: Ask, garment: Garment) -> Ask:
     """Finished shorter."""
-    return replace(ask, length=Fixed(Fraction(round(garment.numbers["length"].net.mm * 10), 10) - TRIM.size))
+    return replace(ask, length=Fixed(Fraction(round(garment.numbers["length"].net.mm * 10), 10) - TRIM.now.size))
 
 
 def _fuller(ask: Ask, _: Garment) -> Ask:

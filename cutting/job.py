@@ -7,13 +7,24 @@ from typing import Any, Literal
 from cutting.body import Body
 from cutting.cloth import Cloth
 from cutting.garments import Garment, draft_joined
-from cutting.kinds import kind_of
+from cutting.kinds import KINDS, GarmentKind, kind_of
 from cutting.lengths import Unit
 from cutting.methods import Ask
-from cutting.methods.upper import TopAsk
+from cutting.methods.upper import QUARTER_BUST, TopAsk
 
 Change = Callable[[str, str, Any], Any]
 """What is asked of a garment or a half, by its kind and its half (empty, top, lower), to be asked instead."""
+
+
+@dataclass(frozen=True)
+class Asked:
+    """What is asked of a garment, or of one half of it: by which method, in which style."""
+
+    half: str
+    kind: GarmentKind
+    method: str
+    style: str
+    ask: Any
 
 
 @dataclass(frozen=True)
@@ -28,6 +39,11 @@ class GarmentAsk:
     def draft(self, name: str, body: Body) -> tuple[Garment, ...]:
         """The garment under the name it has in the plan. Raises CuttingError with what cannot be served."""
         return (kind_of(self.style).draft(name, self.method, body, self.ask),)
+
+    @property
+    def parts(self) -> tuple[Asked, ...]:
+        """What is asked of it, as the one part it is."""
+        return (Asked("", kind_of(self.style), self.method, self.style, self.ask),)
 
     def changed(self, change: Change) -> "GarmentAsk":
         """The same with something else asked of it."""
@@ -46,6 +62,14 @@ class JumpsuitAsk:
     def draft(self, name: str, body: Body) -> tuple[Garment, ...]:
         """Both halves, under the garment's name and their own."""
         return draft_joined(name, self.method, body, self.top, self.lower)
+
+    @property
+    def parts(self) -> tuple[Asked, ...]:
+        """What is asked of each half."""
+        return (
+            Asked("top", KINDS["top"], QUARTER_BUST, self.top.style, self.top),
+            Asked("lower", KINDS["lower"], self.method, self.lower.style, self.lower),
+        )
 
     def changed(self, change: Change) -> "JumpsuitAsk":
         """The same with something else asked of its halves."""

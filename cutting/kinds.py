@@ -3,7 +3,7 @@
 An unknown kind or style fails here. A kind's checks and ledger are listed by its name in `checks` and `ledger`.
 """
 
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Callable, Collection, Mapping, Sequence
 from dataclasses import dataclass, fields
 from typing import Any
 
@@ -23,7 +23,7 @@ from cutting.methods import (
     usual_method,
     usual_sources,
 )
-from cutting.methods.choices import LOWER, Choice
+from cutting.methods.choices import LOWER, LOWER_EDGES, Choice
 from cutting.methods.darts import Darts
 from cutting.methods.upper import (
     OF_THE_SEAM,
@@ -33,6 +33,7 @@ from cutting.methods.upper import (
     TopAsk,
     draw_top,
     resolve_top,
+    top_needs,
     usual_top_sources,
 )
 from cutting.methods.upper.choices import EDGE_NEEDS, TOP
@@ -46,8 +47,10 @@ class GarmentKind:
     """A kind of garment. `start` is the style one starts from, `ask` what is asked of its methods, `allowances` its
     seam allowances; `edge_needs` says which of those are asked only where something holds.
 
-    `facts` are what its choices may need to know of a style; `sources` where a choice's default comes from; `sums` the
-    sizes a draft works out, in mm; `outline` half of a style's front as it hangs, from its centre line.
+    `facts` are what its choices may need to know of a style, a method and what is asked; `sources` where a choice's
+    default comes from; `needs` the measurements that a draft cannot be made without, of two that will do the one that
+    there is; `sums` the sizes a draft works out, in mm; `outline` half of a style's front as it hangs, from its centre
+    line.
     """
 
     name: str
@@ -60,8 +63,9 @@ class GarmentKind:
     methods_for: Callable[[str], list[str]]
     first_method: Callable[[str], str]
     unused: Callable[[str], tuple[str, ...]]
-    facts: Callable[[str], dict[str, str]]
+    facts: Callable[[str, str, Any], dict[str, str]]
     sources: Callable[[str, str, Cloth], dict[str, str]]
+    needs: Callable[[str, Any, Collection[str]], tuple[str, ...]]
     resolve: Callable[[str, str, dict[str, Any], Cloth | None, bool], Any]
     draft: Callable[[str, str, Body, Any], Garment]
     sums: Callable[[Body, str, Any], dict[str, float]]
@@ -117,7 +121,20 @@ def _top_outline(body: Body, style: str) -> list[Point]:
     return [Point(-p.across, p.down) for p in panel.net]
 
 
-def _top_facts(style: str) -> dict[str, str]:
+def _lower_facts(style: str, method: str, ask: Ask) -> dict[str, str]:
+    leg = STYLES[style].leg
+    by_tip = ask.back_extension == "tip"
+    own = [value.size for value in (ask.seat_raise, ask.centre_slant) if value is not None]
+    moved = ask.seat_height != "none" or any(own) or (by_tip and ask.back_tip == "by-seat")
+    falls = leg == "fall" and ask.hem_width is None and ask.inner_in_hem is None and ask.fullness == 1
+    return {
+        "leg": leg, "waist_is": ask.waist_is, "panels": "one" if "back_wider" in METHODS[method].unused else "two",
+        "by_seat": "yes" if moved else "no",
+        "by_thigh": "yes" if falls or ask.crotch_extension == "thigh-eased" else "no",
+    }  # fmt: skip
+
+
+def _top_facts(style: str, _: str, ask: TopAsk) -> dict[str, str]:
     return {"fitted": "yes" if TOPS[style].fitted else "no", "ends": TOPS[style].ends}
 
 
@@ -125,13 +142,15 @@ KINDS: dict[str, GarmentKind] = {
     kind.name: kind
     for kind in (
         GarmentKind(
-            "lower", "straight-trousers", STYLES, LOWER, Ask, Allowances, {}, methods_for, usual_method,
-            lambda method: METHODS[method].unused, lambda style: {"leg": STYLES[style].leg}, usual_sources, resolve,
+            "lower", "straight-trousers", STYLES, LOWER, Ask, Allowances, LOWER_EDGES, methods_for, usual_method,
+            lambda method: METHODS[method].unused, _lower_facts, usual_sources,
+            lambda method, ask, _: METHODS[method].needs(ask), resolve,
             draft_lower, _lower_sums, _lower_outline,
         ),
         GarmentKind(
             "top", "straight-top", TOPS, TOP, TopAsk, TopAllowances, EDGE_NEEDS, lambda style: [QUARTER_BUST],
-            lambda style: QUARTER_BUST, lambda method: (), _top_facts, usual_top_sources, resolve_top, draft_top,
+            lambda style: QUARTER_BUST, lambda method: (), _top_facts, usual_top_sources,
+            lambda _, ask, has: top_needs(ask, has), resolve_top, draft_top,
             _top_sums, _top_outline,
         ),
     )

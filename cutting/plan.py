@@ -4,30 +4,31 @@ Draft every garment, lay its pieces, count the cloth, put the marks in order, ke
 """
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import asdict, dataclass, replace
 
 from cutting.body import doubts
 from cutting.checks import Check, check_fold, check_garment, check_joins, findings_of, worst_fit
+from cutting.choosing import idle
 from cutting.cloth import USUAL_FOLDS, Folded
 from cutting.codes import ProblemCode
 from cutting.dividing import first_laid
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
 from cutting.garments import Garment
-from cutting.job import AnyAsk, Job, Outfit
+from cutting.job import AnyAsk, Asked, Job, Outfit
 from cutting.lay import Bound, Laid, Lay, Placement
 from cutting.laying import Laying
 from cutting.ledger import Row, ledger
-from cutting.lengths import Fixed, Length, found
+from cutting.lengths import Fixed, Length, found, mm, on_tape
 from cutting.marking import Mark, place_marks
 from cutting.methods import said_of_cloth
 from cutting.pieces import Piece
-from cutting.where import CLOTH, LAY, Where
+from cutting.where import CLOTH, LAY, Where, choice
 from cutting.widths import WidthRow
 from cutting.widths import by_width as widths_of
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.8.0"
+CORE = "0.9.0"
 
 
 @dataclass(frozen=True)
@@ -59,6 +60,11 @@ def plan(job: Job, by_width: bool = True) -> Plan:
 
     The table of widths takes longer than all the rest: without `by_width` it is left empty.
     """
+    with on_tape(job.unit):
+        return _plan(job, by_width)
+
+
+def _plan(job: Job, by_width: bool) -> Plan:
     outfits = draft(job)
     garments = tuple(garment for outfit in outfits for garment in outfit)
     laying = Laying(job.cloth, outfits, job.cut_from)
@@ -73,7 +79,7 @@ def plan(job: Job, by_width: bool = True) -> Plan:
     checks += check_fold(CLOTH / "fold", needed.depth.mm, tables)
     bought = _bought(job, laid)
     findings = [doubt for outfit in job.outfits for doubt in _doubts(outfit)]
-    findings += [finding for garment in garments for finding in garment.findings] + findings_of(checks)
+    findings += [finding for garment in garments for finding in garment.findings] + findings_of(checks, _asked(job))
     findings += _cloth_findings(job, garments, laid, bought)
     if job.others:
         # What is only worth a note stands in each client's own plan.
@@ -91,7 +97,8 @@ def _bought(job: Job, laid: Laid) -> Yardage | None:
 
 def widths(job: Job) -> tuple[WidthRow, ...]:
     """What the job's pieces need on cloth of each standard width, folded and open. Raises CuttingError as `plan`."""
-    return widths_of(Laying(job.cloth, draft(job), job.cut_from), job.unit, job.count)
+    with on_tape(job.unit):
+        return widths_of(Laying(job.cloth, draft(job), job.cut_from), job.unit, job.count)
 
 
 def by_hand(made: Plan, placements: Sequence[tuple[int, Placement]]) -> Plan:
@@ -119,20 +126,26 @@ def with_lays(
     Raises CuttingError with the code `refused` where one is not sound.
     """
     laid = made.laid.on(lays, bounds or made.laid.bounds, refused)
-    return replace(
-        made, laid=laid, marks=place_marks(made.garments, laid, made.job.cut_from), yardage=_bought(made.job, laid)
-    )  # fmt: skip
+    with on_tape(made.job.unit):
+        marks = place_marks(made.garments, laid, made.job.cut_from)
+    return replace(made, laid=laid, marks=marks, yardage=_bought(made.job, laid))
 
 
 def draft(job: Job) -> tuple[tuple[Garment, ...], ...]:
     """Every garment, outfit by outfit; all problems of all of them at once."""
+    with on_tape(job.unit):
+        return _draft(job)
+
+
+def _draft(job: Job) -> tuple[tuple[Garment, ...], ...]:
     drafted: list[tuple[Garment, ...]] = []
     problems: list[Problem] = []
     for outfit in job.outfits:
         garments: list[Garment] = []
         for asked in outfit.garments:
             try:
-                garments += [_said(made, outfit, asked) for made in asked.draft(outfit.named(asked), outfit.body)]
+                made = asked.draft(outfit.named(asked), outfit.body)
+                garments += [_said(one, outfit, asked) for one in _with_idle(made, asked)]
             except CuttingError as refused:
                 placed = [_placed(problem, outfit, asked) for problem in refused.problems]
                 problems += [problem for problem in placed if problem not in problems]
@@ -140,6 +153,31 @@ def draft(job: Job) -> tuple[tuple[Garment, ...], ...]:
     if problems:
         raise CuttingError(*problems)
     return tuple(drafted)
+
+
+def _asked(job: Job) -> dict[str, Where]:
+    """Where in the job each garment of the plan is asked for."""
+    return {
+        ".".join(filter(None, (outfit.named(garment), part.half))): Where("garments").in_garment(
+            garment.id, part.half, outfit.id
+        )
+        for outfit in job.outfits for garment in outfit.garments for part in garment.parts
+    }  # fmt: skip
+
+
+def _with_idle(made: tuple[Garment, ...], asked: AnyAsk) -> list[Garment]:
+    """The garments with a note for each choice that changes nothing as they stand."""
+    return [
+        replace(garment, findings=garment.findings + tuple(_idle(part)))
+        for garment, part in zip(made, asked.parts, strict=True)
+    ]  # fmt: skip
+
+
+def _idle(part: Asked) -> list[Finding]:
+    return [
+        Finding("choice.idle", "note", choice(*key.split(".")), {"kind": part.kind.name, "choice": key, **asdict(need)})
+        for key, need in idle(part.kind, part.method, part.style, part.ask, bool(part.half))
+    ]  # fmt: skip
 
 
 def _placed(problem: Problem, outfit: Outfit, asked: AnyAsk) -> Problem:
@@ -188,11 +226,15 @@ def _cloth_findings(
     full = [section for section in laid.sections if section.best is None]
     if full:
         found_.append(_no_lay(job, full[0].pieces, full[0].table))
-    for garment in garments:
-        quick, needed = (garment.numbers[key].net for key in ("fold.quick_rule", "fold.needed"))
-        if quick.mm < needed.mm and job.cut_from == "main":
-            params = {"quick": quick, "needed": needed}
-            found_.append(Finding("fold.quick_shallow", "note", garment.where / "fold" / "quick_rule", params))
+    short = [
+        (garment.numbers["fold.needed"].net, garment.numbers["fold.quick_rule"].net, garment.where)
+        for garment in garments if job.cut_from == "main" and "fold.quick_rule" in garment.numbers
+    ]  # fmt: skip
+    needed, quick, where = max(short, key=lambda one: one[0].mm - one[1].mm, default=(mm(0), mm(0), LAY))
+    if quick.mm < needed.mm:
+        found_.append(
+            Finding("fold.quick_shallow", "note", where / "fold" / "quick_rule", {"quick": quick, "needed": needed})
+        )
     percent = float(job.cloth.stretch_percent)
     found_ += [Finding(code, "note", CLOTH, {"percent": percent}) for code in said_of_cloth(job.cloth)]
     in_hand = job.cloth.length

@@ -198,3 +198,16 @@ JOIN_FAULTS = {
     "join.zip": {"zip_edge": "1 1/2 in"},
 }
 """Choices of a top that do not go with the lower garment it is sewn to, and the check that must fail."""
+WORN_FAULTS = {
+    "depth.sit": ({"crotch_depth": "8 in"}, "crotch_depth"),
+    "crotch.length": ({"crotch_depth": "9 1/4 in", "crotch_extension": "1 3/4 in"}, "crotch_depth"),
+    "extension.range": ({"crotch_extension": "5 1/2 in"}, "crotch_extension"),
+    "darts.room": ({"front_darts": "two", "front_dart_intake": "2 in"}, "front_dart_intake"),
+    "darts.missing": ({"front_darts": "none", "back_darts": "none", "waist": 26}, "front_darts"),
+    "elastic.wide": ({"waist_finish": "elastic-band", "band_depth": "1/2 in"}, "band_depth"),
+    "elastic.length": ({"waist_finish": "casing", "elastic": "44 in"}, "elastic"),
+    "zip.edge": ({"allowances": {"side": "1/4 in"}}, "allowances.side"),
+    "hem.foot": ({"hem_width": "11 in"}, "hem_width"),
+    "seam.none": ({"allowances": {"side": "1 in", "centre": 0}}, "allowances.centre"),
+}
+"""Sums that cannot be worn: what is asked for, the check that must fail, and the choice it must name."""

@@ -59,12 +59,18 @@ UPPER = {
 """What the five measure above the waist, in cm."""
 
 
-def top_job(name, style, measures=None, fold="auto", **choices):
+def top_job(name, style, measures=None, fold="auto", unit="cm", **choices):
     """A job for one top (or a jumpsuit, whose halves the test adds) of one of the five; choices are in inches."""
-    sizes = FIVE[name] | UPPER[name] | (measures or {})
+    sizes = FIVE[name] | UPPER[name]
+    if unit == "in":
+        sizes = {key: f"{value} cm" for key, value in sizes.items()}
+        measures = {
+            key: f"{value} cm" if isinstance(value, int | float) else value for key, value in (measures or {}).items()
+        }
+    sizes |= measures or {}
     as_inches = {key: f"{value} in" if isinstance(value, int | float) else value for key, value in choices.items()}
     return {
-        "format": "plavet-job", "version": 1, "unit": "cm",
+        "format": "plavet-job", "version": 1, "unit": unit,
         "measurements": {key: value for key, value in sizes.items() if value is not None},
         "garments": [{"id": "t", "style": style, "choices": as_inches}], "cloth": {"width": "60 in", "fold": fold},
     }  # fmt: skip

@@ -12,11 +12,12 @@ from typing import Literal
 View = Literal["front", "side", "back", "bent", "seated"]
 VIEWS: tuple[View, ...] = ("front", "side", "back", "bent", "seated")
 """How the client stands, in the order of taking: each once, so that the client turns as seldom as possible."""
-SETS = {"T": "trousers", "B": "top", "J": "jumpsuit"}
+SETS = {"T": ("trousers", "two-piece"), "B": ("top", "two-piece"), "J": ("jumpsuit",)}
 _LOWER, _UPPER = ("waist", "hip", "thigh", "outseam"), ("bust", "shoulder", "nape_to_waist", "upper_arm")
 NEEDED: dict[str, tuple[str, ...]] = {
     "trousers": _LOWER,
     "top": ("waist", "hip", *_UPPER),
+    "two-piece": (*_LOWER, *_UPPER),
     "jumpsuit": (*_LOWER, *_UPPER, "body_rise"),
     "full": _LOWER,
 }
@@ -67,12 +68,12 @@ ankle 120 500 | - | front | round ankle
 inseam 250 1100 | TJ | front | along crotch inner_knee inner_ankle
 height 800 2300 | - | side | along crown_wall floor_wall
 armhole_girth 200 900 | - | side | loop shoulder_side armpit
-waist_to_hip 60 400 | T | side | along side_waist side_hip
+waist_to_hip 60 400 | TJ | side | along side_waist side_hip
 waist_to_knee 250 900 | TJ | side | along side_waist side_hip side_knee
 outseam 400 1400 | TJ | side | along side_waist side_hip side_knee side_ankle
 waist_to_floor 450 1500 | - | side | along side_waist side_hip side_knee side_floor
 heel_height 0 200 | - | side | along heel_top heel_floor
-crotch_length 350 1300 | J | side | along belly_waist under_crotch seat back_waist
+crotch_length 350 1300 | TJ | side | along belly_waist under_crotch seat back_waist
 full_strap 200 900 | - | side | along belly_waist bust_side shoulder_top back_waist
 shoulder 200 700 | BJ | back | along tip_left shoulder_tip
 back_width 180 700 | B | back | along back_left back_right
@@ -91,7 +92,7 @@ def _read(row: str) -> MeasurePoint:
     size, sets, view, tape = (cell.strip() for cell in row.split("|"))
     key, least, most = size.split()
     named: View = next(one for one in VIEWS if one == view)
-    asked = tuple(SETS[letter] for letter in sets if letter in SETS)
+    asked = tuple(dict.fromkeys(name for letter in sets for name in SETS.get(letter, ())))
     return MeasurePoint(key, float(least), float(most), asked, named, tuple(tape.split()))
 
 
@@ -99,7 +100,7 @@ CATALOGUE: dict[str, MeasurePoint] = {point.key: point for point in map(_read, _
 
 
 def session(name: str) -> tuple[MeasurePoint, ...]:
-    """The points of a session (trousers, top, jumpsuit or full) in the order of taking."""
+    """The points of a session (a name of `NEEDED`) in the order of taking."""
     asked = [point for point in CATALOGUE.values() if name == "full" or name in point.sets]
     return tuple(sorted(asked, key=lambda point: VIEWS.index(point.view)))
 
@@ -108,9 +109,10 @@ SESSIONS = tuple(NEEDED)
 """What is measured together, by what is sewn."""
 
 
-def session_for(kinds: Collection[str]) -> str:
-    """The session that garments of these kinds ask for: of trousers, of a top, or of both."""
-    return {frozenset({"lower"}): "trousers", frozenset({"top"}): "top"}.get(frozenset(kinds), "jumpsuit")
+def session_for(kinds: Collection[str], joined: bool = False) -> str:
+    """The session that garments of these kinds ask for: trousers, a top, both; or both `joined` at the waist."""
+    alone = {frozenset({"lower"}): "trousers", frozenset({"top"}): "top", frozenset[str](): "trousers"}
+    return "jumpsuit" if joined else alone.get(frozenset(kinds), "two-piece")
 
 
 def nearest(word: str, among: list[str]) -> str:

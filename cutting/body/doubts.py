@@ -7,7 +7,7 @@ with the client's last sheet (both common practice, no source).
 
 import json
 from collections.abc import Collection, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from fractions import Fraction
 from functools import cache
 from math import exp, log
@@ -115,11 +115,39 @@ def doubts(sizes: Sizes, last: Sizes | None = None, sure: Collection[str] = ()) 
     `last` are the sizes of the client's sheet before this one. `sure` are the keys that were measured twice: such a
     measurement is still named where it does not fit, and the others are then compared without it.
     """
-    found = [*_of_model(sizes, sure), *_of_rules(sizes), *(_of_last(sizes, last) if last else [])]
+    of_model = _of_model(sizes, sure)
+    # What only disagrees with a girth that is doubted itself is not doubted besides.
+    mended = {one.where.measure: _middle(one) for one in of_model if one.where.measure not in sure}
+    found = [*of_model, *_of_rules({**sizes, **mended}, sure), *(_of_last(sizes, last) if last else [])]
     first: dict[Where, Finding] = {}
     for one in sorted(found, key=lambda finding: finding.weight != "warn"):
         first.setdefault(one.where, one)
     return list(first.values())
+
+
+def _middle(doubt: Finding) -> Fraction:
+    """What a girth would be that fits the others: the middle of the range to expect, in mm."""
+    low, high = (doubt.params[end].value for end in ("low", "high"))
+    return Fraction((float(low) * float(high)) ** 0.5)
+
+
+INVOLVED: Mapping[str, tuple[str, ...]] = {
+    "doubt.waist": ("waist", "hip"), "doubt.rise": ("body_rise", "outseam", "inseam", "hip"),
+    "doubt.fork": ("thigh", "hip"), "doubt.rises": ("body_rise", "outseam", "inseam"),
+    "doubt.inseam": ("inseam", "outseam"),
+}  # fmt: skip
+"""The measures that each simple rule compares."""
+
+
+def _at_the_one(found: list[Finding], sizes: Sizes, sure: Collection[str]) -> list[Finding]:
+    """Where several rules compare with one measure, and only that is in all of them, it is the one that is doubted."""
+    several = [one for one in found if one.code in INVOLVED]
+    shared = [key for key in sizes if key not in sure and all(key in INVOLVED[one.code] for one in several)]
+    if len(several) < 2 or len(shared) != 1:
+        return found
+    weight: Weight = "warn" if any(one.weight == "warn" for one in several) else "note"
+    moved = replace(several[0], where=measure(shared[0]), weight=weight)
+    return [moved, *(one for one in found if one not in several)]
 
 
 def _doubt(code: FindingCode, weight: Weight, key: str, **params: float | Fraction) -> Finding:
@@ -141,7 +169,7 @@ def _of_model(sizes: Sizes, sure: Collection[str]) -> list[Finding]:
     return found
 
 
-def _of_rules(sizes: Sizes) -> list[Finding]:
+def _of_rules(sizes: Sizes, sure: Collection[str] = ()) -> list[Finding]:
     found: list[Finding] = []
     has = sizes.get
     hip, rise, outseam, inseam = has("hip"), has("body_rise"), has("outseam"), has("inseam")
@@ -171,7 +199,7 @@ def _of_rules(sizes: Sizes) -> list[Finding]:
     for upper, lower in zip(levels, levels[1:], strict=False):
         if sizes[upper] >= sizes[lower]:
             found.append(_doubt("doubt.order", "warn", upper, upper=sizes[upper], lower=sizes[lower]))
-    return found
+    return _at_the_one(found, sizes, sure)
 
 
 GIRTHS = ("waist", "low_waist", "hip", "bust", "under_bust", "chest")

@@ -1,6 +1,7 @@
 """One fact with its two numbers."""
 
-from dataclasses import dataclass, field
+from collections.abc import Mapping
+from dataclasses import dataclass, field, replace
 from typing import Any
 
 from cutting.codes import CheckCode
@@ -10,7 +11,10 @@ from cutting.where import Where
 
 @dataclass(frozen=True)
 class Check:
-    """`left` is what is wanted, `right` what was measured, in mm; their words are `words.checks[code]`."""
+    """`left` is what is wanted, `right` what was measured, in mm; their words are `words.checks[code]`.
+
+    `mend` is the choice of the garment that mends it, where one does.
+    """
 
     code: CheckCode
     where: Where
@@ -20,10 +24,17 @@ class Check:
     ok: bool
     weight: Weight = "stop"
     params: dict[str, Any] = field(default_factory=dict)
+    mend: tuple[str, ...] = ()
 
 
-def findings_of(checks: list[Check]) -> list[Finding]:
-    """A finding for every check that failed, of the same code."""
-    return [
-        Finding(c.code, c.weight, c.where, {"left": c.left, "right": c.right, **c.params}) for c in checks if not c.ok
-    ]
+def findings_of(checks: list[Check], asked: Mapping[str, Where] | None = None) -> list[Finding]:
+    """A finding for every check that failed, of the same code; at the choice that mends it, where its garment is in
+    `asked` with its place in the job.
+    """
+    found: list[Finding] = []
+    for one in checks:
+        where = (asked or {}).get(one.where.garment) if one.mend else None
+        at = replace(where, path=("choices", *one.mend)) if where is not None else one.where
+        if not one.ok:
+            found.append(Finding(one.code, one.weight, at, {"left": one.left, "right": one.right, **one.params}))
+    return found

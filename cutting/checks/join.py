@@ -33,8 +33,9 @@ def _joined(top: Top, lower: Lower) -> list[Check]:
         if one is not None and other is not None:
             checks.append(Check("join.dart", where / name, one, other, MEETS, abs(one - other) <= MEETS))
     if top.ask.closure == "back-zip":
-        edges = [top.panels["back"].edges["centre"], lower.panels[lower.main[-1]].edges[_behind(lower)]]
-        one, other = (edge.allowance.mm for edge in edges)
+        behind = lower.panels[lower.main[-1]].edges[_behind(lower)]
+        one = top.panels["back"].edges["centre"].allowance.mm
+        other = behind.allowance_at(0.0 if "back" in lower.panels else behind.path.length).mm
         checks.append(Check("join.zip", where, one, other, GIRTH, abs(one - other) <= GIRTH))
     return [*checks, *_torso(where, top, lower)]
 
@@ -59,10 +60,10 @@ def _torso(where: Where, top: Top, lower: Lower) -> list[Check]:
     crotch = behind.points["C1" if "C1" in behind.points else "C"].down
     waist = behind.edges[_behind(lower)].path
     start = waist.start if "back" in lower.panels else waist.end
-    torso = top.panels["back"].edges["centre"].path.start.down - NAPE.mm + crotch - start.down
+    torso = top.panels["back"].edges["centre"].path.start.down - NAPE.now.mm + crotch - start.down
     checks: list[Check] = []
     if body.has("body_rise"):
-        nape = body.nape_to_waist.mm if body.has("nape_to_waist") else top.sums.back_waist_level.mm - NAPE.mm
+        nape = body.nape_to_waist.mm if body.has("nape_to_waist") else top.sums.back_waist_level.mm - NAPE.now.mm
         wanted = nape + body.body_rise.mm + SIT
         checks.append(Check("torso.sit", where, wanted, torso, GIRTH, torso >= wanted - GIRTH, "warn"))
     if body.has("crotch_length"):

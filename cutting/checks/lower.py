@@ -2,7 +2,8 @@
 
 from cutting.checks.check import Check
 from cutting.checks.one_leg import check_leg
-from cutting.checks.shared import GIRTH, SEAM, STRETCHED, bands, grown, level, opening, thigh
+from cutting.checks.shared import GIRTH, SEAM, STRETCHED, bands, girth_of_waist, grown, level, opening, thigh
+from cutting.checks.worn import check_worn
 from cutting.garments import Lower
 from cutting.geometry import Path, Point, crossings
 from cutting.pieces import Panel
@@ -14,25 +15,25 @@ HEM = 2.0
 def check_lower(garment: Lower) -> list[Check]:
     """Every check of one lower garment, in the order of the body."""
     if "leg" in garment.panels:
-        return check_leg(garment)
-    where, body, sums = garment.where, garment.body, garment.sums
+        return [*check_leg(garment), *check_worn(garment)]
+    where, sums = garment.where, garment.sums
     front, back = (garment.panels[name] for name in ("front", "back"))
     flat = garment.waist_sewn
     gathers = 2 * (sums.front_gathers + sums.back_gathers).mm
-    wanted, waist = sums.waist_round.mm, flat - gathers
+    waist = flat - gathers
     hip = 2 * sum(_hip_sewn(panel, garment) for panel in (front, back))
     crotch_round = _crotch_line(front) + _crotch_line(back)
     sides = [garment.side(name) for name in garment.main]
     legs = [panel.edges["inner_leg"].path.length for panel in (front, back)]
     hip_wanted = 2 * (sums.front_hip + sums.back_hip).mm
     checks = [
-        Check("girth.waist", where, wanted, waist, GIRTH, abs(wanted - waist) <= GIRTH),
+        *girth_of_waist(garment, waist),
         Check("girth.hip", where, hip_wanted, hip, GIRTH, abs(hip_wanted - hip) <= GIRTH),
         *bands(garment, flat, waist),
         *opening(garment, flat, waist),
         Check("seam.side", where, sides[0], sides[1], SEAM, abs(sides[0] - sides[1]) <= SEAM),
         Check("seam.inner_leg", where, legs[0], legs[1], STRETCHED, -SEAM <= legs[0] - legs[1] <= STRETCHED),
-        thigh(where, body.thigh.mm, crotch_round),
+        *thigh(garment, crotch_round),
         _extensions(where, front, back),
         _leg(garment, front, back, crotch_round),
         grown(where, garment),
@@ -42,7 +43,7 @@ def check_lower(garment: Lower) -> list[Check]:
         hem = sum(panel.edges["hem"].path.length for panel in (front, back))
         asked = sums.hem_round.mm + garment.panels["back"].lengths["hem_widened"].mm
         checks.append(Check("girth.hem", where, asked, hem, GIRTH, abs(asked - hem) <= GIRTH))
-    return checks
+    return checks + check_worn(garment)
 
 
 def _turned(where: Where, panel: Panel) -> Check:
@@ -66,7 +67,8 @@ def _hip_sewn(panel: Panel, garment: Lower) -> float:
     left, left_lean = min(sides, key=lambda hit: hit[0])
     right, right_lean = level(panel.offsets["crotch"][:2], down)[0]
     given = garment.ask.allowances
-    return right - left - given.side.mm * left_lean - given.centre.mm * right_lean
+    centre = garment.ask.zip_edge if panel.edges["crotch"].wide is not None else given.centre
+    return right - left - given.side.mm * left_lean - centre.mm * right_lean
 
 
 def _crotch_line(panel: Panel) -> float:

@@ -2,17 +2,19 @@
 
 from cutting.checks.check import Check
 from cutting.finding import Weight
-from cutting.garments import Garment, Lower
+from cutting.garments import Lower, Top
 from cutting.geometry import Line, Point, crossings
+from cutting.lengths import Rule
 from cutting.pieces import Panel
+from cutting.pieces.panel import STEP
 from cutting.where import Where
 
 GIRTH, SEAM, BAND = 1.0, 0.5, 1.0
 STRETCHED = 6.0
 """The back's inner leg may be this much shorter than the front's, to be stretched on."""
-THIGH_LEAST = 25.4
+THIGH_LEAST = Rule(1)
 ROUNDING = 1e-6
-BAND_SEAM = 12.7
+BAND_SEAM = Rule(0.5)
 
 
 def bands(garment: Lower, flat: float, waist: float) -> list[Check]:
@@ -37,7 +39,7 @@ def bands(garment: Lower, flat: float, waist: float) -> list[Check]:
     checks.append(Check("band.waist", where, wanted, sum(lengths), BAND, abs(wanted - sum(lengths)) <= BAND))
     for part in strips:
         xs = [point.across for point in panels[part.panel.name].cut]
-        folded = (max(xs) - min(xs) - 2 * BAND_SEAM) / 2
+        folded = (max(xs) - min(xs) - 2 * BAND_SEAM.now.mm) / 2
         asked = ask.band_depth.mm
         checks.append(Check("band.depth", where, asked, folded, SEAM, abs(asked - folded) <= SEAM))
     return checks
@@ -45,7 +47,7 @@ def bands(garment: Lower, flat: float, waist: float) -> list[Check]:
 
 def opening(garment: Lower, flat: float, waist: float) -> list[Check]:
     """Where nothing opens, the waist with its elastic let out, and the cloth's own stretch, passes the hip."""
-    if garment.ask.closure != "none":
+    if garment.ask.closure != "none" or not garment.body.has("hip"):
         return []
     around = waist if garment.ask.waist_finish in ("straight-band", "joined") else flat
     around *= 1 + float(garment.ask.stretch) / 100
@@ -61,11 +63,25 @@ def level(polyline: list[Point], down: float) -> list[tuple[float, float]]:
     ]
 
 
-def thigh(where: Where, thigh: float, around: float) -> Check:
-    ease = around - thigh
+def girth_of_waist(garment: Lower, waist: float) -> list[Check]:
+    """The waist as it is sewn against the body's and its ease, where that was measured; in mm."""
+    if garment.sums.waist_round is None:
+        return []
+    wanted = garment.sums.waist_round.mm
+    return [Check("girth.waist", garment.where, wanted, waist, GIRTH, abs(wanted - waist) <= GIRTH)]
+
+
+def thigh(garment: Lower, around: float) -> list[Check]:
+    """Room for the thigh at the crotch line, `around` mm there, where the thigh was measured."""
+    return [thigh_room(garment.where, garment.body.thigh.mm, around)] if garment.body.has("thigh") else []
+
+
+def thigh_room(where: Where, own: float, around: float) -> Check:
+    """At least an inch more than the thigh; less than none is a stop. In mm."""
+    ease = around - own
     weight: Weight = "stop" if ease < 0 else "warn"
-    good = ease >= THIGH_LEAST - ROUNDING
-    return Check("thigh.ease", where, thigh, around, THIGH_LEAST, good, weight)
+    good = ease >= THIGH_LEAST.now.mm - ROUNDING
+    return Check("thigh.ease", where, own, around, THIGH_LEAST.now.mm, good, weight)
 
 
 def grown(where: Where, garment: Lower) -> Check:
@@ -84,12 +100,18 @@ def grown(where: Where, garment: Lower) -> Check:
     return furthest_off(where, garment, wanted)
 
 
-def furthest_off(where: Where, garment: Garment, wanted: dict[tuple[str, str], float]) -> Check:
+def furthest_off(where: Where, garment: Lower | Top, wanted: dict[tuple[str, str], float]) -> Check:
     """The check of all allowances, shown at the edge that is furthest off; `wanted` in mm by panel and edge."""
     rows: list[tuple[float, float, Where]] = []
     for (name, key), asked in wanted.items():
         panel = garment.panels[name]
-        rows += [(asked, outside(panel, key, share), where / name / key) for share in _shares(panel, key)]
+        for share in _shares(panel, key):
+            wide = panel.edges[key].wide
+            along = panel.edges[key].path.length * (1 - share if wide and wide.at_end else share)
+            if wide is not None and abs(along - wide.reach - STEP / 2) < STEP:
+                continue
+            there = garment.ask.zip_edge.mm if wide is not None and along < wide.reach else asked
+            rows.append((there, outside(panel, key, share), where / name / key))
     asked, got, at = max(rows, key=lambda row: abs(row[0] - row[1]))
     return Check("allowance.held", at, asked, got, SEAM, abs(asked - got) <= SEAM)
 

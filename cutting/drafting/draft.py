@@ -9,17 +9,37 @@ from cutting.drafting.step import EdgeRef, Step
 from cutting.finding import Finding, Weight
 from cutting.geometry import Path, Point, Segment
 from cutting.lengths import Length, mm
-from cutting.where import part
+from cutting.where import Where, part
+
+
+@dataclass(frozen=True)
+class Wide:
+    """A part of an edge with another allowance: `reach` mm from its start, or from its end where `at_end`."""
+
+    allowance: Length
+    reach: float
+    at_end: bool = False
 
 
 @dataclass(frozen=True)
 class Edge:
-    """A net edge with its seam or hem allowance; `turned` counts its folds: 1 a hem, 2 a turn-up."""
+    """A net edge with its seam or hem allowance; `turned` counts its folds: 1 a hem, 2 a turn-up.
+
+    `wide` is the part of it that holds a zip.
+    """
 
     name: str
     path: Path
     allowance: Length
     turned: int = 0
+    wide: Wide | None = None
+
+    def allowance_at(self, size: float) -> Length:
+        """The allowance `size` mm along the edge."""
+        if self.wide is None:
+            return self.allowance
+        from_there = self.path.length - size if self.wide.at_end else size
+        return self.wide.allowance if from_there <= self.wide.reach else self.allowance
 
 
 @dataclass(frozen=True)
@@ -84,8 +104,10 @@ class Draft:
         """The next edge of the outline; edges follow one another: waist, crotch, inner leg, hem, side."""
         self.edges[name] = Edge(name, Path(tuple(segments)), allowance, turned)
 
-    def when(self, code: FindingCode, condition: bool, weight: Weight = "note", **params: Any) -> bool:
-        """Record a finding of that code where the condition holds."""
+    def when(
+        self, code: FindingCode, condition: bool, weight: Weight = "note", at: Where | None = None, **params: Any
+    ) -> bool:
+        """Record a finding of that code where the condition holds: about the panel, or at a choice."""
         if condition:
-            self.findings.append(Finding(code, weight, part(self.panel), params))
+            self.findings.append(Finding(code, weight, at or part(self.panel), params))
         return condition

@@ -12,7 +12,7 @@ from cutting.errors import CuttingError, Problem
 from cutting.formats.values_v1 import exact_mm, known, placed
 from cutting.kinds import GarmentKind
 from cutting.lengths import Fixed, Unit
-from cutting.methods.choices import Choice
+from cutting.methods.choices import OF_BOTH, Choice
 from cutting.where import Where
 
 
@@ -50,7 +50,7 @@ def read_choices(
             size = _choice_length(value, choice, unit, at, problems)
             if size is not None:
                 read_[key] = size
-    read_by = {one.name for one in fields(kind.ask)}
+    read_by = {one.name for one in fields(kind.ask)} | set(OF_BOTH)
     return {key: value for key, value in read_.items() if key in read_by}
 
 

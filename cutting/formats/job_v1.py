@@ -16,7 +16,7 @@ from cutting.errors import CuttingError, Problem, refuse
 from cutting.formats.garment_v1 import Cloths, GarmentIn, read_garment
 from cutting.formats.values_v1 import Size, Strict, exact_mm, known, percent, placed, read_measure
 from cutting.job import AnyAsk, Job, Outfit
-from cutting.lengths import Fixed, Unit
+from cutting.lengths import Fixed, Unit, on_tape
 from cutting.where import CLOTH, JOB, LAY, OTHER_CLOTH, Where, measure
 from cutting.yardage import UNITS
 
@@ -147,6 +147,11 @@ def read_job(raw: Any) -> Job:
         job = JobIn.model_validate(_exact(raw))
     except ValidationError as error:
         raise CuttingError(*_shape_problems(error, raw)) from None
+    with on_tape(job.unit):
+        return _read(job)
+
+
+def _read(job: JobIn) -> Job:
     problems: list[Problem] = []
     body = _body(job.measurements, job.unit, "", problems)
     cloth = _cloth(job.cloth, job.unit, CLOTH, problems)

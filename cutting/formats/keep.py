@@ -136,6 +136,8 @@ def _panel(panel: Panel, garment: Garment) -> dict[str, Any]:
             {
                 "name": e.name, "length_mm": _mm(e.path.length), "allowance_mm": _mm(e.allowance.mm),
                 "sewn_to": ", ".join(garment.sewn_to(panel.name, e.name)),
+                "zip_allowance_mm": None if e.wide is None else _mm(e.wide.allowance.mm),
+                "zip_reach_mm": None if e.wide is None else _mm(e.wide.reach),
             }
             for e in panel.edges.values()
         ],

@@ -33,6 +33,8 @@ class EdgeOut(BaseModel):
     length_mm: float
     allowance_mm: float
     sewn_to: str
+    zip_allowance_mm: float | None = None
+    zip_reach_mm: float | None = None
 
 
 class DartOut(BaseModel):

@@ -29,6 +29,7 @@ from cutting.lengths import Length, Unit, show
 from cutting.plan import Plan
 from cutting.where import Where
 from cutting.words import ENGLISH, Language, with_numbers
+from cutting.words.inches import as_taped
 from cutting.yardage import Yardage
 
 SIZES = ("depth", "upper", "single")
@@ -107,21 +108,22 @@ def _mark(number: int, mark: dict[str, Any], words: Language, unit: Unit) -> Mar
     shown = show(length.value, unit)
     same = ("garment", "stage", "panel", "code", "local_mm", "cloth_mm", "placing", "waits")
     return MarkOut(
-        n=number, name=named.name, reason=named.reason, say=words.mark_say(named.name, shown.text, start, along),
+        n=number, name=named.name, reason=as_taped(named.reason, unit),
+        say=words.mark_say(named.name, shown.text, start, along),
         from_=start, along=along, formula=words.formula(length, unit), with_=with_numbers(length, unit),
         shown=shown.text, exact=shown.exact, reads_mm=_mm(length.mm), **{key: mark[key] for key in same},
     )  # fmt: skip
 
 
 def _check(check: dict[str, Any], words: Language, unit: Unit) -> CheckOut:
-    left, right = words.check_labels(check["code"])
+    left, right = (as_taped(label, unit) for label in words.check_labels(check["code"]))
     where = _where(check["where"])
     sizes = {side: show(check[side], unit).text for side in ("left", "right")}
     return CheckOut(
         code=check["code"], where=str(where), garment=where.garment, path=list(where.path),
         left=SideOut(label=left, mm=_mm(check["left"])), right=SideOut(label=right, mm=_mm(check["right"])),
         tolerance_mm=check["tolerance_mm"], ok=check["ok"],
-        says=words.check_say(check["code"], check["ok"]).format(**sizes),
+        says=as_taped(words.check_say(check["code"], check["ok"]), unit).format(**sizes),
     )  # fmt: skip
 
 

@@ -8,7 +8,7 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 from math import atan2, cos, sin
 
-from cutting.drafting import Dart, Draft, Edge
+from cutting.drafting import Dart, Draft, Edge, Wide
 from cutting.errors import refuse
 from cutting.garments.strip_calls import below_the_strip, strip_steps
 from cutting.geometry import Line, Path, Point, Segment, distance, unit
@@ -19,6 +19,8 @@ from cutting.pieces.panel import with_notches
 from cutting.where import choice
 
 Motion = Callable[[Point], Point]
+SHORTEST = 25.4
+"""A rest of a zip's edge under this many mm is not cut wider."""
 
 
 @dataclass(frozen=True)
@@ -52,7 +54,7 @@ def cut_off(
         lengths=panel.lengths | {"seam_down": found(top, "strip_takes")},
         edges={
             "waist": Edge("waist", Path(tuple(_lines([start, *bends, end]))), ask.allowances.waist),
-            "crotch": replace(panel.edges["crotch"], path=lower),
+            "crotch": replace(panel.edges["crotch"], path=lower, wide=_left_of(panel.edges["crotch"].wide, at_centre)),
             "inner_leg": panel.edges["inner_leg"], "hem": panel.edges["hem"],
             "side": replace(panel.edges["side"], path=below),
         },
@@ -66,6 +68,13 @@ def cut_off(
     return Cut(
         replace(left, steps=below_the_strip(left, rests, on_cloth)), replace(strip, steps=strip_steps(strip, on_cloth))
     )
+
+
+def _left_of(wide: Wide | None, cut: float) -> Wide | None:
+    """What is left of a zip's edge when `cut` mm are cut off its top."""
+    if wide is None or wide.reach - cut < SHORTEST:
+        return None
+    return replace(wide, reach=wide.reach - cut)
 
 
 def _above(notch: Notch, start: Point, end: Point) -> bool:
@@ -125,7 +134,7 @@ def _strip(panel: Panel, name: str, ends: tuple[Path, Path], darts: list[Dart], 
     d = Draft(name)
     whole = panel.edges["waist"]
     d.edge("waist", _lines(top[::-1]), whole.allowance, whole.turned if len(top) == 2 else 0)
-    d.edge("centre", list(upper.segments), given.centre)
+    d.edge("centre", list(upper.segments), panel.edges["crotch"].allowance_at(0.0))
     d.edge("lower", _lines(low), given.waist)
     d.edge("side", list(side.segments), given.side)
     d.lengths.update(seam_down=mm(0), round=found(Path(tuple(_lines(top))).length, ""), overlap=mm(0), depth=depth)

@@ -8,12 +8,12 @@ from cutting.garments.part import Part
 from cutting.garments.seams import sewn
 from cutting.garments.strips import bias
 from cutting.geometry import Cubic, Line, Path, Point, unit
-from cutting.lengths import Length, found, inch, mm
+from cutting.lengths import Length, Rule, found, inch, mm
 from cutting.methods.upper import TopAsk
 from cutting.pieces import Panel, finish
 
-NECK, ARMHOLE = inch(2.5, "facing"), inch(2, "facing")
-STRIP = inch(1.25)
+NECK, ARMHOLE = Rule(2.5, "facing"), Rule(2, "facing")
+STRIP = Rule(1.25, metric=3.5)
 MOST = 0.42
 """A facing takes no more than this share of the shoulder, so that neck's and armhole's do not meet."""
 
@@ -47,7 +47,7 @@ def facings(garment: str, panels: dict[str, Panel], ask: TopAsk) -> list[Part]:
 
 
 def _binding(garment: str, name: str, around: float) -> Panel:
-    return bias(garment, name, found(around, "round_the_edge") + inch(1, "two_ends"), STRIP)
+    return bias(garment, name, found(around, "round_the_edge") + inch(1, "two_ends"), STRIP.now)
 
 
 def _width(wanted: Length, shoulder: float) -> Length:
@@ -58,13 +58,13 @@ def _neck(garment: str, panel: Panel) -> Panel:
     """The neck's own edge, the shoulder's inner end, an outer edge that runs square into the centre, leaning or not."""
     neck, shoulder, centre = panel.edges["neck"], panel.edges["shoulder"], panel.edges["centre"].path
     along = unit(shoulder.path.end.minus(shoulder.path.start))
-    wide = _width(NECK, shoulder.path.length)
+    wide = _width(NECK.now, shoulder.path.length)
     d = Draft(f"{panel.name}-neck-facing")
     d.stage = d.panel
     top = Place(shoulder.path.start, "neck_point")
     end = d.mark("B1", top.along(along, wide), "facing_shoulder", "shoulder_seam").point
     fall = unit(centre.start.minus(centre.end))
-    low = d.mark("B2", Place(centre.end, "centre_neck").along(fall, NECK), "facing_centre", "centre_line").point
+    low = d.mark("B2", Place(centre.end, "centre_neck").along(fall, NECK.now), "facing_centre", "centre_line").point
     down = Point(-along.down, along.across)
     deep, out = low.down - end.down, end.across - low.across
     outer = Cubic(end, end.plus(down, 0.55 * deep), low.plus(Point(fall.down, -fall.across), 0.55 * out), low)
@@ -78,7 +78,7 @@ def _neck(garment: str, panel: Panel) -> Panel:
 def _armhole(garment: str, panel: Panel) -> Panel:
     """The armhole's own edge, the ends of shoulder and side, an inner edge that follows it."""
     armhole, shoulder, side = (panel.edges[name] for name in ("armhole", "shoulder", "side"))
-    wide = _width(ARMHOLE, shoulder.path.length)
+    wide = _width(ARMHOLE.now, shoulder.path.length)
     along = unit(shoulder.path.end.minus(shoulder.path.start))
     down_side = unit(side.path.end.minus(side.path.start))
     d = Draft(f"{panel.name}-armhole-facing")

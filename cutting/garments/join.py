@@ -48,7 +48,7 @@ def _meeting(body: Body, top: TopAsk, lower: Ask, below: Lower) -> TopAsk:
     """What is asked of the top so that it meets the lower garment: its waist's ease, its zip, its darts."""
     asked = replace(top, waist_ease=lower.waist_ease, closure=lower.closure, joined=True)
     if lower.closure == "back-zip":
-        asked = replace(asked, zip_edge=lower.allowances.centre)
+        asked = replace(asked, zip_edge=max(lower.zip_edge, lower.allowances.centre, key=lambda one: one.size))
     if not TOPS[top.style].fitted:
         return asked
     sums = work_out(body, asked)

@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 from typing import ClassVar
 
 from cutting.body import Body
-from cutting.drafting import Step
+from cutting.drafting import Step, Wide
 from cutting.errors import CuttingError, Problem
 from cutting.garments.closures import closure_parts
 from cutting.garments.cut_off import cut_off
@@ -16,7 +16,9 @@ from cutting.garments.part import Part
 from cutting.garments.pockets import Pockets, pockets
 from cutting.garments.seams import Seam, leg_seams, sewn
 from cutting.garments.waists import elastic_length, waist_parts
+from cutting.garments.zips import said_of_zip, zip_length
 from cutting.geometry import Point, is_simple
+from cutting.lengths import Length, inch
 from cutting.methods import METHODS, Ask
 from cutting.methods.sums import Sums
 from cutting.pieces import Panel, Piece, Tape, far_half, finish, read_tapes, whole_piece
@@ -48,8 +50,8 @@ class Lower(Garment):
 
     @property
     def folds(self) -> bool:
-        """The leg is the same on both sides of its guide line, and is with it on the cloth's fold."""
-        return self.sums.leg_on_fold
+        """The leg is the same on both sides of its guide line, which is on the cloth's fold: not with a zip behind."""
+        return self.sums.leg_on_fold and self.panels["leg"].edges["back_crotch"].wide is None
 
     def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:
         """The legs' calls, then the parts'."""
@@ -109,28 +111,42 @@ class Lower(Garment):
 def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     """Draft a lower garment. Raises CuttingError with the measure that a method cannot serve."""
     how = METHODS[method]
+    ask = how.fitted(body, ask)
     sums, drafts = how.draw(body, ask, how.seats)
-    drafted = notched(
-        {d.panel: finish(name, d) for d in drafts}, ask, "leg_line" if sums.knee_round is None else "knee"
-    )
+    drawn = {d.panel: finish(name, d) for d in drafts}
+    closing = zip_length(ask.closure, drawn)
+    drawn = _with_zip_edge(drawn, ask, closing)
+    drafted = notched(drawn, ask, "leg_line" if sums.knee_round is None else "knee", closing)
     legs, parts = _strips(drafted, ask)
     parts = waist_parts(name, ask, sums) + parts
     bags = pockets(name, legs, ask, sums)
     legs = {key: _with(panel, bags) for key, panel in legs.items()}
-    parts += [*bags.parts, *closure_parts(name, ask)]
+    parts += [*bags.parts, *closure_parts(name, ask, closing)]
     panels = legs | {part.panel.name: part.panel for part in parts}
     broken = [Problem("outline.crossed", GARMENT, {"panel": key}) for key, p in panels.items() if not _sound(p)]
     if broken:
         raise CuttingError(*broken)
-    numbers = numbers_of(drafted, legs, parts, sums, ask)
-    bought = lower_notions(ask, elastic_length(ask, sums), parts)
+    numbers = numbers_of(drafted, legs, parts, sums, ask, body.thigh if body.has("thigh") else None)
+    bought = lower_notions(ask, closing, elastic_length(ask, sums), parts)
     findings = (*sums.findings, *(one for draft in drafts for one in draft.findings), *bags.findings)
+    findings += tuple(said_of_zip(ask.closure, closing))
     return Lower(
         id=name, style=ask.style, method=method, body=body, marking=ask.marking, other_cloth=ask.other_cloth,
         main=tuple(legs), panels=panels,
         parts=tuple(parts), numbers=numbers, notions=tuple(bought), findings=findings, ask=ask, sums=sums,
         drafted=drafted,
     )  # fmt: skip
+
+
+def _with_zip_edge(drafted: dict[str, Panel], ask: Ask, closing: Length | None) -> dict[str, Panel]:
+    """An invisible zip behind has an edge of its own, from the waist to 1 in below its end."""
+    if ask.closure != "back-zip" or closing is None or ask.zip_edge.mm <= ask.allowances.centre.mm:
+        return drafted
+    name, edge = ("leg", "back_crotch") if "leg" in drafted else ("back", "crotch")
+    panel = drafted[name]
+    wide = Wide(ask.zip_edge, closing.mm + inch(1).mm, at_end=name == "leg")
+    marked = replace(panel, edges=panel.edges | {edge: replace(panel.edges[edge], wide=wide)})
+    return drafted | {name: marked}
 
 
 def _strips(drafted: dict[str, Panel], ask: Ask) -> tuple[dict[str, Panel], list[Part]]:

@@ -1,14 +1,14 @@
 """Notches at equal distances on edges that meet; one on a front, two on a back; the zip's end."""
 
-from cutting.garments.notions import ZIPS
 from cutting.geometry import Line, Point
+from cutting.lengths import Length
 from cutting.methods import Ask
 from cutting.pieces import Notch, Panel
 from cutting.pieces.panel import with_notches
 
 
-def notched(panels: dict[str, Panel], ask: Ask, bend: str) -> dict[str, Panel]:
-    """Front and back with their notches; `bend` is what is where the leg turns straight."""
+def notched(panels: dict[str, Panel], ask: Ask, bend: str, closing: Length | None) -> dict[str, Panel]:
+    """Front and back with their notches; `bend` is where the leg turns straight, `closing` how long the zip is."""
     done = dict(panels)
     if "leg" in panels:
         leg = panels["leg"]
@@ -16,6 +16,8 @@ def notched(panels: dict[str, Panel], ask: Ask, bend: str) -> dict[str, Panel]:
         behind = leg.edges["back_crotch"].path
         straight = behind.segments[-1].length
         marks += [leg.notch("back_crotch", "back", behind.length - straight * at) for at in (0.45, 0.55)]
+        if ask.closure == "back-zip" and closing is not None:
+            marks.append(leg.notch("back_crotch", "zip_end", behind.length - closing.mm))
         return {"leg": with_notches(leg, *marks)}
     for name in ("front", "back"):
         panel = panels[name]
@@ -30,11 +32,10 @@ def notched(panels: dict[str, Panel], ask: Ask, bend: str) -> dict[str, Panel]:
         centre = panel.edges["crotch"].path.segments[0].length
         shares = (0.5,) if name == "front" else (0.45, 0.55)
         notches += [panel.notch("crotch", name, centre * share) for share in shares]
-        if ask.closure == "side-zip":
-            notches.append(panel.notch("side", "zip_end", side - min(ZIPS["side-zip"].mm, 0.9 * side)))
-        if (ask.closure, name) in (("fly", "front"), ("back-zip", "back")):
-            whole = panel.edges["crotch"].path.length
-            notches.append(panel.notch("crotch", "zip_end", min(ZIPS[ask.closure].mm, 0.7 * whole)))
+        if ask.closure == "side-zip" and closing is not None:
+            notches.append(panel.notch("side", "zip_end", side - min(closing.mm, 0.9 * side)))
+        if (ask.closure, name) in (("fly", "front"), ("back-zip", "back")) and closing is not None:
+            notches.append(panel.notch("crotch", "zip_end", closing.mm))
         notches += [_dart_notch(panel, point) for dart in panel.darts for point in (dart.near, dart.far)]
         done[name] = with_notches(panel, *notches)
     return done

@@ -4,13 +4,13 @@ from dataclasses import dataclass
 from typing import Literal
 
 from cutting.garments.part import Part
-from cutting.lengths import Length, found, inch
+from cutting.lengths import Length, Rule, found
 from cutting.methods import Ask
 
 NotionCode = Literal["zip", "invisible-zip", "fly-zip", "open-zip", "zip-through", "elastic", "interfacing", "hook"]
-ELASTIC_WIDE = inch(1)
-ZIPS = {"side-zip": inch(9), "back-zip": inch(9), "fly": inch(7)}
-"""How long the zip of each closure of a lower garment is."""
+ELASTIC_WIDE = Rule(1)
+BOTH_SIDES = 4
+"""A pair that is cut twice, outside and inside: one of them is interfaced."""
 _OF_CLOSURE: dict[str, NotionCode] = {"side-zip": "zip", "back-zip": "invisible-zip", "fly": "fly-zip"}
 
 
@@ -27,21 +27,21 @@ class Notion:
 
 def interfacing(part: Part) -> Notion:
     """A piece of interfacing as large as the part's sewing lines."""
-    net = part.panel.net
+    net = part.piece(on_fold=False).net
     high = max(p.down for p in net) - min(p.down for p in net)
     wide = max(p.across for p in net) - min(p.across for p in net)
-    count = part.count // 2 if part.pair else part.count
+    count = part.count // 2 if part.count == BOTH_SIDES else part.count
     return Notion("interfacing", count, found(max(high, wide), ""), found(min(high, wide), ""), part.panel.name)
 
 
-def lower_notions(ask: Ask, elastic: Length | None, parts: list[Part]) -> list[Notion]:
-    """Zip, elastic, interfacing, hook and bar of a lower garment."""
+def lower_notions(ask: Ask, closing: Length | None, elastic: Length | None, parts: list[Part]) -> list[Notion]:
+    """Zip (`closing` long), elastic, interfacing, hook and bar of a lower garment."""
     bought: list[Notion] = []
     # In a jumpsuit the top's zip goes on down through the waist.
-    if ask.closure in ZIPS and ask.waist_finish != "joined":
-        bought.append(Notion(_OF_CLOSURE[ask.closure], 1, ZIPS[ask.closure]))
+    if closing is not None and ask.waist_finish != "joined":
+        bought.append(Notion(_OF_CLOSURE[ask.closure], 1, closing))
     if elastic is not None:
-        bought.append(Notion("elastic", 1, elastic, ELASTIC_WIDE))
+        bought.append(Notion("elastic", 1, elastic, ELASTIC_WIDE.now))
     bought += [interfacing(part) for part in parts if part.interfacing]
     if ask.has_band and ask.closure != "none":
         bought.append(Notion("hook"))

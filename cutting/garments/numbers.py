@@ -13,7 +13,9 @@ from cutting.methods.sums import Sums
 from cutting.pieces import Panel, read_tape
 
 
-def numbers_of(panels: dict[str, Panel], legs: dict[str, Panel], parts: list[Part], sums: Sums, ask: Ask) -> Numbers:
+def numbers_of(
+    panels: dict[str, Panel], legs: dict[str, Panel], parts: list[Part], sums: Sums, ask: Ask, thigh: Length | None
+) -> Numbers:
     """By key, without the garment's id; `panels` as they are drafted, `legs` as they are cut."""
     one_piece = "leg" in panels
     back = panels["leg" if one_piece else "back"]
@@ -31,17 +33,41 @@ def numbers_of(panels: dict[str, Panel], legs: dict[str, Panel], parts: list[Par
     same("back.tip_drop", back.lengths["tip_drop"])
     same("back.seat_raise", sums.lift)
     same("back.centre_slant", sums.slant)
+    numbers |= _crotch_seams(legs, parts, ask)
     numbers |= _bands(parts, ask)
     elastic = elastic_length(ask, sums)
     if elastic is not None:
         same("elastic.length", elastic)
+    if ask.elastic_all_round or ask.waist_finish == "half-elastic":
         same("waist.opening", sums.opening)
     widest = max(legs.values(), key=lambda p: _across(p.cut))
-    need = found(_across(beyond(widest.cut, 0.0) if sums.leg_on_fold else widest.cut), f"widest_{widest.name}")
+    halved = sums.leg_on_fold and widest.edges["back_crotch"].wide is None
+    need = found(_across(beyond(widest.cut, 0.0) if halved else widest.cut), f"widest_{widest.name}")
     part = max((part.piece(on_fold=True).width for part in parts), default=0.0)
     same("fold.needed", need if need.mm >= part else found(part, "widest_part"))
-    same("fold.quick_rule", sums.hip / 4 + inch(4))
+    if sums.hip is not None:
+        same("fold.quick_rule", sums.hip / 4 + inch(4))
+        same("fold.quick_half", sums.hip / 2)
+    if thigh is not None:
+        same("fold.quick_thigh", thigh / 2 + inch(2))
+        same("fold.quick_thigh_back", thigh / 2 + inch(5))
     return numbers
+
+
+def _crotch_seams(legs: dict[str, Panel], parts: list[Part], ask: Ask) -> Numbers:
+    """Round the crotch as it is sewn, from waist to waist: the legs' seams, strips cut off them, the finished band."""
+    band = ask.band in ("below", "inside", "on-top")
+    found_: Numbers = {}
+    total_: Length = mm(0)
+    for name, edge in (("front", "crotch"), ("back", "back_crotch" if "leg" in legs else "crotch")):
+        sewn = legs["leg" if "leg" in legs else name].edges[edge].path.length
+        strips = {f"{name}-band", *(["yoke"] if name == "back" else [])}
+        cut = [part.panel.edges for part in parts if part.panel.name in strips and "lower" in part.panel.edges]
+        size: Length = found(sewn + sum(edges["centre"].path.length for edges in cut), "on_the_draft")
+        size = size + named(ask.band_depth, "band_finished") if band else size
+        found_[f"{name}.crotch_seam"] = Number(size, size)
+        total_ = total_ + size
+    return found_ | {"crotch_seam": Number(total_, total_)}
 
 
 def _levels(front: Panel, sums: Sums, ask: Ask) -> Numbers:
@@ -76,7 +102,7 @@ def _half(name: str, leg: Panel, sums: Sums) -> Numbers:
         if front
         else (sums.back_hip, sums.back_waist, sums.back_extension)
     )
-    seam = leg.edges[f"{edge}crotch"].allowance
+    seam = leg.edges[f"{edge}crotch"].allowance_at(0.0 if front else leg.edges["back_crotch"].path.length)
     numbers = {
         f"{name}.hip_width": Number(hip, hip + named(seam, "allowance.centre")),
         f"{name}.waist_width": Number(waist, waist + named(seam, "allowance.centre")),
@@ -116,7 +142,7 @@ def _panel(panel: Panel, panels: dict[str, Panel], sums: Sums, ask: Ask, lengths
     if "K" in panel.points:
         levels.append(("knee", sums.knee_depth, sums.knee_round))
     for level, depth, whole in levels:
-        net = (whole + named(ask.back_wider, "back_wider") * share) / 2 if whole is not None else None
+        net = (whole + named(ask.wider, "back_wider") * share) / 2 if whole is not None else None
         down = sums.level(depth, ask).mm
         numbers[f"{name}.{level}_width"] = _level_width(panel, panels, level, down, net, lengths)
     for key, length in (

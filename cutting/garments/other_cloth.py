@@ -5,7 +5,7 @@ KINDS = ("bags", "facings", "band", "yoke", "sleeves", "all")
 
 def kind_of(panel: str) -> str:
     """What kind of piece a panel is; empty for one that covers the body and is cut with it."""
-    if panel == "pocket-bag":
+    if panel.endswith("-bag"):
         return "bags"
     if panel.endswith(("-facing", "-binding")) or panel in ("pocket-backing", "piping", "fly-guard"):
         return "facings"

@@ -12,21 +12,22 @@ from cutting.finding import Finding
 from cutting.garments.part import Part
 from cutting.garments.seams import Seam, sewn
 from cutting.garments.strips import bias
+from cutting.garments.waists import CHANNEL, CHANNEL_SEAM
 from cutting.geometry import Cubic, Line, Path, Point, Segment, distance, offset_polyline, unit
-from cutting.lengths import Length, cm, found, inch, mm
+from cutting.lengths import Fixed, Length, Rule, cm, found, inch, mm, named
 from cutting.methods import Ask
 from cutting.methods.sums import Sums
 from cutting.pieces import Notch, Panel, finish
 from cutting.where import part as place
 
-BAG_DEEP, BAG_WIDE = inch(12), inch(7)
-START = inch(1, "below_the_band")
-FACING = inch(1.5)
-BEYOND = inch(1)
-PATCH_SEAM, PATCH_TOP = cm(1), inch(1)
-SEAM = inch(0.5)
-PIPING = inch(1.25)
-OUTSIDE_WIDE, OUTSIDE_DEEP = inch(6), inch(7)
+BAG_DEEP, BAG_WIDE = Rule(12), Rule(7)
+START, BELOW = Rule(1, "below_the_band"), Rule(1, "below_the_stitching")
+FACING = Rule(1.5)
+BEYOND = Rule(1)
+PATCH_SEAM, PATCH_TOP = cm(1), Rule(1)
+SEAM = Rule(0.5)
+PIPING = Rule(1.25, metric=3.5)
+OUTSIDE_WIDE, OUTSIDE_DEEP = Rule(6), Rule(7)
 
 
 @dataclass(frozen=True)
@@ -56,25 +57,40 @@ def pockets(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Poc
 
 def _in_seam(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Pockets:
     """An opening in the side seam; the bag's two halves are sewn to front and back."""
+    sides = {name: panels[name].edges["side"].path.length for name in ("front", "back")}
     to_crotch = (sums.crotch_depth - sums.top).mm
-    start = START.mm
+    wanted = ask.pocket_start or _below_the_stitching(ask)
+    # The mouth is in one seam: where a strip was cut off one panel alone it starts under that.
+    longest = max(sides.values())
+    start = max(wanted.mm, longest - min(sides.values()))
     opening = _smaller(ask.pocket_opening, to_crotch - start - 12.7, "pocket.opening")
     leg = (sums.length - sums.top).mm
-    deep = _smaller(BAG_DEEP, leg - start - 38.1, "pocket.bag")
+    deep = _smaller(BAG_DEEP.now, leg - start - 38.1, "pocket.bag")
     notes = [one.finding for one in (opening, deep) if one.finding]
+    if start > wanted.mm + 0.1:
+        params = {"wanted": wanted, "used": found(start, "below_the_yoke")}
+        notes.append(Finding("pocket.start", "note", place("front"), params))
     count = 4
     if ask.closure == "side-zip":
         count = 2
         notes.append(Finding("pocket.one_side", "note", place("front"), {}))
     marks: list[tuple[str, Notch]] = []
-    for name in ("front", "back"):
-        whole = panels[name].edges["side"].path.length
+    for name in sides:
         for code, down in (("pocket_top", start), ("pocket_end", start + opening.length.mm)):
-            marks.append((name, panels[name].notch("side", code, whole - down)))
+            marks.append((name, panels[name].notch("side", code, longest - down)))
     bag = _hand_bag(garment, opening.length, deep.length, ask)
     seam = sewn("pocket", "pocket-bag.opening", "front.side", "back.side", count=2)
     part = Part(bag, count, pair=True, seams=(seam,))
     return Pockets((part,), (), tuple(marks), tuple(notes))
+
+
+def _below_the_stitching(ask: Ask) -> Length:
+    """1 below the band's seam, or below the lowest row of stitching of a casing or a channel."""
+    if ask.waist_finish == "casing":
+        return named(Fixed(ask.casing.size / 2), "stitched") + BELOW.now
+    if ask.waist_finish == "paper-bag":
+        return CHANNEL - CHANNEL_SEAM * 2 + BELOW.now
+    return START.now
 
 
 @dataclass(frozen=True)
@@ -95,20 +111,20 @@ def _hand_bag(garment: str, opening: Length, deep: Length, ask: Ask) -> Panel:
     """The shape of a hand: the opening straight along the seam, the bag hanging below and inwards."""
     d = Draft("pocket-bag")
     d.stage = "pocket-bag"
-    h, w, g = deep.mm, BAG_WIDE.mm, max(opening.mm, min(opening.mm + 38.1, deep.mm - 12.7))
+    h, w, g = deep.mm, BAG_WIDE.now.mm, max(opening.mm, min(opening.mm + 38.1, deep.mm - 12.7))
     start = d.start("O", Point(0, 0), "bag_corner")
     d.mark("B1", start.down(opening), "bag_opening", "grain")
     level = d.mark("B2", start.down(found(0.55 * h, "of_the_bag")), "bag_level", "grain")
-    d.mark("B3", Place(level.point, "bag_level").out(BAG_WIDE), "bag_width", "level")
+    d.mark("B3", Place(level.point, "bag_level").out(BAG_WIDE.now), "bag_width", "level")
     middle = d.mark("B4", start.out(found(0.45 * w, "of_the_bag")), "bag_middle", "level")
     foot = d.mark("B5", Place(middle.point, "bag_middle").down(deep), "bag_depth", "grain").point
     widest = Point(w, level.point.down)
     upper = Cubic(start.point, Point(0.4 * w, 0), Point(w, 0.1 * h), widest)
     corner = Cubic(widest, Point(w, 0.8 * h), Point(0.75 * w, h), foot)
     lower = Cubic(foot, Point(0.2 * w, h), Point(0, 0.5 * (g + h)), Point(0, g))
-    d.edge("bag", [upper, corner, lower], SEAM)
+    d.edge("bag", [upper, corner, lower], SEAM.now)
     d.edge("opening", [Line(Point(0, g), Point(0, 0))], ask.allowances.side)
-    d.lengths.update(cut_length=deep, cut_depth=BAG_WIDE, seam_down=mm(0))
+    d.lengths.update(cut_length=deep, cut_depth=BAG_WIDE.now, seam_down=mm(0))
     return finish(garment, d)
 
 
@@ -120,8 +136,8 @@ def _curved(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Poc
     wide = _smaller(ask.pocket_wide, min([*far, waist.length / 2]) - 12.7, "pocket.dart")
     hip = (sums.hip_depth - sums.top).mm
     deep = _smaller(ask.pocket_deep, max(hip, 76.2), "pocket.opening")
-    bag_wide = _smaller(BAG_WIDE, min(far, default=1e6) - 6.35, "pocket.bag_dart")
-    bag_deep = _smaller(BAG_DEEP, (sums.length - sums.top).mm - 38.1, "pocket.bag")
+    bag_wide = _smaller(BAG_WIDE.now, min(far, default=1e6) - 6.35, "pocket.bag_dart")
+    bag_deep = _smaller(BAG_DEEP.now, (sums.length - sums.top).mm - 38.1, "pocket.bag")
     top, low = waist.along(wide.length.mm)[0], side.back.along(deep.length.mm)[0]
     mouth = _mouth(waist, side, top, low)
     parts = [
@@ -138,7 +154,7 @@ def _curved(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Poc
         ),
         Part(
             _bag(garment, bag_wide.length, bag_deep.length, ask), 4, pair=True,
-            seams=(sewn("pocket", "pocket-bag.side", "pocket-facing.inner", "pocket-backing.inner", count=2),),
+            seams=(sewn("pocket", "front-pocket-bag.side", "pocket-facing.inner", "pocket-backing.inner", count=2),),
         ),
     ]  # fmt: skip
     notches = [
@@ -160,30 +176,30 @@ def _mouth(waist: Path, side: Path, top: Point, low: Point) -> Cubic:
 def _facing(garment: str, mouth: Cubic) -> Panel:
     """A strip 1 1/2 wide that follows the opening."""
     line = [mouth.start, *mouth.flat(0.5)]
-    inner = offset_polyline(line, FACING.mm)
+    inner = offset_polyline(line, FACING.now.mm)
     d = Draft("pocket-facing")
     d.stage = "pocket-facing"
     trace = d.start("O", line[0], "opening")
     d.mark("B1", trace.to(inner[0], "facing_wide"), "facing_width", "level")
     d.edge("inner", [Line(a, b) for a, b in zip(inner, inner[1:], strict=False)], mm(0))
-    d.edge("end", [Line(inner[-1], line[-1])], SEAM)
+    d.edge("end", [Line(inner[-1], line[-1])], SEAM.now)
     back = line[::-1]
-    d.edge("mouth", [Line(a, b) for a, b in zip(back, back[1:], strict=False)], SEAM)
-    d.edge("other_end", [Line(line[0], inner[0])], SEAM)
+    d.edge("mouth", [Line(a, b) for a, b in zip(back, back[1:], strict=False)], SEAM.now)
+    d.edge("other_end", [Line(line[0], inner[0])], SEAM.now)
     d.lengths.update(seam_down=mm(0))
     return finish(garment, d)
 
 
 def _backing(garment: str, waist: Path, side: Path, wide: float, deep: float, ask: Ask) -> Panel:
     """The corner that the opening takes off the front, and 1 in more."""
-    reach = min(wide + BEYOND.mm, 0.95 * waist.length)
-    top, low = waist.along(reach)[0], side.back.along(deep + BEYOND.mm)[0]
+    reach = min(wide + BEYOND.now.mm, 0.95 * waist.length)
+    top, low = waist.along(reach)[0], side.back.along(deep + BEYOND.now.mm)[0]
     d = Draft("pocket-backing")
     d.stage = "pocket-backing"
     corner = d.start("O", waist.start, "side_top")
     d.mark("B1", corner.to(top, "beyond_opening"), "backing_width", "waist_seam")
     d.mark("B2", corner.to(low, "beyond_opening"), "backing_depth", "level")
-    _, upper = side.split(side.length - deep - BEYOND.mm)
+    _, upper = side.split(side.length - deep - BEYOND.now.mm)
     d.edge("waist", [Line(waist.start, top)], ask.allowances.waist)
     d.edge("inner", [_mouth(waist, side, top, low)], mm(0))
     d.edge("side", list(upper.segments), ask.allowances.side)
@@ -193,8 +209,8 @@ def _backing(garment: str, waist: Path, side: Path, wide: float, deep: float, as
 
 def _bag(garment: str, wide: Length, deep: Length, ask: Ask) -> Panel:
     """Half a bag: straight at the top and along the side, its lower corners round."""
-    d = Draft("pocket-bag")
-    d.stage = "pocket-bag"
+    d = Draft("front-pocket-bag")
+    d.stage = "front-pocket-bag"
     w, h = wide.mm, deep.mm
     r = min(50.0, w / 3)
     start = d.start("O", Point(0, 0), "bag_corner")
@@ -208,8 +224,8 @@ def _bag(garment: str, wide: Length, deep: Length, ask: Ask) -> Panel:
         Cubic(Point(r, h), Point(r - k, h), Point(0, h - r + k), Point(0, h - r)),
     ]
     d.edge("waist", [Line(Point(0, 0), Point(w, 0))], ask.allowances.waist)
-    d.edge("bag", corner, SEAM)
-    d.edge("side", [Line(Point(0, h - r), Point(0, 0))], SEAM)
+    d.edge("bag", corner, SEAM.now)
+    d.edge("side", [Line(Point(0, h - r), Point(0, 0))], SEAM.now)
     d.lengths.update(cut_length=deep, cut_depth=wide, seam_down=mm(0))
     return finish(garment, d)
 
@@ -227,13 +243,13 @@ def _back_patch(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) ->
 
 def _outside_patch(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Pockets:
     """A patch on each front leg, its edges piped with a strip cut on the bias."""
-    patch = _patch(garment, "outside-patch", OUTSIDE_WIDE, OUTSIDE_DEEP)
-    long = OUTSIDE_WIDE + OUTSIDE_DEEP * 2 + inch(1)
+    patch = _patch(garment, "outside-patch", OUTSIDE_WIDE.now, OUTSIDE_DEEP.now)
+    long = OUTSIDE_WIDE.now + OUTSIDE_DEEP.now * 2 + inch(1)
     line = _square_on(panels["front"], (sums.crotch_depth - sums.top).mm * 0.75, patch)
     parts = (
         Part(patch, 2, pair=True, seams=(Seam("patch", _edges("outside-patch"), ("front.outside-patch",), 2),)),
         Part(
-            bias(garment, "piping", long, PIPING),
+            bias(garment, "piping", long, PIPING.now),
             2,
             seams=(Seam("piping", ("piping.waist",), _edges("outside-patch"), 2),),
         ),
@@ -250,12 +266,12 @@ def _patch(garment: str, name: str, wide: Length, deep: Length) -> Panel:
     """Cut `wide` by `deep`; its sides and foot go in by 1 cm, its top is hemmed."""
     d = Draft(name)
     d.stage = name
-    start = d.start("O", Point(-PATCH_SEAM.mm, -PATCH_TOP.mm), "patch_corner")
+    start = d.start("O", Point(-PATCH_SEAM.mm, -PATCH_TOP.now.mm), "patch_corner")
     d.mark("B1", start.down(deep), "patch_depth", "grain")
     d.mark("B2", start.out(wide), "patch_width", "level")
-    w, h = wide.mm - 2 * PATCH_SEAM.mm, deep.mm - PATCH_TOP.mm - PATCH_SEAM.mm
+    w, h = wide.mm - 2 * PATCH_SEAM.mm, deep.mm - PATCH_TOP.now.mm - PATCH_SEAM.mm
     corners = [Point(0, 0), Point(w, 0), Point(w, h), Point(0, h)]
-    seams = (PATCH_TOP, PATCH_SEAM, PATCH_SEAM, PATCH_SEAM)
+    seams = (PATCH_TOP.now, PATCH_SEAM, PATCH_SEAM, PATCH_SEAM)
     for edge, a, b, seam in zip(
         ("top", "side", "foot", "other_side"), corners, [*corners[1:], corners[0]], seams, strict=True
     ):

@@ -14,14 +14,14 @@ from cutting.garments.part import Part
 from cutting.garments.seams import Seam, top_seams
 from cutting.garments.top_numbers import top_numbers
 from cutting.geometry import Point, distance, is_simple
-from cutting.lengths import inch
+from cutting.lengths import Rule
 from cutting.methods.upper import TOPS, DraftedTop, Sleeve, TopAsk, TopSums, draw_top
 from cutting.pieces import Panel, Piece, Tape, finish, read_tapes
 from cutting.pieces.panel import with_notches
 from cutting.where import GARMENT
 from cutting.where import part as place
 
-BACK_ZIP_OVER = inch(7)
+BACK_ZIP_OVER = Rule(7)
 
 
 @dataclass(frozen=True)
@@ -162,7 +162,8 @@ def _notched(panels: dict[str, Panel], drawn: DraftedTop, ask: TopAsk) -> dict[s
 def _notions(parts: list[Part], drawn: DraftedTop, ask: TopAsk) -> list[Notion]:
     bought: list[Notion] = []
     if ask.closure == "back-zip":
-        long = drawn.sums.back_waist_level - drawn.sums.back_neck + BACK_ZIP_OVER
+        long = drawn.sums.back_waist_level - drawn.sums.back_neck
+        long = long + BACK_ZIP_OVER.now if ask.joined else long
         bought.append(Notion("zip-through" if ask.joined else "invisible-zip", 1, long))
     if ask.closure == "front-zip":
         bought.append(Notion("open-zip", 1, drawn.sums.front_length - drawn.sums.front_neck))

@@ -19,15 +19,18 @@ def lower_rows(garment: Lower) -> list[Row]:
     darts = 2 * sum(Line(d.near, d.far).length for panel in garment.drafted.values() for d in panel.darts)
     gathers = 2 * (sums.front_gathers + sums.back_gathers).mm
     cut, seams = both("waist_width", 2)
-    girth = sums.waist_girth.mm
-    rows = [Row(garment.id, "waist", "driven", girth, ask.waist_ease.mm, darts, gathers, seams, cut)]
+    if sums.waist_girth is not None:
+        rows = [Row(garment.id, "waist", "driven", sums.waist_girth.mm, ask.waist_ease.mm, darts, gathers, seams, cut)]
+    else:
+        rows = [Row(garment.id, "waist", "resulting", None, cut - seams, darts, gathers, seams, cut)]
     cut, seams = both("hip_width", 2)
     hip = 2 * (sums.front_hip + sums.back_hip).mm
     of_hip: Literal["driven", "resulting"] = "resulting" if sums.leg_on_fold else "driven"
-    rows.append(Row(garment.id, "hip", of_hip, body.hip.mm, hip - body.hip.mm, 0.0, 0.0, seams, cut))
+    own = body.hip.mm if body.has("hip") else None
+    rows.append(Row(garment.id, "hip", of_hip, own, hip - (own or 0.0), 0.0, 0.0, seams, cut))
     cut, seams = both("crotch_width", 1)
-    thigh = body.thigh.mm
-    rows.append(Row(garment.id, "thigh", "resulting", thigh, cut - seams - thigh, 0.0, 0.0, seams, cut))
+    own = body.thigh.mm if body.has("thigh") else None
+    rows.append(Row(garment.id, "thigh", "resulting", own, cut - seams - (own or 0.0), 0.0, 0.0, seams, cut))
     widened = garment.panels[garment.main[-1]].lengths["hem_widened"].mm
     knee = body.knee.mm if body.has("knee") else None
     for level, whole, own in (("knee", sums.knee_round, knee), ("hem", sums.hem_round, None)):

@@ -6,18 +6,21 @@ from cutting.lengths.length import (
     Found,
     Length,
     Measured,
+    Rule,
     Scaled,
     Sum,
+    as_marked,
     cm,
     found,
     inch,
     mm,
     named,
+    on_tape,
     total,
 )
 from cutting.lengths.units import Shown, Unit, read, show
 
 __all__ = [
-    "INCH_MM", "Fixed", "Found", "Length", "Measured", "Scaled", "Shown", "Sum", "Unit", "cm", "found",
-    "inch", "mm", "named", "read", "show", "total",
+    "INCH_MM", "Fixed", "Found", "Length", "Measured", "Rule", "Scaled", "Shown", "Sum", "Unit", "as_marked",
+    "cm", "found", "inch", "mm", "named", "on_tape", "read", "show", "total",
 ]  # fmt: skip

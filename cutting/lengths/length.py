@@ -6,6 +6,9 @@ Leaves are measurements, fixed amounts and lengths found on the draft; branches 
 
 from __future__ import annotations
 
+from collections.abc import Iterator
+from contextlib import contextmanager
+from contextvars import ContextVar
 from dataclasses import dataclass
 from fractions import Fraction
 
@@ -114,9 +117,54 @@ def _nothing(term: Length) -> bool:
     return _nothing(term.of) if isinstance(term, Scaled) else isinstance(term, Fixed) and term.size == 0
 
 
+HALF_CM = 5
+_TAPE: ContextVar[str] = ContextVar("tape", default="in")
+
+
+@contextmanager
+def on_tape(unit: str) -> Iterator[None]:
+    """While a job is read and drafted in `unit`: on a metric tape a rule's inches are whole half centimetres."""
+    token = _TAPE.set(unit)
+    try:
+        yield
+    finally:
+        _TAPE.reset(token)
+
+
+def as_marked(length: Fixed) -> Fixed:
+    """A rule's own amount as the tape in use is marked: on a metric one the nearest half centimetre.
+
+    So 1/2 in is 1.5 cm, 1 in 2.5, 1 1/2 in 4, 2 in 5, 3 in 7.5.
+    """
+    if _TAPE.get() != "cm":
+        return length
+    halves = length.size / HALF_CM
+    whole = (abs(halves) + Fraction(1, 2)).__floor__()
+    return Fixed(Fraction(HALF_CM * (whole if halves >= 0 else -whole)), length.label)
+
+
 def inch(amount: int | float | Fraction, label: str = "") -> Fixed:
-    """`amount` inches."""
-    return Fixed(Fraction(amount) * INCH_MM, label)
+    """`amount` inches, as a rule has them: `as_marked` on the tape in use."""
+    return as_marked(Fixed(Fraction(amount) * INCH_MM, label))
+
+
+@dataclass(frozen=True)
+class Rule:
+    """An amount of a rule in inches, named before it is known which tape is in use; `now` is what that has.
+
+    `metric` is what a metric tape has in cm where it is not the nearest half centimetre.
+    """
+
+    amount: int | float | Fraction
+    label: str = ""
+    metric: int | float | None = None
+
+    @property
+    def now(self) -> Fixed:
+        """The amount on the tape in use."""
+        if self.metric is not None and _TAPE.get() == "cm":
+            return cm(self.metric, self.label)
+        return inch(self.amount, self.label)
 
 
 def cm(amount: int | float | Fraction, label: str = "") -> Fixed:

@@ -21,11 +21,22 @@ GATHERED = ("elastic-band", "casing", "paper-bag")
 
 
 @dataclass(frozen=True)
+class DartAsk:
+    """What is asked of one panel's darts: how many, where the first is, how wide and long each. None is by the rule."""
+
+    count: str | None
+    place: str | Fixed
+    intake: Fixed | None
+    length: Fixed | None
+
+
+@dataclass(frozen=True)
 class Ask:
     """The choices for one lower garment. A rule is its name, a length is a Fixed; None takes the rule's own figure.
 
     These defaults are the quarter-hip method's; other methods and styles bring their own (`usual`). `stretch` is the
-    cloth's, in percent.
+    cloth's, in percent; `chosen` are the choices that were made; `depth_else` is the rule of the crotch depth
+    where no rise was measured.
     """
 
     style: str = "straight-trousers"
@@ -35,10 +46,13 @@ class Ask:
     band_overlap: Fixed = field(default_factory=lambda: inch(1.5))
     waist_finish: str = "straight-band"
     waist_join: str = "darts"
+    front_waist: str = "waist"
     casing: Fixed = field(default_factory=lambda: inch(3))
     heading: Fixed = field(default_factory=lambda: inch(2))
     elastic: str | Fixed = "waist-4"
     crotch_depth: str | Fixed = "hip/4"
+    depth_else: str | Fixed = "hip/4"
+    crotch_fit: str = "rule"
     crotch_ease: Fixed = field(default_factory=lambda: inch(0))
     hip_line: str = "measured"
     crotch_extension: str | Fixed = "hip/16"
@@ -59,24 +73,35 @@ class Ask:
     hip_split: Fixed = field(default_factory=lambda: inch(0))
     waist_split: Fixed = field(default_factory=lambda: inch(0))
     fullness: Fraction = Fraction(1)
+    thigh_line: Fixed | None = None
     thigh_ease: Fixed = field(default_factory=lambda: inch(2))
     waist_ease: Fixed = field(default_factory=lambda: inch(0))
     waist_in: Fixed = field(default_factory=lambda: inch(0))
     back_waist_extra: Fixed = field(default_factory=lambda: inch(0))
     knee_ease: Fixed = field(default_factory=lambda: inch(4))
     knee_floor: bool = True
-    back_wider: Fixed = field(default_factory=lambda: inch(1))
-    darts: str | None = None
-    dart_place: str = "half-panel"
-    dart_intake: Fixed | None = None
-    dart_length: Fixed | None = None
+    back_wider: Fixed | None = None
+    back_side_out: Fixed = field(default_factory=lambda: inch(0))
+    front_darts: str | None = None
+    front_dart_place: str | Fixed = "half-panel"
+    front_dart_intake: Fixed | None = None
+    front_dart_length: Fixed | None = None
+    back_darts: str | None = None
+    back_dart_place: str | Fixed = "half-panel"
+    back_dart_intake: Fixed | None = None
+    back_dart_length: Fixed | None = None
     knee_width: Fixed | None = None
     hem_width: Fixed | None = None
+    hem_ease: Fixed = field(default_factory=lambda: inch(0.5))
+    side_in_hem: Fixed | None = None
+    inner_in_hem: Fixed | None = None
     length: Fixed | None = None
     hem: Fixed = field(default_factory=lambda: inch(2))
     closure: str = "side-zip"
+    zip_edge: Fixed = field(default_factory=lambda: inch(1))
     turn_up: Fixed | None = None
     pockets: tuple[str, ...] = ()
+    pocket_start: Fixed | None = None
     pocket_opening: Fixed = field(default_factory=lambda: inch(6.5))
     pocket_wide: Fixed = field(default_factory=lambda: inch(3))
     pocket_deep: Fixed = field(default_factory=lambda: inch(5))
@@ -89,7 +114,19 @@ class Ask:
     marking: str = "on-cloth"
     other_cloth: tuple[str, ...] = ()
     stretch: Fraction = Fraction(0)
+    chosen: tuple[str, ...] = ()
     allowances: Allowances = field(default_factory=Allowances)
+
+    def darts(self, panel: str) -> DartAsk:
+        """The darts of the front or of the back."""
+        if panel == "front":
+            return DartAsk(self.front_darts, self.front_dart_place, self.front_dart_intake, self.front_dart_length)
+        return DartAsk(self.back_darts, self.back_dart_place, self.back_dart_intake, self.back_dart_length)
+
+    @property
+    def wider(self) -> Fixed:
+        """How much wider the back's leg is where it is shared about the crease."""
+        return self.back_wider if self.back_wider is not None else inch(1)
 
     @property
     def elastic_all_round(self) -> bool:
@@ -100,6 +137,15 @@ class Ask:
     def gathered(self) -> bool:
         """Both panels are as wide as the hip laid flat: elastic, or the top they are sewn to, takes the rest in."""
         return self.elastic_all_round or (self.waist_finish == "joined" and self.waist_join != "darts")
+
+    @property
+    def waist_is(self) -> str:
+        """How the panels come to the waist: fitted, half (elastic behind), half-flat (its front flat), gathered."""
+        if self.gathered or self.fullness > 1:
+            return "gathered"
+        if self.waist_finish == "half-elastic":
+            return "half-flat" if self.front_waist == "hip" else "half"
+        return "fitted"
 
     @property
     def has_band(self) -> bool:

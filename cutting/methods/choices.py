@@ -14,7 +14,9 @@ Kind = Literal["rule", "length", "rule-or-length", "list", "allowances", "number
 class Need:
     """A choice is asked where another choice, or a fact of the garment, is one of these.
 
-    Facts: `joined` (yes, no), `leg` of a lower style, `fitted` (yes, no) and `ends` of a top, `method`.
+    Facts: `joined` (yes, no), `method`, `panels` of a method (two, one); of a lower garment `leg`, `waist_is` (fitted,
+    half where elastic is behind, half-flat, gathered), `by_seat`, `by_height`, `by_thigh` (yes, no: whether the draft
+    reads them); `fitted` (yes, no) and `ends` of a top. A length of nothing is "0", any other "a length".
     """
 
     key: str
@@ -86,6 +88,22 @@ BANDED = need("waist_finish", "straight-band", "half-elastic", "elastic-band")
 STRAIGHT_BAND = need("waist_finish", "straight-band")
 KNEED = need("leg", "straight", "close", "boot-cut", "tapered")
 
+OF_BOTH = ("darts", "dart_place", "dart_intake", "dart_length")
+"""A file's choices for the darts of front and back at once."""
+FRONT_DARTED, BACK_DARTED = need("waist_is", "fitted", "half"), need("waist_is", "fitted")
+FRONT_DART, BACK_DART = need("front_darts", "", "one", "two"), need("back_darts", "", "one", "two")
+FITTED = need("waist_is", "fitted", "half", "half-flat")
+GATHERED = need("waist_is", "gathered")
+OPEN_LEG = need("leg", "short", "fall", "wide")
+HEM_BY_RULE = need("hem_width", "")
+DART_PLACES = "half-panel from-centre crease bust-span"
+
+LOWER_EDGES = {
+    "side": (need("panels", "two"),),
+    "waist": (need("waist_finish", "straight-band", "shaped-band", "half-elastic", "elastic-band", "joined"),),
+}
+"""Allowances that are asked only where their edge is sewn."""
+
 LOWER: dict[str, Choice] = grouped({
     "waist": {
         "waist_join": rule("darts gathers tucks", JOINED),
@@ -93,6 +111,7 @@ LOWER: dict[str, Choice] = grouped({
             "straight-band shaped-band half-elastic elastic-band casing paper-bag", ALONE, besides="joined"
         ),
         "closure": rule("fly side-zip back-zip none", rule_needs={"fly": (ALONE,), "side-zip": (ALONE,)}),
+        "zip_edge": length(0, 2, need("closure", "back-zip")),
         "band": rule("below inside on-top none", BANDED, rule_needs={"none": (need("waist_finish", "casing"),)}),
         "band_depth": length(
             0.5, 4, need("waist_finish", "straight-band", "shaped-band", "half-elastic", "elastic-band")
@@ -104,29 +123,34 @@ LOWER: dict[str, Choice] = grouped({
         "elastic": either(
             "waist-4 nine-tenths", 12, 70, need("waist_finish", "half-elastic", "elastic-band", "casing", "paper-bag")
         ),
+        "front_waist": rule("waist hip", need("waist_finish", "half-elastic")),
         "waist_position": rule("worn natural high low"),
         "belt_loops": rule("none four", ALONE),
     },
     "fit": {
-        "seat": rule("flat usual full"),
+        "seat": rule("flat usual full", need("by_seat", "yes")),
         "seat_height": rule("raise-only small-drop-and-raise drop-and-raise none"),
         "hip_ease": length(0, 12),
-        "ease_place": rule("back panels measure"),
+        "ease_place": rule("back panels measure", need("hip_ease", "a length")),
         "hip_split": length(0, 3),
-        "waist_ease": length(0, 6),
+        "waist_ease": length(0, 6, FITTED),
+        "waist_split": length(-2, 2, FITTED),
+        "waist_in": length(0, 3, GATHERED),
+        "back_waist_extra": length(0, 6, GATHERED),
         "seat_raise": length(0, 4),
         "centre_slant": length(0, 3),
         "centre_base": length(0, 1.5),
         "centre_drop": length(0, 2),
         "side_raise": length(0, 1.5),
-        "waist_cleanup": rule("back-to-front back-larger redraw-centre re-mark-side"),
+        "waist_cleanup": rule("back-to-front back-larger redraw-centre re-mark-side", need("waist_is", "fitted")),
     },
     "crotch": {
-        "crotch_depth": either("hip/4 hip/4+1 hip/4+2 hip/4+3 hip/3 hip/3-1 seated outseam-inseam", 4, 24),
+        "crotch_depth": either("rise hip/4 hip/4+1 hip/4+2 hip/4+3 hip/3 hip/3-1 seated outseam-inseam", 4, 24),
+        "crotch_fit": rule("rule measured"),
         "crotch_ease": length(0, 3),
         "crotch_extension": either("hip/16 hip/20 by-size thigh/2 thigh-eased thigh-cut panel/4", 0.5, 8),
         "back_extension": either("tip hip/8 hip/10 panel/2", 1, 14),
-        "back_tip": either("by-seat", 0, 6),
+        "back_tip": either("by-seat", 0, 6, need("back_extension", "tip")),
         "hip_line": rule("measured two-above hip/16-above"),
         "front_diagonal": length(0.5, 4),
         "back_diagonal": length(0.5, 5),
@@ -134,24 +158,34 @@ LOWER: dict[str, Choice] = grouped({
     },
     "leg": {
         "length": length(8, 60),
-        "knee_ease": length(0, 16, KNEED),
+        "knee_ease": length(0, 16, KNEED, need("knee_width", "")),
         "knee_width": length(8, 60, KNEED),
-        "thigh_ease": length(0, 16, need("crotch_extension", "thigh-eased")),
+        "thigh_line": length(0.5, 8, need("leg", "fall")),
+        "thigh_ease": length(0, 16, need("by_thigh", "yes")),
         "back_wider": length(0, 3),
+        "back_side_out": length(0, 4),
         "hem_width": length(6, 80),
+        "hem_ease": length(0, 8, need("leg", "close"), HEM_BY_RULE),
+        "side_in_hem": length(0, 4, OPEN_LEG, HEM_BY_RULE),
+        "inner_in_hem": length(0, 4, OPEN_LEG, HEM_BY_RULE),
         "fullness": Choice("number", least=1, most=4, needs=(need("method", "multiplied-quarter"),)),
         "hem": length(0, 5, need("turn_up", "")),
         "turn_up": length(0.5, 3),
     },
     "darts": {
-        "darts": rule("none one two"),
-        "dart_place": rule("half-panel from-centre crease bust-span"),
-        "dart_intake": length(0, 2),
-        "dart_length": length(1, 7),
+        "front_darts": rule("none one two", FRONT_DARTED),
+        "front_dart_place": either(DART_PLACES, 1, 12, FRONT_DARTED, FRONT_DART),
+        "front_dart_intake": length(0, 2, FRONT_DARTED, FRONT_DART),
+        "front_dart_length": length(1, 7, FRONT_DARTED, FRONT_DART),
+        "back_darts": rule("none one two", BACK_DARTED),
+        "back_dart_place": either(DART_PLACES, 1, 12, BACK_DARTED, BACK_DART),
+        "back_dart_intake": length(0, 2, BACK_DARTED, BACK_DART),
+        "back_dart_length": length(1, 8, BACK_DARTED, BACK_DART, need("yoke", "")),
         "yoke": length(1, 5, ALONE),
     },
     "pockets": {
         "pockets": some("in-seam front-curved back-patch outside-patch"),
+        "pocket_start": length(0, 6, need("pockets", "in-seam")),
         "pocket_opening": length(4, 8, need("pockets", "in-seam")),
         "pocket_wide": length(1.5, 4.5, need("pockets", "front-curved")),
         "pocket_deep": length(2, 8, need("pockets", "front-curved")),
@@ -163,5 +197,10 @@ LOWER: dict[str, Choice] = grouped({
         "marking": rule("on-cloth on-paper"),
     },
     "another-cloth": {"other_cloth": some("bags facings band yoke all")},
-    "": {"waist_split": length(0, 2), "waist_in": length(0, 3), "back_waist_extra": length(0, 6)},
+    "": {
+        "darts": rule("none one two", FRONT_DARTED),
+        "dart_place": either(DART_PLACES, 1, 12, FRONT_DARTED),
+        "dart_intake": length(0, 2, FRONT_DARTED),
+        "dart_length": length(1, 7, FRONT_DARTED),
+    },
 })  # fmt: skip

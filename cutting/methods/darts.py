@@ -4,9 +4,11 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from cutting.lengths import Length, inch, mm
-from cutting.methods.ask import Ask
+from cutting.lengths import Length, Rule, inch, mm
+from cutting.methods.ask import DartAsk
 from cutting.methods.share import least, most
+
+WIDEST = Rule(1.5, "dart")
 
 
 @dataclass(frozen=True)
@@ -28,33 +30,52 @@ class Darts:
         return Darts(mm(0), 0, mm(0))
 
 
-def front_share(spare: Length, ask: Ask) -> Darts:
+def front_share(spare: Length, ask: DartAsk) -> Darts:
     """Share what the waist is smaller than the hip: dart 1, side 1 1/2, centre 1/2, dart 1 1/2, then two darts."""
-    nothing, side, centre = mm(0), inch(1.5), inch(0.5)
-    if ask.darts == "none":
-        return Darts(nothing, 0, nothing)
-    one = least(inch(1, "dart"), most(spare - inch(0.25), nothing))
-    if ask.dart_intake is not None or ask.darts == "two":
-        each: Length = ask.dart_intake if ask.dart_intake is not None else one / 2
-        return Darts(each, 2 if ask.darts == "two" else 1, nothing)
+    side, centre = inch(1.5), inch(0.5)
+    one = _usual(spare)
+    asked = _asked(one, ask)
+    if asked is not None:
+        return asked
     if one.mm < 3:
-        return Darts(nothing, 0, nothing)
+        return Darts.none()
     if spare.mm <= (side + inch(1)).mm:
-        return Darts(one, 1, nothing)
+        return Darts(one, 1, mm(0))
     if spare.mm <= (side + inch(1) + centre).mm:
         return Darts(one, 1, spare - side - inch(1))
     wanted = spare - side - centre
-    if wanted.mm <= inch(1.5).mm or ask.darts == "one":
-        return Darts(least(wanted, inch(1.5, "dart")), 1, centre)
-    return Darts(least(wanted / 2, inch(1.5, "dart")), 2, centre)
+    if wanted.mm <= inch(1.5).mm or ask.count == "one":
+        return Darts(least(wanted, WIDEST.now), 1, centre)
+    return Darts(least(wanted / 2, WIDEST.now), 2, centre)
 
 
-def back_darts(front: Darts, spare: Length, ask: Ask) -> Darts:
-    """The front's darts again, deepened where the back's side would take more than 2 in."""
-    over = spare - front.all - inch(2)
-    if over.mm <= 0 or ask.darts is not None or ask.dart_intake is not None:
-        return Darts(front.intake, front.count, mm(0))
-    wanted = front.all + over
-    if wanted.mm <= inch(1.5).mm:
-        return Darts(wanted, 1, mm(0))
-    return Darts(least(wanted / 2, inch(1.5, "dart")), 2, mm(0))
+def back_darts(front: Darts, spare: Length, ask: DartAsk, repeats: bool) -> Darts:
+    """The back's darts: the front's again where it `repeats` them, deeper where its side would take more than 2 in."""
+    first = front.all if repeats else _usual(spare)
+    asked = _asked(first, ask)
+    if asked is not None:
+        return asked
+    over = spare - first - inch(2)
+    count = front.count if repeats else 1
+    if over.mm <= 0:
+        return Darts(front.intake if repeats else first, count, mm(0)) if first.mm >= 3 else Darts.none()
+    wanted = first + over
+    if wanted.mm <= inch(1.5).mm or ask.count == "one":
+        return Darts(least(wanted, WIDEST.now), 1, mm(0))
+    return Darts(least(wanted / 2, WIDEST.now), 2, mm(0))
+
+
+def _usual(spare: Length) -> Length:
+    """One dart: 1 in, less where there is less to take in."""
+    return least(inch(1, "dart"), most(spare - inch(0.25), mm(0)))
+
+
+def _asked(one: Length, ask: DartAsk) -> Darts | None:
+    """What is asked for by itself: no dart, an intake, or two that share what `one` takes; None by the rule."""
+    if ask.count == "none":
+        return Darts.none()
+    if ask.intake is not None:
+        return Darts(ask.intake, 2 if ask.count == "two" else 1, mm(0)) if ask.intake.size else Darts.none()
+    if ask.count == "two":
+        return Darts(one / 2, 2, mm(0)) if one.mm >= 3 else Darts.none()
+    return None

@@ -29,7 +29,7 @@ def usual_of_cloth(cloth: Cloth, known: Mapping[str, Any]) -> dict[str, Any]:
         changed["waist_ease"] = inch(0.5)
         changed["allowances"] = Allowances(centre=inch(0.625), inner_leg=inch(0.625), waist=inch(0.625))
     if cloth.pleated:
-        changed["darts"] = "none"
+        changed |= {"front_darts": "none", "back_darts": "none"}
     return changed
 
 

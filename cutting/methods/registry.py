@@ -1,11 +1,11 @@
 """The methods on offer, and the choices a garment takes where none is made."""
 
-from dataclasses import replace
+from dataclasses import fields, replace
 from typing import Any
 
 from cutting.cloth import Cloth
 from cutting.errors import CuttingError, Problem, refuse
-from cutting.lengths import Fixed, inch
+from cutting.lengths import Fixed, Rule, as_marked, inch
 from cutting.methods.ask import GATHERED, Allowances, Ask
 from cutting.methods.lower.centre_crease import CENTRE_CREASE
 from cutting.methods.lower.four_layer import FOUR_LAYER
@@ -20,6 +20,7 @@ from cutting.methods.lower.twentieth_tenth import TWENTIETH_TENTH
 from cutting.methods.method import Method
 from cutting.methods.of_cloth import usual_of_cloth
 from cutting.methods.styles import STYLES
+from cutting.methods.two_panel import SEATS
 from cutting.where import GARMENT, choice
 
 METHODS: dict[str, Method] = {
@@ -34,14 +35,22 @@ METHODS: dict[str, Method] = {
 def usual(method: str, style: str) -> dict[str, Any]:
     """The choices a method and a style take where none is made.
 
-    The style's go first, but for the method's own knee, and for a waist the method cannot have.
+    The style's go first, but for what the method has for this style, its own knee, and a waist it cannot have.
     """
     how = METHODS[method]
     left = {"knee_ease"} & set(how.usual)
     of_style = STYLES[style].usual
     if of_style.get("waist_finish", how.finishes[0]) not in how.finishes:
         left |= {"waist_finish", "band", "closure"}
-    return {**how.usual, **{key: value for key, value in of_style.items() if key not in left}}
+    kept = {key: value for key, value in of_style.items() if key not in left}
+    return {key: _marked(value) for key, value in {**how.usual, **kept, **how.of_style.get(style, {})}.items()}
+
+
+def _marked(value: Any) -> Any:
+    """An amount that a method or a style brings, as the tape in use has it."""
+    if isinstance(value, Allowances):
+        return replace(value, **{one.name: as_marked(getattr(value, one.name)) for one in fields(value)})
+    return as_marked(value) if isinstance(value, Fixed) else value
 
 
 def usual_sources(method: str, style: str, cloth: Cloth) -> dict[str, str]:
@@ -74,24 +83,64 @@ def resolve(method: str, style: str, chosen: dict[str, Any], cloth: Cloth | None
     unused = [key for key, value in chosen.items() if value and key in METHODS[method].unused]
     if unused:
         raise CuttingError(*(Problem("choice.unused", choice(key), {"method": method}) for key in unused))
-    known = usual(method, style)
-    if chosen.get("waist_position") == "high" and known.get("crotch_depth", "hip/4") == "hip/4":
-        known["crotch_depth"] = "hip/4+2"
+    made = tuple(chosen)
+    chosen = _of_both(chosen)
+    known = _by_seat(usual(method, style), chosen)
+    if chosen.get("waist_position") == "high":
+        depth = known.get("crotch_depth", Ask.crotch_depth)
+        known["crotch_depth"] = HIGHER.get(depth, depth)
     known |= {key: value for key, value in usual_of_cloth(cloth, known).items() if key not in METHODS[method].unused}
-    asked = {**known, **chosen}
+    own_depth = known.get("crotch_depth", Ask.crotch_depth)
+    asked = {**known, **chosen, "depth_else": own_depth}
     asked |= _joined(method, style, chosen) if joined else _finished(method, asked, chosen)
     if asked.get("waist_cleanup") == "redraw-centre" and "allowances" not in chosen:
         given = asked.get("allowances", Allowances())
         asked["allowances"] = replace(given, centre=inch(1))
     if "belt_loops" not in chosen and asked["closure"] == "fly":
         asked["belt_loops"] = "four"
-    return Ask(style=style, stretch=cloth.stretch_percent, **asked)
+    return Ask(style=style, stretch=cloth.stretch_percent, chosen=made, **asked)
 
 
 def how_gathered(method: str, style: str) -> bool:
     """Whether a method or a style gives a waist that is gathered where nothing else is said."""
     known = usual(method, style)
     return known.get("waist_finish") in GATHERED or known.get("fullness", 1) > 1 or "darts" in METHODS[method].unused
+
+
+HIGHER = {"hip/4": "hip/4+2", "hip/4+1": "hip/4+3", "hip/3-1": "hip/3"}
+"""The rule of the crotch depth under a high waist."""
+
+
+def _by_seat(known: dict[str, Any], chosen: dict[str, Any]) -> dict[str, Any]:
+    """A method's own tip, raise and slant, moved as far as the seat that was chosen asks; its drop and raise left out
+    where another height was chosen.
+    """
+    known = dict(known)
+    if "seat_height" in chosen:
+        known.pop("centre_drop", None)
+        if chosen["seat_height"] == "none":
+            known.pop("seat_raise", None)
+    seat, usual_seat = SEATS[chosen.get("seat", "usual")], SEATS["usual"]
+    for key, now, before in zip(("back_tip", "seat_raise", "centre_slant"), seat, usual_seat, strict=True):
+        own = known.get(key)
+        if isinstance(own, Fixed) and own.size:
+            known[key] = Fixed(own.size + inch(now - before).size)
+    return known
+
+
+BACK_DART_LONGER = Rule(1)
+
+
+def _of_both(chosen: dict[str, Any]) -> dict[str, Any]:
+    """A choice for the darts of both panels, as one for each that says nothing itself; a back dart is 1 longer."""
+    each = dict(chosen)
+    for key in ("darts", "dart_place", "dart_intake", "dart_length"):
+        value = each.pop(key, None)
+        if value is None:
+            continue
+        longer = Fixed(value.size + BACK_DART_LONGER.now.size) if key == "dart_length" else value
+        each = {f"front_{key}": value, f"back_{key}": longer} | each
+    return each
 
 
 OF_A_WAIST = ("waist_finish", "band", "band_depth", "yoke", "belt_loops", "closure", "waist_cleanup")
@@ -118,12 +167,10 @@ def _joined(method: str, style: str, chosen: dict[str, Any]) -> dict[str, Any]:
         taken["waist_join"] = "gathers" if how_gathered(method, style) else "darts"
     if "closure" not in chosen:
         taken["closure"] = "back-zip"
-    if "crotch_depth" not in chosen:
+    if chosen.get("crotch_depth", "rise") == "rise":
         taken["crotch_depth"] = "seated"
     if "crotch_ease" not in chosen:
-        taken["crotch_ease"] = Fixed(METHODS[method].to_sit.size + inch(0 if raised else 0.5).size)
-    if "allowances" not in chosen and chosen.get("closure", "back-zip") == "back-zip":
-        taken["allowances"] = Allowances(centre=inch(1))
+        taken["crotch_ease"] = Fixed(as_marked(METHODS[method].to_sit).size + inch(0 if raised else 0.5).size)
     return taken
 
 

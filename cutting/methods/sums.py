@@ -2,25 +2,28 @@
 
 from dataclasses import dataclass
 
+from cutting.errors import refuse
 from cutting.finding import Finding
 from cutting.lengths import Length, named
 from cutting.methods.ask import Ask
 from cutting.methods.darts import Darts
+from cutting.where import measure
 
 
 @dataclass(frozen=True)
 class Sums:
     """All of it, as lengths. Depths are from where the client's figure was taken; `top` is the waist seam's.
 
-    `front_waist` and `back_waist` are laid along the waist seam: darts open, gathers flat. `leg_on_fold` where the
+    `front_waist` and `back_waist` are laid along the waist seam: darts open, gathers flat; `hip`, `waist_girth` and
+    `waist_round` are None where they were not measured. `leg_on_fold` where the
     guide line can be on the cloth's fold: such a method does not set the hip, whose width is what comes out.
     """
 
-    hip: Length
+    hip: Length | None
     front_hip: Length
     back_hip: Length
-    waist_girth: Length
-    waist_round: Length
+    waist_girth: Length | None
+    waist_round: Length | None
     front_waist: Length
     back_waist: Length
     front_gathers: Length
@@ -49,6 +52,13 @@ class Sums:
     def level(self, depth: Length, ask: Ask) -> Length:
         """A depth on the draft: the tape starts above the waist line where the band is below it."""
         return depth - named(ask.band_depth, "band") if ask.band == "below" else depth
+
+    @property
+    def waist(self) -> Length:
+        """All round the waist, sewn. Raises CuttingError where it was not measured."""
+        if self.waist_round is None:
+            raise refuse("measure.missing", measure("waist"))
+        return self.waist_round
 
     @property
     def opening(self) -> Length:

@@ -48,7 +48,7 @@ class Panel:
     @cached_property
     def offsets(self) -> dict[str, list[Point]]:
         """Each edge moved out by its allowance, corners not yet joined."""
-        return {name: offset_polyline(edge.path.flat(), edge.allowance.mm) for name, edge in self.edges.items()}
+        return {name: _offset(edge) for name, edge in self.edges.items()}
 
     @cached_property
     def cut(self) -> list[Point]:
@@ -68,7 +68,27 @@ class Panel:
     def notch(self, edge: str, code: str, from_start: float) -> Notch:
         """A notch `from_start` mm along an edge's net line."""
         point, direction = self.edges[edge].path.along(from_start)
-        return Notch(edge, code, point, point.plus(direction.left, self.edges[edge].allowance.mm))
+        return Notch(edge, code, point, point.plus(direction.left, self.edges[edge].allowance_at(from_start).mm))
+
+
+STEP = 12.7
+"""Over so many mm the cut line runs from a zip's allowance to the seam's own."""
+
+
+def _offset(edge: Edge) -> list[Point]:
+    """An edge moved out by its allowance; where part of it holds a zip, by that one's and then by its own."""
+    wide = edge.wide
+    if wide is None:
+        return offset_polyline(edge.path.flat(), edge.allowance.mm)
+    path = edge.path.back if wide.at_end else edge.path
+    upper, rest = path.split(wide.reach)
+    _, lower = rest.split(STEP)
+    sign = -1 if wide.at_end else 1
+    moved = [
+        *offset_polyline(upper.flat(), sign * wide.allowance.mm),
+        *offset_polyline(lower.flat(), sign * edge.allowance.mm),
+    ]
+    return moved[::-1] if wide.at_end else moved
 
 
 def finish(garment: str, draft: Draft) -> Panel:

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from cutting.drafting import Edge, Step
 from cutting.drafting.step import EdgeRef
-from cutting.geometry import Point, crossings, distance, unit
+from cutting.geometry import Point, crossings, distance, offset_polyline, unit
 from cutting.lengths import Found, Length, found, named, total
 from cutting.pieces.panel import Panel
 
@@ -61,7 +61,11 @@ def _end(ref: EdgeRef | None, panels: dict[str, Panel], panel: str, net: Point, 
     elif edge.turned:
         shift = allowance.mm if away.down > 0 else -allowance.mm
     else:
-        polyline = home.offsets[edge.name][:2] if name == "centre" else home.offsets[edge.name]
+        polyline = home.offsets[edge.name]
+        if name == "centre":  # the straight centre line, moved out by what is allowed at the tape
+            straight = edge.path.segments[0]
+            allowance = named(edge.allowance_at(straight.start.minus(net).dot(straight.direction(0)) * -1), label)
+            polyline = offset_polyline([straight.start, straight.end], allowance.mm)
         hits = crossings(polyline, net, away, extend=True)
         shift = min((hit.at for hit in hits), key=abs, default=0.0)
     return _End(shift, (allowance if shift >= 0 else -allowance,))

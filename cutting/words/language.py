@@ -8,6 +8,7 @@ from cutting.errors import Problem
 from cutting.finding import Finding
 from cutting.geometry import Point
 from cutting.lengths import Length, Unit
+from cutting.slips import Answer
 from cutting.yardage import Yardage
 
 
@@ -127,6 +128,9 @@ class Language(Protocol):
 
     def say_finding(self, finding: Finding, unit: Unit) -> str:
         """A finding as a sentence."""
+
+    def say_answer(self, answer: Answer, unit: Unit) -> list[str]:
+        """A number of one's own against the draft's, in sentences."""
 
     def say_problem(self, problem: Problem, unit: Unit) -> tuple[str, str]:
         """What is wrong, and how to mend it."""

@@ -1,6 +1,7 @@
 """What can be chosen for a garment, what is usual, what each choice would change, and how a style looks on a body."""
 
 from contextlib import suppress
+from dataclasses import astuple
 from typing import Any, Literal, TypeAlias
 
 from pydantic import BaseModel
@@ -13,9 +14,11 @@ from cutting.formats import keep, read_job
 from cutting.formats.choices_v1 import read_choices
 from cutting.formats.plan_shape import PlanOut
 from cutting.kinds import KINDS, PAIRS, GarmentKind, all_styles, kind_of
-from cutting.lengths import Fixed, Unit, show
+from cutting.lengths import Fixed, Unit, on_tape, show
 from cutting.plan import plan
 from cutting.where import choice
+from cutting.words.inches import as_taped
+from cutting.words.language import ChoiceWords
 from shop.bridge.problems import CoreRefusal
 from shop.bridge.words import as_unit, said_plan, words
 
@@ -35,12 +38,14 @@ class OptionOut(BaseModel):
 class RowOut(BaseModel):
     """A choice that is asked. `of` is the set it is one of (allowances), empty for one by itself.
 
-    `usual` is what is taken where nothing is chosen: its value, and as one says it with where it comes from.
+    `typed` where a length may be given instead of one of the rules. `usual` is what is taken where nothing is chosen:
+    its value, and as one says it with where it comes from.
     """
 
     key: str
     of: str
     kind: RowKind
+    typed: bool
     legend: str
     hint: str
     options: list[OptionOut]
@@ -86,10 +91,14 @@ def design(job: dict[str, Any], garment: str = "", half: str = "") -> DesignOut:
     found: dict[tuple[str, str], Effect] = {}
     with suppress(CuttingError):
         body = read_job(job | {"garments": [{"id": "any", "style": "palazzo"}]}).body
-        read = read_choices(chosen, unit, choice(), kind, [])
-        found = {(one.choice, one.rule): one for one in effects(body, method, style, read, cloth, joined)}
+        with on_tape(unit):
+            read = read_choices(chosen, unit, choice(), kind, [])
+        with on_tape(unit):
+            found = {(one.choice, one.rule): one for one in effects(body, method, style, read, cloth, joined)}
     say, groups = words(), dict[str, ChoiceGroupOut]()
-    for row in asked(kind, method, style, chosen, cloth, joined):
+    with on_tape(unit):
+        rows = asked(kind, method, style, chosen, cloth, joined)
+    for row in rows:
         group = row.choice.group
         shown = groups.setdefault(group, ChoiceGroupOut(key=group, name=say.group_name(kind.name, group), rows=[]))
         shown.rows.append(_row(row, kind, joined, unit, found))
@@ -99,7 +108,7 @@ def design(job: dict[str, Any], garment: str = "", half: str = "") -> DesignOut:
 
 def _row(row: Row, kind: GarmentKind, joined: bool, unit: Unit, found: dict[tuple[str, str], Effect]) -> RowOut:
     say, key = words(), f"{row.of}.{row.key}" if row.of else row.key
-    named = say.choice_words(kind.name, key, joined)
+    named = ChoiceWords(*(as_taped(text, unit) for text in astuple(say.choice_words(kind.name, key, joined))))
     # A length with one rule of its own is asked as a length: the rule is what is taken where none is typed.
     by_rule = len(row.rules) > 1 and row.choice.kind in ("rule", "rule-or-length")
     several = row.choice.kind == "list"
@@ -109,8 +118,10 @@ def _row(row: Row, kind: GarmentKind, joined: bool, unit: Unit, found: dict[tupl
         options.insert(0, OptionOut(value="", label=named.unset))
     shown = _text(row.usual, unit) if not by_rule and not several and row.usual not in row.choice.offered else ""
     of_rule = say.rule_name(kind.name, row.key, str(row.usual), joined) if by_rule and row.usual in rules else ""
+    of_rule = as_taped(of_rule, unit)
     return RowOut(
-        key=row.key, of=row.of, kind="rule" if by_rule else "some" if several else _typed(row), legend=named.legend,
+        key=row.key, of=row.of, kind="rule" if by_rule else "some" if several else _typed(row),
+        typed=by_rule and row.choice.kind == "rule-or-length", legend=named.legend,
         hint=named.hint, options=options, usual="" if row.usual is None or several else _plain(row.usual, unit),
         usually=", ".join(part for part in (shown or of_rule or named.unset, say.source_name(row.source)) if part),
         least_mm=row.choice.least, most_mm=row.choice.most,
@@ -124,9 +135,9 @@ def _typed(row: Row) -> RowKind:
 def _option(found: dict[tuple[str, str], Effect], key: str, rule: str, label: str, unit: Unit) -> OptionOut:
     effect, say = found.get((key, rule)), words()
     if effect is None:
-        return OptionOut(value=rule, label=label)
+        return OptionOut(value=rule, label=as_taped(label, unit))
     dead = say.say_problem(effect.refused[0], unit)[0] if effect.refused else ""
-    return OptionOut(value=rule, label=label, says=say.say_effect(effect.by, unit), dead=dead)
+    return OptionOut(value=rule, label=as_taped(label, unit), says=say.say_effect(effect.by, unit), dead=dead)
 
 
 def _plain(value: Any, unit: Unit) -> str:

@@ -1,17 +1,19 @@
 """Planning a job, and checking its parts before they are kept."""
 
+from collections.abc import Collection
 from fractions import Fraction
 from typing import Any, TypeAlias
 
 from cutting.cloth import Cloth
-from cutting.errors import CuttingError, refuse
+from cutting.errors import CuttingError, Problem, refuse
 from cutting.formats import keep, read_job
+from cutting.formats.garment_v1 import GarmentIn, read_garment
 from cutting.formats.keep import keep_widths
 from cutting.formats.lay_v1 import placements_of, stored_lays
 from cutting.formats.plan_shape import LayOut, PlacementOut, PlanOut, WidthOut
 from cutting.kinds import KINDS, PAIRS, all_styles, kind_of
 from cutting.plan import CORE, by_hand, plan, widths, with_lays
-from cutting.where import LAY
+from cutting.where import LAY, Where
 from cutting.yardage import yardage
 from shop.bridge.problems import CoreRefusal
 from shop.bridge.words import as_unit
@@ -56,6 +58,25 @@ def _worn(kind: str, made: dict[str, Any], worn: dict[str, str]) -> dict[str, An
     if not made or "waist_position" not in (KINDS[kind].choices if kind in KINDS else {}):
         return made or None
     return made | {"choices": worn | (made.get("choices") or {})}
+
+
+def starts_from(style: str, method: str) -> dict[str, Any]:
+    """What a new garment starts from: trousers take the measured rise where their method would go by the hip alone."""
+    if style in PAIRS or "crotch_depth" not in kind_of(style).choices:
+        return {}
+    usual = kind_of(style).resolve(method, style, {}, None, False)
+    return {"crotch_depth": "rise"} if usual.crotch_depth not in ("seated", "outseam-inseam") else {}
+
+
+def needs_of(garments: list[dict[str, Any]], unit: str, has: Collection[str]) -> list[str]:
+    """The measurements that such garments cannot be drafted without; of two that will do the one in `has`."""
+    found: dict[str, None] = {}
+    for one in garments:
+        problems: list[Problem] = []
+        read = read_garment(GarmentIn(**one), as_unit(unit), Where("garments"), (None, None), problems)
+        for part in read.parts if read is not None else ():
+            found |= dict.fromkeys(part.kind.needs(part.method, part.ask, has))
+    return list(found)
 
 
 def bought(length: float, unit: str, unit_of_sale: str = "", price: str = "") -> dict[str, Any]:

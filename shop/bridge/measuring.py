@@ -1,6 +1,6 @@
 """Reading the tape: what a typed length means, which points a session asks for, what is doubtful, second ways."""
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Collection, Mapping, Sequence
 from dataclasses import asdict
 from decimal import Decimal
 from fractions import Fraction
@@ -58,16 +58,18 @@ def is_bare(typed: str) -> bool:
         return False
 
 
-def points(name: str) -> list[dict[str, Any]]:
-    """The points of a session in the order of taking."""
+def points(name: str, needed: Collection[str] = ()) -> list[dict[str, Any]]:
+    """The points of a session in the order of taking; those that are `needed` stand for the session's own."""
     say = words()
+    asked = {p.key for p in session(name)} | set(needed)
+    needs = set(needed) or set(NEEDED[name])
     return [
         {
             "key": p.key, **asdict(say.taking(p.key)), "least_mm": p.least, "most_mm": p.most,
-            "needed": p.key in NEEDED[name], "view": p.view, "posture": say.posture(p.view), "tape": list(p.tape),
+            "needed": p.key in needs, "view": p.view, "posture": say.posture(p.view), "tape": list(p.tape),
             "flat": FLAT.get(p.key),
         }
-        for p in session(name)
+        for p in session("full") if p.key in asked
     ]  # fmt: skip
 
 

@@ -127,4 +127,4 @@ def session_of(styles: list[str]) -> str:
     """Which session of the tape the garments of these styles ask for."""
     kinds = [half for style in styles if style in PAIRS for half in PAIRS[style].halves]
     kinds += [kind.name for style in styles for kind in KINDS.values() if style in kind.styles]
-    return session_for(set(kinds))
+    return session_for(set(kinds), joined=any(style in PAIRS for style in styles))

@@ -11,7 +11,7 @@ from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import own, put_row
 from shop.bridge.designing import first_method, styles_of
-from shop.bridge.drafting import check_part, job_garment
+from shop.bridge.drafting import check_part, job_garment, starts_from
 from shop.bridge.problems import CoreRefusal
 from shop.clients.models import Client, Sheet
 from shop.cloths.actions import put_cloth
@@ -73,7 +73,7 @@ def put_garment(
     allow(actor, "orders")
     method = method or first_method(style)
     if version == 0 and not choices:
-        choices = _usual_choices(actor, style, method)
+        choices = _usual_choices(actor, style, method) or starts_from(style, method)
     check_part(actor.workshop.unit, garment=job_garment(name, style, method, choices))
     order_id = own(Order, actor, order).id
     with transaction.atomic():

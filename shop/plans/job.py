@@ -5,7 +5,7 @@ import json
 from typing import Any
 
 from shop.accounts.models import User
-from shop.bridge.drafting import CORE_VERSION, job_garment
+from shop.bridge.drafting import CORE_VERSION, job_garment, needs_of
 from shop.clients.queries import measures
 from shop.cloths.actions import FIELDS, job_part
 from shop.cloths.models import Cloth
@@ -33,6 +33,12 @@ def job_from(actor: User, whole: WholeOrder, cut_from: str = "main") -> dict[str
         ],
         "cloth": _cloth(order.cloth), **other, **({"cut_from": cut_from} if cut_from != "main" else {}),
     }  # fmt: skip
+
+
+def needs_of_order(actor: User, whole: WholeOrder) -> list[str]:
+    """What has to be measured for the garments of an order as they are chosen."""
+    job = job_from(actor, whole)
+    return needs_of(job["garments"], job["unit"], job["measurements"])
 
 
 def _cloth(cloth: Cloth) -> dict[str, Any]:

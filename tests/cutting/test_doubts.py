@@ -19,7 +19,7 @@ from cutting.plan import plan
 from cutting.words.en import formula, say_finding
 from cutting.words.en.measures import MEASURES
 from cutting.words.en.measures import WAYS as WAY_WORDS
-from tests.jobs import job, planned
+from tests.jobs import FIVE, job, planned
 from tests.strategies import bodies
 
 DATA = Path(__file__).parents[1] / "data/people.json"
@@ -243,3 +243,21 @@ def test_a_session_turns_the_client_as_seldom_as_possible():
     for key in CATALOGUE:
         assert MEASURES[key].how.endswith(".")
         assert MEASURES[key].slip.endswith((".", "?"))
+
+
+@pytest.mark.parametrize("name", FIVE)
+@pytest.mark.parametrize(("key", "times"), [("hip", 0.5), ("thigh", 0.5), ("thigh", 2), ("knee", 2), ("waist", 0.5)])
+def test_a_girth_written_as_half_or_double_is_doubted_alone(name, key, times):
+    """The others, which only disagree with it, are not doubted besides; nor is the rise that a rule takes from it."""
+    sizes = {one: Fraction(round(size * 10)) for one, size in FIVE[name].items()}
+    plain = {finding.where.measure for finding in doubts(sizes)}
+    found = [finding.where.measure for finding in doubts(sizes | {key: sizes[key] * Fraction(times)})]
+    assert found[0] == key
+    assert set(found) <= {key} | plain
+
+
+def test_what_several_rules_compare_with_is_the_one_that_is_doubted():
+    """Without a thigh or a knee the model cannot speak: half a hip is under the waist and far from the rise."""
+    sizes = {"waist": Fraction(800), "hip": Fraction(520), "body_rise": Fraction(270)}
+    assert [(finding.where.measure, finding.weight) for finding in doubts(sizes)] == [("hip", "warn")]
+    assert [finding.where.measure for finding in doubts(sizes | {"hip": Fraction(1040)})] == []

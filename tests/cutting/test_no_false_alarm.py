@@ -4,7 +4,7 @@ from fractions import Fraction
 
 import pytest
 
-from cutting.checks.shared import thigh
+from cutting.checks.shared import thigh_room
 from cutting.cloth import FOLDS
 from cutting.errors import CuttingError
 from cutting.formats import read_job
@@ -38,8 +38,8 @@ def test_a_hem_of_nothing_is_no_hem_that_does_not_fit(style):
 
 
 def test_ease_of_exactly_an_inch_is_enough_however_it_was_rounded():
-    assert thigh(Where(), 600.0, 600.0 + 25.399999999999977).ok
-    short = thigh(Where(), 600.0, 625.39)
+    assert thigh_room(Where(), 600.0, 600.0 + 25.399999999999977).ok
+    short = thigh_room(Where(), 600.0, 625.39)
     assert (short.ok, short.weight) == (False, "warn")
 
 

@@ -49,13 +49,13 @@ ROWS = [
 
 @pytest.mark.parametrize(("what", "style", "measures", "choices", "number", "which", "inches"), ROWS)
 def test_the_worked_numbers_of_practice(what, style, measures, choices, number, which, inches):
-    made = plan_to_wire(plan(read_job(top_job("middle", style, measures, **choices)), by_width=False))
+    made = plan_to_wire(plan(read_job(top_job("middle", style, measures, unit="in", **choices)), by_width=False))
     assert made["numbers"][f"t.{number}"][which] / INCH == pytest.approx(inches, abs=0.02), what
 
 
 def test_a_jumpsuit_is_an_inch_deeper_and_half_an_inch_more_is_cut():
     """Seated 11 and 1 in: 12 net, 12 1/2 cut; a leg of 42 with 2 of hem and 1/2 of join is cut 44 1/2."""
-    raw = top_job("middle", "jumpsuit", {"body_rise": "11 in"})
+    raw = top_job("middle", "jumpsuit", {"body_rise": "11 in"}, unit="in")
     raw["garments"][0] |= {
         "top": {"style": "bodice"},
         "lower": {"style": "straight-trousers", "choices": {"length": "42 in", "hem": "2 in", "seat_raise": "1 in"}},
@@ -84,7 +84,9 @@ REFUSALS = {
     "bust_dart.large",
     "across.narrow",
 }
-ALLOWED = {"neck.head"}
+OF_THE_BODY = {"depth.sit", "hem.foot"}
+"""What a rule comes to on some bodies, and is said."""
+ALLOWED = {"neck.head"} | OF_THE_BODY
 """A narrow shoulder leaves no neck that passes the head: the check says so and asks for a zip."""
 
 
@@ -216,7 +218,7 @@ def test_the_rows_of_size_tables_are_served(bust, hip, waist, style):
     if style == "jumpsuit":
         raw["garments"][0] |= {"top": {"style": "bodice"}, "lower": {"style": "palazzo"}}
     made = plan(read_job(raw), by_width=False)
-    assert not [check for check in made.checks if not check.ok]
+    assert not [check for check in made.checks if not check.ok and check.code not in OF_THE_BODY]
     assert made.laid.fits
 
 
@@ -324,7 +326,7 @@ def test_every_piece_is_laid_on_one_of_two_cloths(choices, other):
     )
     raw["other_cloth"] = {"width": "45 in", "stretch_percent": 30}
     main = plan(read_job(raw), by_width=False)
-    assert not [check for check in main.checks if not check.ok]
+    assert not [check for check in main.checks if not check.ok and check.code not in OF_THE_BODY]
     whole = {piece.id for garment in main.garments for piece in garment.pieces(on_fold=True)}
     laid = {placement.piece for placement in main.laid.lays[0].placements}
     assert laid == whole - {f"t.{name}" for name in other}
@@ -373,4 +375,4 @@ def test_a_belly_larger_than_the_hip_passes_where_it_is_fullest(belly):
     panels = [made.garments[0].panels[name] for name in ("front", "back")]
     around = 2 * sum(Polygon(p.net).intersection(LineString([(-500, down), (1500, down)])).length for p in panels)
     assert around == pytest.approx(1220 + 2 * INCH, abs=3)
-    assert not [check for check in made.checks if not check.ok]
+    assert not [check for check in made.checks if not check.ok and check.code not in OF_THE_BODY]

@@ -53,7 +53,7 @@ ROWS = [
     ("borrowed crotch, the back's", {}, CREASE, "back.seat_raise", NET, 1),
     ("knee of 16, front panel", {"knee": 16, "ankle": 12.5}, CREASE, "front.knee_width", CUT, 8),
     ("knee of 16, back panel", {"knee": 16, "ankle": 12.5}, CREASE, "back.knee_width", CUT, 10),
-    ("ankle of 12 1/2, where the hem turns", {"ankle": 12.5}, CREASE, "front.hem_width", CUT, 6.5),
+    ("ankle of 12 1/2, where the hem turns", {"ankle": 12.5}, CREASE, "front.hem_width", CUT, 6.25),
     ("loose, a quarter of 37 + 7", {"hip": 37, "waist": 30, "thigh": 24}, THIRD, "front.hip_width", NET, 11),
     ("loose, half of 24 + 6", {"hip": 37, "waist": 30, "thigh": 24}, THIRD, "front.crotch_width", NET, 15),
     ("loose, hip/3 - 1", {"hip": 37, "waist": 30, "thigh": 24}, THIRD, "crotch_depth", NET, 34 / 3),

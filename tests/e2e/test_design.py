@@ -15,7 +15,15 @@ def test_a_style_is_made_without_a_manual_and_kept_as_a_house_rule(inside: Page)
     page.get_by_text("Pockets", exact=True).first.click()
     page.get_by_text("Curved, in front").click()
     drawing = page.get_by_role("img", name="The draft as it stands")
-    for part in ("Front band", "Back band", "Pocket bag", "Pocket facing", "Pocket backing", "Fly guard", "Belt loops"):
+    for part in (
+        "Front band",
+        "Back band",
+        "Front pocket bag",
+        "Pocket facing",
+        "Pocket backing",
+        "Fly guard",
+        "Belt loops",
+    ):
         expect(drawing.get_by_text(part)).to_be_visible()
     page.get_by_text("House rules").click()
     page.get_by_label("These choices as").fill("Our town trousers")
@@ -35,7 +43,7 @@ def test_a_style_is_made_without_a_manual_and_kept_as_a_house_rule(inside: Page)
     expect(drawing.get_by_text("Yoke")).to_have_count(0)
 
     page.get_by_role("navigation", name="Stations").get_by_role("link", name="Lay").click()
-    expect(page.get_by_text("Pocket bag, cut 4, left and right")).to_be_visible()
+    expect(page.get_by_text("Front pocket bag, cut 4, left and right")).to_be_visible()
     expect(page.get_by_text(re.compile("fly zip, 7"))).to_be_visible()
     page.get_by_role("navigation", name="Stations").get_by_role("link", name="Check").click()
     expect(page.get_by_role("heading", name=re.compile("All .* hold"))).to_be_visible()

@@ -51,7 +51,8 @@ def test_a_trouser_session_by_keyboard_with_a_slip_caught(inside: Page):
     point(page, "Knee").wait_for()
     expect(page.get_by_role("alert")).to_have_count(0)
     for name, typed in [
-        ("Knee", "15"), ("Inseam", "30"), ("Waist to hip", "8"), ("Waist to knee", "23 1/2"), ("Outseam", "41"), ("Rise, seated", "10 3/4"),
+        ("Knee", "15"), ("Inseam", "30"), ("Waist to hip", "8"), ("Waist to knee", "23 1/2"), ("Outseam", "41"), ("Crotch length", "27"),
+        ("Rise, seated", "10 3/4"),
     ]:  # fmt: skip
         point(page, name).wait_for()
         page.keyboard.type(typed)

@@ -12,38 +12,46 @@ from cutting.body import Body
 from cutting.drafting import Draft, Place
 from cutting.finding import Finding
 from cutting.geometry import Line, Point, hermite
-from cutting.lengths import found, inch, mm, named
+from cutting.lengths import Rule, found, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.method import Method
-from cutting.methods.one_leg import UNUSED, Widths, close_leg, leg_sums
+from cutting.methods.one_leg import UNUSED, Widths, close_leg, leg_sums, needs
 from cutting.methods.one_leg.outline import flipped, half_curve, mirrored
-from cutting.methods.one_leg.sums import depth_and_length, needed
+from cutting.methods.one_leg.sums import depth_and_length
 from cutting.methods.share import most
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel import Seats
 from cutting.methods.two_panel.marks import mark_diagonal
 from cutting.where import part
 
-HIGHER, OUT, STARTS = inch(2.5), inch(2), inch(5)
+
+def _needs(ask: Ask) -> tuple[str, ...]:
+    return needs(ask, "waist")
+
+
+HIGHER, OUT, STARTS = Rule(2.5), Rule(2), Rule(5)
 
 
 def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     """Half a leg from the fold towards the centre, the other half its mirror. Lengths in mm, net."""
-    needed(body, ask)
+    body.need(*_needs(ask))
     depth, length = depth_and_length(body, ask)
     notes: list[Finding] = []
     plain = (body.waist + named(ask.waist_ease, "waist_ease")) / 4 + inch(2)
-    waist = most(plain, body.hip / 4)
+    waist = most(plain, body.hip / 4) if body.has("hip") else plain
     if waist is not plain:
         notes.append(Finding("waist.widened", "note", part("leg"), {"plain": plain, "used": waist}))
-    run = sqrt(waist.mm**2 - HIGHER.mm**2)
-    slant = Point(run / waist.mm, -HIGHER.mm / waist.mm)
+    run = sqrt(waist.mm**2 - HIGHER.now.mm**2)
+    slant = Point(run / waist.mm, -HIGHER.now.mm / waist.mm)
     down = Point(-slant.down, slant.across)
 
     d = Draft("leg")
     d.stage = "lines"
     o = d.start("O", Point(0, 0), "fold_at_waist")
-    d.mark("F", o.up(HIGHER), "casing_line", "fold")
+    if ask.marking == "on-cloth":
+        above = named(ask.waist_turn or ask.allowances.waist, "casing")
+        o = d.mark("O", Place(Point(0, -above.mm), "top").down(above), "fold_at_waist", "fold")
+    d.mark("F", o.up(HIGHER.now), "casing_line", "fold")
     centre = d.mark("W", o.along(slant, waist), "slanted_waist", "waist_slant", closes="crotch")
     d.mark("L", o.down(length), "hem_line", "fold", closes="hem")
     d.put("CF", centre.point)
@@ -53,13 +61,13 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     hip_depth = min(depth.mm - 50.8, body.waist_to_hip.mm if body.has("waist_to_hip") else depth.mm)
     hip_at = centre.point.plus(down, (hip_depth - centre.point.down) / down.down)
     d.put("H", Point(0, hip_depth))
-    starts = d.mark("G", centre.along(down, STARTS), "curve_start", "square_to_slant")
+    starts = d.mark("G", centre.along(down, STARTS.now), "curve_start", "square_to_slant")
     corner = d.mark("C1", centre.along(down, depth), "corner", "square_to_slant")
-    tip = d.mark("X", corner.along(slant, OUT), "crotch_point", "parallel_to_slant", closes="inner_leg")
+    tip = d.mark("X", corner.along(slant, OUT.now), "crotch_point", "parallel_to_slant", closes="inner_leg")
     d.put("C", Point(0, tip.point.down))
     hem_end = tip.point.plus(down, (length - depth).mm)
     curve = half_curve(centre.point, starts.point, tip.point, corner.point, hem_end, ask.front_diagonal.mm)
-    mark_diagonal(d, Place(corner.point, "corner"), curve, ask.front_diagonal, "crotch", 1)
+    mark_diagonal(d, Place(corner.point, "corner"), curve, ask.front_diagonal, "crotch", 1, ask)
 
     d.stage = "leg"
     d.mark("L1", Place(tip.point, "crotch_point").along(down, length - depth), "inner_length", "square_to_slant")
@@ -76,7 +84,7 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     )  # fmt: skip
     close_leg(d, ask, waist_line, curve.segments, [front_hem, *flipped([front_hem])], curve.segments)
     hip = found(hip_at.across, "on_the_draft")
-    sums = leg_sums(body, ask, depth, length, Widths(hip, hip, waist, waist, OUT, OUT), *notes)
+    sums = leg_sums(body, ask, depth, length, Widths(hip, hip, waist, waist, OUT.now, OUT.now), *notes)
     return replace(sums, leg_on_fold=True), [d]
 
 
@@ -92,7 +100,8 @@ FOUR_LAYER = Method(
     },
     styles=("palazzo", "wide-gathered"),
     finishes=("casing",),
-    unused=(*UNUSED, "hem_width"),
+    unused=(*UNUSED, "hem_width", "back_diagonal"),
     to_sit=inch(2),  # its depth is laid square to a slanted waist: less of it is upright
     draw=draw,
+    needs=_needs,
 )  # fmt: skip

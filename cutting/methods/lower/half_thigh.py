@@ -13,9 +13,9 @@ HALF_THIGH = Method(
         "seat_height": "drop-and-raise",
         "front_diagonal": inch(1.5),
         "back_diagonal": inch(2),
-        "dart_place": "crease",
+        "front_dart_place": "crease",
         "back_wider": inch(2),
-        "back_waist_extra": inch(2),
     },
+    of_style={key: {"side_in_hem": inch(0.25), "inner_in_hem": inch(0.25)} for key in ("very-short-shorts", "shorts")},
     seats={"flat": (2, 1.5, 1.5), "usual": (2, 1.5, 2), "full": (2.5, 1.5, 2.5)},
 )

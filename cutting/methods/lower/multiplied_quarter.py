@@ -16,6 +16,8 @@ MULTIPLIED_QUARTER = Method(
         "crotch_extension": "hip/16",
         "back_extension": "tip",
         "back_tip": inch(2),
+        "back_side_out": inch(2),
+        "back_wider": inch(1),
         "seat_raise": inch(1),
         "centre_slant": inch(2),
         "waist_in": inch(1.5),

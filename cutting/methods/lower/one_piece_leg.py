@@ -10,19 +10,24 @@ from cutting.geometry import Line, Point, hermite, unit
 from cutting.lengths import cm, found, inch, mm
 from cutting.methods.ask import Ask
 from cutting.methods.method import Method
-from cutting.methods.one_leg import UNUSED, Widths, close_leg, leg_sums
+from cutting.methods.one_leg import UNUSED, Widths, close_leg, leg_sums, needs
 from cutting.methods.one_leg.outline import half_curve, mirrored
-from cutting.methods.one_leg.sums import depth_and_length, needed
+from cutting.methods.one_leg.sums import depth_and_length
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel import Seats
 from cutting.methods.two_panel.marks import mark_diagonal
+
+
+def _needs(ask: Ask) -> tuple[str, ...]:
+    return needs(ask, "hip")
+
 
 HALF_DROP, BELOW, IN = cm(7.5), cm(3), cm(1)
 
 
 def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     """The leg about its middle grain line; the front's half is on the far side. Lengths in mm, net."""
-    needed(body, ask)
+    body.need(*_needs(ask))
     rise, length = depth_and_length(body, ask)
     half = (body.hip / 2 + cm(10, "loose")) / 2
     widths = Widths(half, half, half, half, cm(5), cm(10))
@@ -59,7 +64,8 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
         "hem_line",
         closes="inner_leg",
     )
-    low = Place(Point(hem_back.across, hem_line.point.down), "hem_line")
+    under = d.mark("B3", behind.down(found(leg, "to_the_hem_line")), "back_on_hem_line", "down")
+    low = d.mark("B4", under.out(IN + found(taken, "to_the_leg") if taken > 0.2 else IN), "back_hem_in", "hem_line")
     d.mark("B2", low.down(BELOW), "back_bottom", "down")
 
     front_top, back_top = Point(half.mm, seam), Point(half.mm, seam)
@@ -68,8 +74,8 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     back_tip, back_hem = mirrored(tip_back.point), mirrored(hem_back)
     back_corner = Point(half.mm, back_tip.down)
     back_half = half_curve(back_top, mirrored(back.point), back_tip, back_corner, back_hem, ask.back_diagonal.mm)
-    mark_diagonal(d, Place(corner, "corner"), curve, ask.front_diagonal, "crotch", 1)
-    mark_diagonal(d, Place(mirrored(back_corner), "corner"), back_half, ask.back_diagonal, "back_crotch", -1)
+    mark_diagonal(d, Place(corner, "corner"), curve, ask.front_diagonal, "crotch", 1, ask)
+    mark_diagonal(d, Place(mirrored(back_corner), "corner"), back_half, ask.back_diagonal, "back_crotch", -1, ask)
     d.put("CF", front_top)
     d.put("CB", mirrored(back_top))
 
@@ -107,4 +113,5 @@ ONE_PIECE_LEG = Method(
     finishes=("casing", "elastic-band", "paper-bag"),
     unused=UNUSED,
     draw=draw,
+    needs=_needs,
 )  # fmt: skip

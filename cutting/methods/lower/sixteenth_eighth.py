@@ -21,4 +21,5 @@ SIXTEENTH_EIGHTH = Method(
         "band": "none",
         "closure": "none",
     },
+    unused=("seat",),
 )

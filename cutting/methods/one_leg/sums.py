@@ -5,12 +5,12 @@ from dataclasses import dataclass
 from cutting.body import Body
 from cutting.errors import refuse
 from cutting.finding import Finding
-from cutting.lengths import Length, inch, mm, named
+from cutting.lengths import Length, as_marked, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.darts import Darts
 from cutting.methods.styles import STYLES
 from cutting.methods.sums import Sums
-from cutting.methods.two_panel.sums import check_hem, crotch_depth
+from cutting.methods.two_panel.sums import check_hem, crotch_depth, of_depth, unmeasured, waist_girth
 from cutting.where import choice
 
 
@@ -26,26 +26,26 @@ class Widths:
     back_extension: Length
 
 
-def needed(body: Body, ask: Ask) -> None:
-    """Raise CuttingError with every measurement that is missing."""
-    keys = ["waist", "hip", "thigh"]
-    if ask.crotch_depth == "seated":
-        keys.append("body_rise")
-    if ask.crotch_depth == "outseam-inseam":
-        keys += ["outseam", "inseam"]
+def needs(ask: Ask, *also: str) -> tuple[str, ...]:
+    """The measurements that a leg in one piece cannot be drafted without, with those its method adds."""
+    keys = [*also, *of_depth(ask)]
+    if isinstance(ask.crotch_depth, str) and not of_depth(ask):
+        keys.append("hip")
+    if ask.waist_finish == "paper-bag":
+        keys.append("waist")
     if ask.length is None and STYLES[ask.style].length is None:
         keys.append("outseam")
-    body.need(*dict.fromkeys(keys))
+    return tuple(dict.fromkeys(keys))
 
 
 def depth_and_length(body: Body, ask: Ask) -> tuple[Length, Length]:
     """The crotch depth and the finished length. Raises CuttingError where the leg would be shorter than its hem."""
-    depth = crotch_depth(body.hip, body, ask)
+    depth = crotch_depth(body.hip if body.has("hip") else None, body, ask)
     style = STYLES[ask.style]
     if ask.length is not None:
         length: Length = ask.length
     elif style.length is not None and style.length != "knee":
-        length = depth + style.length
+        length = depth + as_marked(style.length)
     else:
         length = body.outseam
     if length.mm < depth.mm + 101.6:
@@ -55,20 +55,24 @@ def depth_and_length(body: Body, ask: Ask) -> tuple[Length, Length]:
 
 def leg_sums(body: Body, ask: Ask, depth: Length, length: Length, w: Widths, *found: Finding) -> Sums:
     """The sums as every garment has them; there is no dart, no raise and no knee here."""
-    check_hem(ask, w.front_hip + w.back_hip + w.extension + w.back_extension, length - depth)
-    waist_round = body.waist + named(ask.waist_ease, "waist_ease")
+    crotch_round = w.front_hip + w.back_hip + w.extension + w.back_extension
+    check_hem(ask, crotch_round, length - depth)
+    girth = waist_girth(body, ask)
+    waist_round = girth + named(ask.waist_ease, "waist_ease") if girth is not None else None
+    gathers = [w.front_waist - waist_round / 4, w.back_waist - waist_round / 4] if waist_round else [mm(0), mm(0)]
     nothing = mm(0)
     hip_depth: Length = depth - inch(2)
     if body.has("waist_to_hip") and body.waist_to_hip.mm < depth.mm - 25.4:
         hip_depth = body.waist_to_hip
     top: Length = named(ask.band_depth, "band") if ask.band in ("below", "inside") else nothing
     return Sums(
-        hip=body.hip, front_hip=w.front_hip, back_hip=w.back_hip, waist_girth=body.waist, waist_round=waist_round,
+        hip=body.hip if body.has("hip") else None, front_hip=w.front_hip, back_hip=w.back_hip,
+        waist_girth=girth, waist_round=waist_round,
         front_waist=w.front_waist, back_waist=w.back_waist,
-        front_gathers=w.front_waist - waist_round / 4, back_gathers=w.back_waist - waist_round / 4,
+        front_gathers=gathers[0], back_gathers=gathers[1],
         top=top, crotch_depth=depth, hip_depth=hip_depth, thigh_depth=depth + inch(2), knee_depth=depth * 9 / 4,
         ankle_depth=length - inch(2), length=length, extension=w.extension, back_extension=w.back_extension,
         crotch_width=w.front_hip + w.extension, tip=w.back_extension - w.extension, drop=nothing, lift=nothing,
         slant=nothing, front_darts=Darts.none(), back_darts=Darts.none(), knee_round=None, hem_round=ask.hem_width,
-        findings=found,
+        findings=(*found, *unmeasured(body, ask, crotch_round)),
     )  # fmt: skip

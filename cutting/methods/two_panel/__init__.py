@@ -6,9 +6,9 @@ from cutting.methods.ask import Ask
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel.back import back
 from cutting.methods.two_panel.front import front
-from cutting.methods.two_panel.sums import SEATS, Seats, work_out
+from cutting.methods.two_panel.sums import SEATS, Seats, needs, work_out
 
-__all__ = ["SEATS", "Seats", "draw", "work_out"]
+__all__ = ["SEATS", "Seats", "draw", "needs", "work_out"]
 
 
 def draw(body: Body, ask: Ask, seats: Seats) -> tuple[Sums, list[Draft]]:

@@ -69,8 +69,10 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     if alone:
         from_guide = Place(Point(0, seam), "waist_line").out(sums.front_hip - sums.slant)
         slanted = d.mark("B0", from_guide, "own_slant", "waist_line", closes=("waist", "crotch"))
-    elif sums.slant.mm < 0.1:
+    elif abs(sums.slant.mm) < 0.1:
         slanted = level
+    elif sums.slant.mm < 0:
+        slanted = d.mark("B0", level.out(sums.slant * -1), "centre_out", "waist_line", FRONT_TOP, ("waist", "crotch"))
     else:
         slanted = d.mark("B0", level.back(sums.slant), "centre_slant", "waist_line", FRONT_TOP, ("waist", "crotch"))
     top = slanted
@@ -93,7 +95,9 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     width = sums.back_waist
     side_top = _close_side(top.point, hip.point, upwards, width.mm, wanted)
     raised = seam - side_top.down
-    if raised < -LOWEST_SIDE or side_top.across < hip.point.across - FURTHEST_SIDE - ask.back_waist_extra.mm:
+    if raised < -LOWEST_SIDE or side_top.across < hip.point.across - FURTHEST_SIDE:
+        if ask.back_side_out.size or sums.waist_girth is None:
+            raise refuse("side.open", choice("back_side_out" if ask.back_side_out.size else "seat_raise"))
         raise refuse("waist.too_large", measure("waist"), waist=sums.waist_girth, hip=body.hip)
     d.stage = "waist"
     if abs(raised) > 0.2:
@@ -113,8 +117,8 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
         Point(leaving.down, -leaving.across),
         ask.back_diagonal.mm,
     )
-    mark_curve(d, corner, curve, ask.back_diagonal)
-    mark_darts(d, ask, sums.back_darts, top, side, inch(5), body)
+    mark_curve(d, corner, curve, ask.back_diagonal, ask)
+    mark_darts(d, ask, sums.back_darts, top, side, inch(5), body, at["M"].across)
     if alone:
         _mark_own_leg(d, front, leg, widen)
     else:
@@ -136,25 +140,31 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
 
 
 class _Leg:
-    """The back's leg: the front's, wider by `back_wider` shared about the crease; or the front's moved with the tip."""
+    """The back's leg: the front's, wider by `back_wider` shared about the crease; or the front's moved with the tip.
+
+    A leg that falls straight from the thigh line starts there as far out as the tip in either case.
+    """
 
     def __init__(self, ask: Ask, sums: Sums, front: Draft):
-        self.shared, self.wider = sums.hem_round is not None, named(ask.back_wider, "back_wider")
-        self.add = (ask.back_wider / 2).mm if self.shared else sums.tip.mm
+        self.shared = sums.hem_round is not None or ask.back_wider is not None
+        self.wider = named(ask.wider, "back_wider")
+        self.add = (ask.wider / 2).mm if self.shared else sums.tip.mm
         inner = front.edges["inner_leg"].path.segments
         self.front_in, self.front_hem_in = inner[1].end, inner[-1].end
+        falls = sums.hem_round is None and self.front_in != self.front_hem_in
+        self.add_above = sums.tip.mm if falls else self.add
         # By their names: where the side comes out straight, knee and hem share one segment with the crotch line.
         knee = [front.points["K2"]] if sums.knee_round is not None else []
         hem = front.edges["side"].path.start
-        shift = -(ask.back_wider / 2).mm if self.shared else sums.front_hip.mm - sums.back_hip.mm
+        shift = -(ask.wider / 2).mm if self.shared else sums.front_hip.mm - sums.back_hip.mm
         self.side = [Point(p.across + shift, p.down) for p in [*knee, hem]]
-        self.onward = unit(self.front_hem_in.minus(self.front_in))
+        self.onward = unit(self.hem_in(0).minus(self.anchor(0)))
         if self.front_in == self.front_hem_in:
             start = front.edges["inner_leg"].path.start.plus(Point(1, 0), sums.tip.mm)
             self.onward = unit(self.hem_in(0).minus(start))
 
     def anchor(self, widen: float) -> Point:
-        return Point(self.front_in.across + self.add + widen, self.front_in.down)
+        return Point(self.front_in.across + self.add_above + widen, self.front_in.down)
 
     def hem_in(self, widen: float) -> Point:
         return Point(self.front_hem_in.across + self.add + widen, self.front_hem_in.down)
@@ -173,7 +183,9 @@ def _close_inner_leg(leg: _Leg, tip: Point, wanted: float, d: Draft) -> tuple[fl
     drop = bisect(lambda size: length(size, 0), -12.7, most)
     if drop is not None:
         return drop, 0.0
-    widen = bisect(lambda size: length(most, size), 0.0, 127.0)
+    # The inner leg is shortest where it falls straight from the tip: no wider a hem is needed than that.
+    upright = tip.across - leg.anchor(0.0).across
+    widen = bisect(lambda size: length(most, size), 0.0, upright if upright > 0.2 else 127.0)
     if widen is None:
         raise refuse("inner_leg.open", choice("back_tip"), over=found(length(most, 0), ""))
     d.when("hem.widened", True, by=found(widen, "hem_widened"))
@@ -218,12 +230,14 @@ def _mark_leg(d: Draft, front: Draft, leg: _Leg, widen: float) -> None:
     d.stage = "leg"
     add: Length = leg.wider / 2 if leg.shared else found(leg.add, "moves_with_tip")
     inner = add + found(widen, "hem_widened") if widen > 0.2 else add
+    with_tip = found(leg.add_above, "moves_with_tip")
     names = [name for name in ("T", "K", "L") if f"{name}1" in front.points]
     words = {"T": "thigh", "K": "knee", "L": "hem"}
     for name in names:
         what = words[name]
         start = Place(front.points[f"{name}1"], f"front_{what}_inner")
-        d.mark(f"{name}1", start.out(inner), f"{what}_inner", f"{what}_line", "front.inner_leg", "inner_leg")
+        by = inner if name != "T" else with_tip + found(widen, "hem_widened") if widen > 0.2 else with_tip
+        d.mark(f"{name}1", start.out(by), f"{what}_inner", f"{what}_line", "front.inner_leg", "inner_leg")
         if f"{name}2" in front.points:
             side = Place(front.points[f"{name}2"], f"front_{what}_side")
             d.mark(f"{name}2", side.back(leg.wider / 2), f"{what}_side", f"{what}_line", "front.side", "side")

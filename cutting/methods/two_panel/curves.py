@@ -83,13 +83,17 @@ def crotch(top: Point, base: Point, corner: Point, gap: float, tip: Point, arriv
     return Crotch([*segments, shape], leaves, diagonal(shape, corner), abs(used - wanted) > 0.05)
 
 
+def outside(curve: Segment, base: Point) -> float:
+    """How far outside the centre line a curve is at the hip line's level, in mm."""
+    t = bisect(lambda share: curve.at(share).down - base.down, 0.0, 1.0)
+    return curve.at(t).across - base.across if t is not None else 0.0
+
+
 def passing(curve_from: Callable[[float], Crotch], base: Point, by: float, low: float, high: float) -> float:
     """How high the curve must start so that it is `by` mm outside the centre line at the hip line, within limits."""
 
     def miss(height: float) -> float:
-        curve = curve_from(height).segments[-1]
-        t = bisect(lambda share: curve.at(share).down - base.down, 0.0, 1.0)
-        return (curve.at(t).across - base.across if t is not None else 0.0) - by
+        return outside(curve_from(height).segments[-1], base) - by
 
     found = bisect(miss, low, high) if high > low else None
     return found if found is not None else max(low, high)

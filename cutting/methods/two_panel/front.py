@@ -10,9 +10,12 @@ from cutting.methods.ask import Ask
 from cutting.methods.share import most
 from cutting.methods.styles import STYLES
 from cutting.methods.sums import Sums
-from cutting.methods.two_panel.curves import Crotch, crotch, inner_leg, passing, side_above, side_below
-from cutting.methods.two_panel.marks import lines_across, mark_curve, mark_darts, waist_edge
+from cutting.methods.two_panel.curves import Crotch, crotch, inner_leg, outside, passing, side_above, side_below
+from cutting.methods.two_panel.marks import SEEN, lines_across, mark_curve, mark_darts, waist_edge
+from cutting.where import choice
 
+BLEND = 5.0
+"""How much further down a leg that falls straight begins, for each mm that it runs in before."""
 DOWN, UP = Point(0, 1), Point(0, -1)
 STAGES = ("lines", "widths", "crotch", "waist", "darts", "side", "leg")
 """The order of the table."""
@@ -47,8 +50,12 @@ def front(body: Body, ask: Ask, sums: Sums, d: Draft) -> None:
     if ask.curve_outside.size:
         gap = passing(curve_from, base, ask.curve_outside.mm, gap, highest)
     curve = curve_from(gap)
-    mark_curve(d, corner, curve, wanted)
-    mark_darts(d, ask, sums.front_darts, top, side_top, inch(4), body)
+    if "curve_outside" in ask.chosen:
+        reached = found(outside(curve.segments[-1], base), "curve_outside")
+        moved = abs(reached.mm - ask.curve_outside.mm) > SEEN
+        d.when("curve.moved", moved, at=choice("curve_outside"), wanted=ask.curve_outside, used=reached)
+    mark_curve(d, corner, curve, wanted, ask)
+    mark_darts(d, ask, sums.front_darts, top, side_top, inch(4), body, crease.point.across)
     _mark_side(d, hip_line, side_top)
     _mark_leg(d, leg, crease, knee_line, hem_line)
 
@@ -113,31 +120,37 @@ def _leg(body: Body, ask: Ask, sums: Sums, tip: Point, crease: Place, knee: Plac
     middle, low = crease.point.across, hem.point.down
     kind = STYLES[ask.style].leg
     if sums.hem_round is not None:
-        half_hem = (sums.hem_round - named(ask.back_wider, "back_wider")) / 4
+        half_hem = (sums.hem_round - named(ask.wider, "back_wider")) / 4
         hem_in, hem_side = Point(middle + half_hem.mm, low), Point(middle - half_hem.mm, low)
         hem_mark = ("hem", "crease", half_hem, "L")
         if sums.knee_round is None or knee is None:
             onward = unit(hem_in.minus(tip)) if kind == "short" else None
             return Leg(hem_in, hem_in, [hem_side], [hem_mark], onward)
-        half_knee = (sums.knee_round - named(ask.back_wider, "back_wider")) / 4
+        half_knee = (sums.knee_round - named(ask.wider, "back_wider")) / 4
         anchor, outer = (Point(middle + sign * half_knee.mm, knee.point.down) for sign in (1, -1))
         return Leg(anchor, hem_in, [outer, hem_side], [("knee", "crease", half_knee, "K"), hem_mark])
-    if kind in ("short", "wide"):
-        line = sums.crotch_width - inch(1)
-        side_in = inch(1) if kind == "wide" else mm(0)
+    side_in: Length = ask.side_in_hem or inch(1 if kind == "wide" else 0)
+    if kind in ("short", "wide") or ask.inner_in_hem is not None:
+        line = sums.crotch_width - (ask.inner_in_hem or inch(1))
         hem_in = Point(line.mm, low)
         marks = [("hem", "guide_line", line, "L")]
-        if kind == "wide":
+        if side_in.mm > 0:
             marks.append(("hem_in", "guide_line", side_in, "N"))
         return Leg(hem_in, hem_in, [Point(side_in.mm, low)], marks, unit(hem_in.minus(tip)))
-    line = most((body.thigh + named(ask.thigh_ease, "thigh_ease")) / 2, sums.crotch_width - inch(1))
+    line = sums.crotch_width
+    if body.has("thigh") or ask.fullness > 1:
+        line = sums.crotch_width - inch(1)
+    if body.has("thigh"):
+        line = most((body.thigh + named(ask.thigh_ease, "thigh_ease")) / 2, line)
     if line.mm > tip.across:
         line = sums.crotch_width
-    thigh_down = tip.down + inch(2).mm
-    return Leg(
-        Point(line.mm, thigh_down), Point(line.mm, low), [Point(0, low)],
-        [("thigh", "guide_line", line, "T"), ("hem", "guide_line", line, "L")],
-    )  # fmt: skip
+    # What the leg runs in is spread over more than 2 in: the curve would bend back.
+    blend = 0.0 if ask.thigh_line is not None else BLEND * (tip.across - line.mm)
+    thigh_down = min(tip.down + (sums.thigh_depth - sums.crotch_depth).mm + blend, (tip.down + low) / 2)
+    marks = [("thigh", "guide_line", line, "T"), ("hem", "guide_line", line, "L")]
+    if side_in.mm > 0:
+        marks.append(("hem_in", "guide_line", side_in, "N"))
+    return Leg(Point(line.mm, thigh_down), Point(line.mm, low), [Point(side_in.mm, low)], marks)
 
 
 def _mark_side(d: Draft, hip: Place, side_top: Place) -> None:

@@ -2,16 +2,20 @@
 
 from cutting.body import Body
 from cutting.drafting import Dart, Draft, Place
+from cutting.errors import refuse
 from cutting.geometry import Line, Point, unit
-from cutting.lengths import Length, found, inch
+from cutting.lengths import Fixed, Length, found, inch
 from cutting.methods.ask import Ask
 from cutting.methods.darts import Darts
 from cutting.methods.styles import STYLES
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel.curves import Crotch
+from cutting.where import choice
 
 SEEN = 1.6
 """A diagonal moved by less, a sixteenth of an inch, may read the same before and after: it is not spoken of."""
+LEFT_BESIDE = 12.7
+"""What is left between a dart and the end of the seam, in mm."""
 
 
 def lines_across(sums: Sums, ask: Ask, d: Draft, o: Place) -> tuple[Place, Place, Place | None, Place]:
@@ -36,48 +40,43 @@ def waist_edge(d: Draft, ask: Ask, side_top: Point, centre_top: Point) -> None:
     d.edge("waist", [Line(side_top, centre_top)], turn or ask.allowances.waist, turned=ask.waist_folds)
 
 
-def mark_curve(d: Draft, corner: Place, curve: Crotch, wanted: Length) -> None:
+def mark_curve(d: Draft, corner: Place, curve: Crotch, wanted: Length, ask: Ask) -> None:
     """Where the curve leaves the centre line, and how far it stays from the corner."""
     d.stage = "crotch"
     height = corner.point.down - curve.leaves.down
     at = Place(Point(curve.leaves.across, corner.point.down), corner.code)
     d.mark("G", at.up(found(height, "curve_start")), "curve_start", "centre_line")
-    mark_diagonal(d, corner, curve, wanted, "crotch", 1)
+    mark_diagonal(d, corner, curve, wanted, "crotch", 1, ask)
 
 
-def mark_diagonal(d: Draft, corner: Place, curve: Crotch, wanted: Length, edge: str, sign: int) -> None:
+def mark_diagonal(d: Draft, corner: Place, curve: Crotch, wanted: Length, edge: str, sign: int, ask: Ask) -> None:
     """How far the curve stays from the corner; `sign` is -1 where it is on the other side of the guide line."""
     d.stage = "crotch"
     size = found(curve.diagonal, "diagonal_moved") if curve.wanted_was_moved else wanted
     d.mark("D" if sign > 0 else "DB", corner.along(Point(sign, -1), size), "curve_diagonal", "diagonal", closes=edge)
-    d.when("diagonal.moved", abs(size.mm - wanted.mm) > SEEN, wanted=wanted, used=size)
+    key = "back_diagonal" if d.panel == "back" or edge == "back_crotch" else "front_diagonal"
+    at = choice(key) if key in ask.chosen else None
+    d.when("diagonal.moved", abs(size.mm - wanted.mm) > SEEN, at=at, wanted=wanted, used=size)
 
 
-def mark_darts(d: Draft, ask: Ask, darts: Darts, top: Place, side_top: Place, deep: Length, body: Body) -> None:
-    """The darts on the waist seam: place, intake, depth; square to the seam."""
+def mark_darts(
+    d: Draft, ask: Ask, darts: Darts, top: Place, side_top: Place, deep: Length, body: Body, crease: float
+) -> None:
+    """The darts on the waist seam: place, intake, depth; square to the seam. The crease is `crease` mm across."""
     d.stage = "darts"
     if darts.count == 0:
         return
     along = unit(side_top.point.minus(top.point))
     width = side_top.length
-    places: list[Length]
-    if ask.dart_place == "from-centre":
-        places = [inch(4)]
-    elif ask.dart_place == "bust-span":
-        places = [body.bust_span / 2]
-    elif ask.dart_place == "crease" and d.panel == "front":  # the back's is in its panel's middle
-        line = unit(side_top.point.minus(top.point))
-        reach = (d.points["M"].across - top.point.across) / line.across
-        places = [found(min(max(reach, 0.3 * width.mm), 0.7 * width.mm), "to_the_crease")]
-    else:
-        places = [width / 2]
-    if darts.count == 2:
-        places = [width / 3, width * 2 / 3]
+    asked = ask.darts(d.panel)
+    places = _places(d.panel, asked.place, darts, (crease - top.point.across) / along.across, width, body)
     above_hip = d.points["H"].down - d.lengths["seam_down"].mm
     deepest = found(max(above_hip / 2, above_hip - 31.75), "dart_limit")
-    depth: Length = ask.dart_length if ask.dart_length is not None else deep
+    depth: Length = asked.length if asked.length is not None else deep
     if depth.mm > deepest.mm:
         depth = deepest
+        where = choice(f"{d.panel}_dart_length")
+        d.when("dart.shortened", asked.length is not None, at=where, wanted=asked.length, used=deepest)
     if ask.yoke is not None and d.panel == "back":  # the whole dart is in the yoke's seam
         share = places[0].mm / width.mm
         depth = found(ask.yoke.mm * (1 - share / 2), "to_the_yoke")
@@ -90,3 +89,29 @@ def mark_darts(d: Draft, ask: Ask, darts: Darts, top: Place, side_top: Place, de
         tip = d.mark(f"R{number}", at.along(inward, depth), "dart_length", "dart")
         d.darts.append(Dart(near, far, tip.point, darts.intake, depth))
     d.lengths.update(dart_place=places[0], dart_length=depth)
+
+
+def _places(panel: str, rule: str | Fixed, darts: Darts, to_crease: float, width: Length, body: Body) -> list[Length]:
+    """How far from the centre each dart is, along the seam; a second one halfway between the first and the side.
+
+    Two in the panel's middle share it in thirds. Raises CuttingError for a place that was typed off the panel.
+    """
+    edge = darts.intake.mm / 2 + LEFT_BESIDE
+    if rule == "half-panel":
+        return [width / 3, width * 2 / 3] if darts.count == 2 else [width / 2]
+    first: Length
+    if isinstance(rule, Fixed):
+        first = rule
+    elif rule == "from-centre":
+        first = inch(4)
+    elif rule == "bust-span":
+        first = body.bust_span / 2
+    else:
+        first = found(to_crease, "to_the_crease")
+    furthest = width.mm - edge if darts.count == 1 else width.mm - 3 * edge
+    if not edge <= first.mm <= furthest:
+        if isinstance(rule, Fixed):
+            where = choice(f"{panel}_dart_place")
+            raise refuse("dart.outside", where, place=first, least=found(edge, ""), most=found(furthest, ""))
+        first = found(min(max(first.mm, edge), furthest), "kept_on_the_panel")
+    return [first] if darts.count == 1 else [first, (first + width) / 2]

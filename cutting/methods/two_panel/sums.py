@@ -4,13 +4,14 @@ The rules are METHODS of common practice, no source; the closing rules are Plave
 """
 
 from collections.abc import Mapping
+from dataclasses import replace
 from fractions import Fraction
 
 from cutting.body import Body
 from cutting.codes import FindingCode
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
-from cutting.lengths import Fixed, Length, cm, found, inch, mm, named
+from cutting.lengths import Fixed, Length, as_marked, cm, found, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.darts import Darts, back_darts, front_share
 from cutting.methods.share import least, most
@@ -32,25 +33,38 @@ CLEANUPS: Mapping[str, FindingCode] = {
 def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     """Every sum of the draft. Raises CuttingError with all that is missing or cannot be."""
     style = STYLES[ask.style]
-    body.need(*_needed(body, ask))
+    body.need(*needs(ask))
     findings: list[Finding] = []
     hip = body.hip + named(ask.hip_ease, "hip_ease") if ask.ease_place == "measure" else body.hip
     front_panel, back_panel = _panels(hip, ask)
     front_hip, back_hip = front_panel * ask.fullness, back_panel * ask.fullness
+    if ask.back_side_out.size:
+        back_hip = back_hip + named(ask.back_side_out, "side_out")
 
-    girth: Length = body.low_waist if ask.waist_position == "low" and body.has("low_waist") else body.waist
-    waist_round = girth + named(ask.waist_ease, "waist_ease")
-    shares = [waist_round / 4 - ask.waist_split / 2, waist_round / 4 + ask.waist_split / 2]
+    girth = waist_girth(body, ask)
+    waist_round = girth + named(ask.waist_ease, "waist_ease") if girth is not None else None
     gathered = ask.gathered or ask.fullness > 1
-    if not gathered and shares[0].mm - front_hip.mm > 38.1:
+    if waist_round is not None:
+        shares = [waist_round / 4 - ask.waist_split / 2, waist_round / 4 + ask.waist_split / 2]
+    else:
+        shares = [front_hip - ask.waist_in, back_hip - ask.waist_in]
+    if girth is not None and not gathered and shares[0].mm - front_hip.mm > 38.1:
         raise refuse("waist.too_large", measure("waist"), waist=girth, hip=body.hip)
 
     depth = crotch_depth(hip, body, ask)
+    if ask.crotch_depth == "hip/3-1" or (ask.crotch_depth == "rise" and measured_rise(body) is None):
+        depth = _capped(body, ask, depth, findings)
+    if ask.crotch_depth == "rise" and measured_rise(body) is not None:
+        own = crotch_depth(hip, body, replace(ask, crotch_depth=ask.depth_else))
+        if abs(own.mm - depth.mm) > inch(0.25).mm:
+            params = {"used": depth, "own": own}
+            findings.append(Finding("depth.by_rise", "note", choice("crotch_depth"), params))
     top: Length = named(ask.band_depth, "band") if ask.band in ("below", "inside") else mm(0)
     knee_depth = _knee_depth(body, ask, depth)
     length = _length(body, ask, depth, knee_depth)
     hip_depth = _hip_depth(body, ask, depth)
-    _check_levels(top, hip_depth, depth, knee_depth, length, style.leg == "short", findings)
+    deep = bool(_doubts(body, ask, depth))
+    _check_levels(top, hip_depth, depth, knee_depth, length, style.leg == "short", [] if deep else findings)
 
     tip, lift, drop, wanted_slant = _seat(ask, seats)
     out = extension(body, ask, hip, front_hip, front_panel)
@@ -63,42 +77,62 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     # Flat and gathered, the waist is as wide as the hip; over a larger waist as wide as that.
     flat = most(front_hip - ask.waist_in, shares[0]) if gathered else None
     spare = front_hip - shares[0] if flat is None else front_hip - flat
-    front = front_share(spare, ask) if flat is None else Darts.none()
+    flat_front = ask.waist_finish == "half-elastic" and ask.front_waist == "hip"
+    front = front_share(spare, ask.darts("front")) if flat is None and not flat_front else Darts.none()
     slant_most = most(spare - front.all + inch(0.5), inch(0.5))
+    typed = ask.back_dart_intake
+    if flat is None and typed is not None:
+        taken = typed * 2 if ask.back_darts == "two" else typed
+        slant_most = least(slant_most, most(back_hip - shares[1] - taken + inch(0.5), inch(0.5)))
     slant_used: Length = wanted_slant
     if wanted_slant.mm > slant_most.mm:
         slant_used = slant_most
-        findings.append(Finding("slant.reduced", "note", part("back"), {"wanted": wanted_slant, "used": slant_most}))
+        where = choice("centre_slant") if "centre_slant" in ask.chosen else part("back")
+        findings.append(Finding("slant.reduced", "note", where, {"wanted": wanted_slant, "used": slant_most}))
     # Between hip line and waist the centre back leans in by about this much; the side need not take it.
     rise = max(1.0, (depth - top + lift).mm)
     lean = slant_used.mm * (hip_depth - top + lift).mm / rise
     back = Darts.none()
     if flat is None and ask.waist_finish != "half-elastic":
-        back = back_darts(front, back_hip - shares[1] - found(lean, "centre_lean"), ask)
+        repeats = ask.front_darts != "none" and ask.front_dart_intake is None
+        back_spare = back_hip - shares[1] - found(lean, "centre_lean")
+        back = back_darts(front, back_spare, ask.darts("back"), repeats)
     if flat is not None:
-        widths = [flat, most(back_hip - ask.waist_in + ask.back_waist_extra, shares[1])]
+        behind = back_hip - ask.back_side_out if ask.back_side_out.size else back_hip
+        widths = [flat, most(behind - ask.waist_in if ask.waist_in.size else behind, shares[1])]
+        if ask.back_waist_extra.size:  # what the back is wider by goes to its centre, so that the side stays
+            widths[1] = widths[1] + named(ask.back_waist_extra, "back_waist_extra")
+            slant_used = slant_used - ask.back_waist_extra
     elif ask.waist_finish == "half-elastic":
-        widths = [
-            shares[0] + front.all, least(shares[1] + inch(3.5, "half_elastic"), most(back_hip + inch(0.5), shares[1])),
-        ]  # fmt: skip
+        closed = front_hip if flat_front else shares[0]
+        behind = most(closed + inch(3.5, "half_elastic"), (body.hip + inch(1, "to_pass")) / 2 - closed)
+        widths = [closed + front.all, behind]
+        slant_used = least(mm(0), back_hip - behind)
     else:
         widths = [shares[0] + front.all, shares[1] + back.all]
         if ask.waist_cleanup == "back-larger":
             widths[1] = widths[1] + inch(0.5, "to_take_in")
     if ask.waist_cleanup in CLEANUPS:
         findings.append(Finding(CLEANUPS[ask.waist_cleanup], "note", part("back")))
+    if flat_front and waist_round is not None:
+        shares = [front_hip, waist_round / 2 - front_hip]
     gathers = [width - share - darts.all for width, share, darts in zip(widths, shares, (front, back), strict=True)]
-    if not gathered and ask.darts is None and spare.mm < 0:
+    if girth is not None and not gathered and ask.front_darts is None and spare.mm < 0:
         findings.append(Finding("waist.over_hip", "warn", measure("waist"), {"waist": girth, "hip": body.hip}))
-    elif not gathered and front.count == 0 and ask.darts is None:
+    elif not gathered and front.count == 0 and ask.front_darts != "none" and not flat_front:
         findings.append(Finding("dart.none", "note", part("front"), {"spare": spare}))
     _check_turns(ask, style, hip_depth - top - drop, length - depth)
 
     crotch_width = front_hip + out
     crotch_round = crotch_width + back_hip + back_out
-    knee_round, hem_round = knee_and_hem(style.leg, body, ask, crotch_round, findings)
+    levels = (depth, knee_depth, length)
+    falls = style.leg == "fall" and body.has("thigh") and "thigh_ease" in ask.chosen
+    if falls and (wanted := (body.thigh + named(ask.thigh_ease, "thigh_ease")) / 2).mm > crotch_width.mm:
+        params = {"wanted": wanted, "used": crotch_width}
+        findings.append(Finding("thigh.capped", "note", choice("thigh_ease"), params))
+    knee_round, hem_round = knee_and_hem(style.leg, body, ask, crotch_round, levels, findings)
     check_hem(ask, crotch_round, length - depth)
-    thigh_depth = depth + inch(2)
+    thigh_depth = depth + (ask.thigh_line or inch(2))
     if style.leg == "short":
         thigh_depth = least(thigh_depth, length - inch(0.5))
     return Sums(
@@ -111,7 +145,8 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
         extension=out, back_extension=back_out, crotch_width=crotch_width,
         tip=tip if ask.back_extension == "tip" else back_out - out - ask.centre_base,
         drop=drop, lift=lift, slant=slant_used, front_darts=front, back_darts=back,
-        knee_round=knee_round, hem_round=hem_round, findings=tuple(findings + _doubts(body, ask, depth)),
+        knee_round=knee_round, hem_round=hem_round,
+        findings=(*findings, *_doubts(body, ask, depth), *unmeasured(body, ask, crotch_round)),
     )  # fmt: skip
 
 
@@ -132,15 +167,22 @@ def _panels(hip: Length, ask: Ask) -> tuple[Length, Length]:
 THIGH_RULES = ("thigh/2", "thigh-eased", "thigh-cut")
 
 
-def crotch_depth(hip: Length, body: Body, ask: Ask) -> Length:
+def crotch_depth(hip: Length | None, body: Body, ask: Ask) -> Length:
     """From the waist to the crotch line, by the rule chosen, with its ease."""
     rule = ask.crotch_depth
+    rise = measured_rise(body) if rule == "rise" else None
+    if rule == "rise" and rise is None:
+        rule = ask.depth_else
     if isinstance(rule, Fixed):
         depth: Length = rule
+    elif rise is not None:
+        depth = rise + inch(0.5, "to_sit")
     elif rule == "seated":
         depth = body.body_rise
     elif rule == "outseam-inseam":
         depth = body.outseam - body.inseam
+    elif hip is None:
+        raise refuse("measure.missing", measure("hip"))
     else:
         if rule == "hip/3":
             depth = hip / 3
@@ -151,6 +193,30 @@ def crotch_depth(hip: Length, body: Body, ask: Ask) -> Length:
         if ask.waist_position == "low":
             depth = depth - LOW_WAIST
     return depth + named(ask.crotch_ease, "crotch_ease")
+
+
+def _capped(body: Body, ask: Ask, depth: Length, findings: list[Finding]) -> Length:
+    """A third of the hip is no deeper than the rise and 2: measured, else the usual one, a quarter of the outseam."""
+    rise = measured_rise(body)
+    if (ask.depth_else if ask.crotch_depth == "rise" else ask.crotch_depth) != "hip/3-1":
+        return depth
+    if rise is None and body.has("outseam"):
+        rise = body.outseam / 4
+    ease = named(ask.crotch_ease, "crotch_ease")
+    if rise is None or depth.mm <= (rise + inch(2) + ease).mm:
+        return depth
+    most_ = rise + inch(2) + ease if ask.crotch_ease.size else rise + inch(2)
+    findings.append(
+        Finding("depth.capped", "note", choice("crotch_depth"), {"wanted": depth, "used": most_, "rise": rise})
+    )
+    return most_
+
+
+def measured_rise(body: Body) -> Length | None:
+    """From the waist to the seat: measured sitting, else outseam less inseam; None where neither was."""
+    if body.has("body_rise"):
+        return body.body_rise
+    return body.outseam - body.inseam if body.has("outseam") and body.has("inseam") else None
 
 
 def extension(body: Body, ask: Ask, hip: Length, front_hip: Length, panel: Length) -> Length:
@@ -194,27 +260,59 @@ def _seat(ask: Ask, seats: Seats) -> tuple[Length, Length, Length, Length]:
     if isinstance(ask.back_tip, Fixed):
         tip = ask.back_tip
     lift = ask.seat_raise if ask.seat_raise is not None else lift
-    drop = {"drop-and-raise": lift, "small-drop-and-raise": inch(0.5)}.get(ask.seat_height, inch(0))
+    drop = {"drop-and-raise": least(lift, inch(1.5)), "small-drop-and-raise": inch(0.5)}.get(ask.seat_height, inch(0))
     if ask.seat_height == "none":
         lift = ask.seat_raise if ask.seat_raise is not None else inch(0)
     drop = ask.centre_drop if ask.centre_drop is not None else drop
     return tip, lift, drop, ask.centre_slant if ask.centre_slant is not None else slant
 
 
-def _needed(body: Body, ask: Ask) -> list[str]:
+def needs(ask: Ask) -> tuple[str, ...]:
+    """The measurements that such a draft cannot be made without: each of them moves a line or a strip of it."""
     style = STYLES[ask.style]
-    needed = ["waist", "hip", "thigh"]
-    if (ask.length is None and style.length is None) or ask.crotch_depth == "outseam-inseam":
-        needed.append("outseam")
-    if ask.crotch_depth == "seated":
-        needed.append("body_rise")
-    if ask.crotch_depth == "outseam-inseam":
-        needed.append("inseam")
-    if ask.dart_place == "bust-span":
-        needed.append("bust_span")
+    keys = ["hip", *of_depth(ask)]
+    if ask.waist_finish not in ("elastic-band", "casing"):
+        keys.append("waist")
+    if ask.crotch_extension in THIGH_RULES:
+        keys.append("thigh")
+    if ask.length is None and style.length is None:
+        keys.append("outseam")
+    fitted = not ask.gathered and ask.fullness == 1
+    for name, place in (("front", ask.front_dart_place), ("back", ask.back_dart_place)):
+        half_elastic = ask.waist_finish == "half-elastic"
+        if place == "bust-span" and fitted and not (half_elastic and (name == "back" or ask.front_waist == "hip")):
+            keys.append("bust_span")
     if style.leg == "close" and ask.hem_width is None:
-        needed.append("ankle")
-    return needed
+        keys.append("ankle")
+    return tuple(dict.fromkeys(keys))
+
+
+def of_depth(ask: Ask) -> tuple[str, ...]:
+    """What the rule of the crotch depth needs besides the hip."""
+    rule = ask.depth_else if ask.crotch_depth == "rise" else ask.crotch_depth
+    fit = ("crotch_length",) if ask.crotch_fit == "measured" else ()
+    keys = {"seated": ("body_rise",), "outseam-inseam": ("outseam", "inseam")}
+    return keys.get(rule, ()) + fit if isinstance(rule, str) else fit
+
+
+def waist_girth(body: Body, ask: Ask) -> Length | None:
+    """The waist the garment is worn at; None where it was not measured."""
+    if ask.waist_position == "low" and body.has("low_waist"):
+        return body.low_waist
+    return body.waist if body.has("waist") else None
+
+
+def unmeasured(body: Body, ask: Ask, crotch_round: Length) -> list[Finding]:
+    """What cannot be said or checked since it was not measured, though the draft can be made."""
+    notes: list[Finding] = []
+    if not body.has("thigh"):
+        notes.append(Finding("thigh.unmeasured", "note", measure("thigh"), {"used": crotch_round}))
+    by_rule = ask.elastic_all_round and not isinstance(ask.elastic, Fixed)
+    if by_rule and waist_girth(body, ask) is None:
+        notes.append(Finding("elastic.unmeasured", "note", measure("waist")))
+    if not body.has("hip"):
+        notes.append(Finding("hip.unmeasured", "note", measure("hip")))
+    return notes
 
 
 def _knee_depth(body: Body, ask: Ask, depth: Length) -> Length:
@@ -237,7 +335,7 @@ def _length(body: Body, ask: Ask, depth: Length, knee: Length) -> Length:
     if style.length == "knee":
         return knee
     if style.length is not None:
-        return depth + style.length
+        return depth + as_marked(style.length)
     return body.outseam
 
 
@@ -299,15 +397,9 @@ def check_hem(ask: Ask, crotch_round: Length, leg: Length) -> None:
 
 
 def _doubts(body: Body, ask: Ask, depth: Length) -> list[Finding]:
-    """The depth against the measured rise."""
-    rise: Length | None = body.body_rise if body.has("body_rise") else None
-    if rise is None and body.has("outseam") and body.has("inseam"):
-        rise = body.outseam - body.inseam
-    found_: list[Finding] = []
-    where = choice("crotch_depth")
-    if rise is not None and not isinstance(ask.crotch_depth, Fixed):
-        if depth.mm > rise.mm + 38.1 and ask.waist_position != "high":
-            found_.append(Finding("depth.guard", "warn", where, {"depth": depth, "rise": rise}))
-        elif depth.mm < rise.mm - 38.1:
-            found_.append(Finding("depth.shallow", "warn", where, {"depth": depth, "rise": rise}))
-    return found_
+    """The depth against the measured rise: far over it. That it is under it is measured on the outline."""
+    rise = measured_rise(body)
+    loose = (inch(2) + ask.crotch_ease).mm if ask.crotch_depth == "hip/3-1" else inch(1.5).mm
+    if rise is None or ask.waist_position == "high" or depth.mm <= rise.mm + loose + 0.01:
+        return []
+    return [Finding("depth.guard", "warn", choice("crotch_depth"), {"depth": depth, "rise": rise})]

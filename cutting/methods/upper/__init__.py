@@ -10,10 +10,11 @@ from cutting.methods.upper.resolve import OF_THE_SEAM, QUARTER_BUST, resolve_top
 from cutting.methods.upper.sleeve import Sleeve, sleeve, sleeve_sums
 from cutting.methods.upper.styles import TOPS, TopStyle
 from cutting.methods.upper.sums import TopSums, work_out
+from cutting.methods.upper.sums import needs as top_needs
 
 __all__ = [
     "OF_THE_SEAM", "QUARTER_BUST", "TOPS", "DraftedTop", "Sleeve", "TopAllowances", "TopAsk", "TopStyle", "TopSums",
-    "draw_top", "resolve_top", "usual_top", "usual_top_sources", "work_out",
+    "draw_top", "resolve_top", "top_needs", "usual_top", "usual_top_sources", "work_out",
 ]  # fmt: skip
 
 

@@ -19,7 +19,8 @@ class TopAllowances:
 
 @dataclass(frozen=True)
 class TopAsk:
-    """The choices for one top. A length of None takes the rule's own figure; `stretch` is the cloth's, in percent.
+    """The choices for one top. A length of None takes the rule's own figure; `stretch` is the cloth's, in percent;
+    `chosen` are the choices that were made.
 
     `joined` where a lower garment is sewn to the waist; `front_dart_at` and `back_dart_at` then say how far from the
     centre the darts are that meet its own.
@@ -57,4 +58,5 @@ class TopAsk:
     marking: str = "on-cloth"
     other_cloth: tuple[str, ...] = ()
     stretch: Fraction = Fraction(0)
+    chosen: tuple[str, ...] = ()
     allowances: TopAllowances = field(default_factory=TopAllowances)

@@ -3,7 +3,7 @@
 from cutting.drafting import Dart, Draft, Place
 from cutting.errors import refuse
 from cutting.geometry import Line, Path, Point, Segment, bisect, unit
-from cutting.lengths import Length, found, inch, mm
+from cutting.lengths import Length, Rule, found, inch, mm
 from cutting.methods.upper.ask import TopAsk
 from cutting.methods.upper.curves import armhole, lower_edge, neck, side_for, square_in
 from cutting.methods.upper.styles import TOPS
@@ -13,11 +13,11 @@ from cutting.where import choice, measure
 STAGES = ("lines", "neck", "shoulder", "armhole", "side", "waist", "darts")
 """The order of the table."""
 SEEN = 0.2
-LEAN = inch(0.5)
+LEAN = Rule(0.5)
 """What a zip behind takes out at the waist, and how far the waist is lifted there."""
-FROM_BUST, FROM_BUST_SIDE = inch(1), inch(1.5)
+FROM_BUST, FROM_BUST_SIDE = Rule(1), Rule(1.5)
 """A dart ends so far short of the bust point: below it, and beside it."""
-CURVED_HEM, SHIRT = inch(0.5), inch(2)
+CURVED_HEM, SHIRT = Rule(0.5), Rule(2)
 
 
 class Half:
@@ -39,7 +39,7 @@ class Half:
     def bottom(self) -> Point:
         """The centre's lower end: a zip behind leans in and is lifted there."""
         if self.leans:
-            return Point(LEAN.mm, self.length.mm - LEAN.mm)
+            return Point(LEAN.now.mm, self.length.mm - LEAN.now.mm)
         return Point(0, self.length.mm)
 
     def centre(self, down: float) -> float:
@@ -104,8 +104,8 @@ def _lines(one: Half, d: Draft, o: Place) -> None:
     if not one.fitted and not one.ask.joined and TOPS[one.ask.style].ends == "hip":
         d.mark("H", o.down(sums.hip_level), "top_hip_line", "centre_line")
     if one.leans:
-        level = d.mark("W0", o.down(one.length - LEAN), "centre_waist", "centre_line", None, "waist")
-        d.mark("W1", Place(level.point, "centre_waist").out(LEAN), "zip_lean", "level")
+        level = d.mark("W0", o.down(one.length - LEAN.now), "centre_waist", "centre_line", None, "waist")
+        d.mark("W1", Place(level.point, "centre_waist").out(LEAN.now), "zip_lean", "level")
     else:
         at_waist = one.fitted or one.ask.joined
         code, closes = ("centre_waist", "waist") if at_waist else ("top_hem", "hem")
@@ -136,7 +136,7 @@ def _side_end(
         return Point(underarm.across + run * (level - underarm.down), level)
 
     d.stage = "side"
-    back_level = sums.back_length.mm - (SHIRT.mm if one.ask.hem_shape == "curved" else 0.0)
+    back_level = sums.back_length.mm - (SHIRT.now.mm if one.ask.hem_shape == "curved" else 0.0)
     if side_length is None:
         point = end(back_level)
     else:
@@ -170,7 +170,7 @@ def _lower(one: Half, d: Draft, side: Point, bottom: Point, lower: list[Segment]
     if waist and ask.joined:
         d.edge("waist", lower, ask.allowances.waist)
     elif ask.hem_shape == "curved" or (one.fitted and len(lower) and not isinstance(lower[0], Line)):
-        d.edge("waist" if waist else "hem", lower, CURVED_HEM if ask.hem_shape == "curved" else ask.hem)
+        d.edge("waist" if waist else "hem", lower, CURVED_HEM.now if ask.hem_shape == "curved" else ask.hem)
     else:
         d.edge("waist" if waist else "hem", [Line(side, bottom)], ask.hem, turned=1)
 
@@ -192,7 +192,7 @@ def _waist_darts(one: Half, d: Draft, edge: Path) -> None:
         first = sums.bust_out if one.front else width / 2
     first = first if first.mm - darts.intake.mm / 2 > 25.4 else width / 2
     places = [first] if darts.count == 1 else [first, (first + width) / 2]
-    high = sums.bust_level.mm + FROM_BUST.mm if one.front else sums.armhole_level.mm + inch(0.5).mm
+    high = sums.bust_level.mm + FROM_BUST.now.mm if one.front else sums.armhole_level.mm + inch(0.5).mm
     centre = Place(edge.end, "centre_waist")
     for number, place in enumerate(places, 1):
         from_side = edge.length - place.mm
@@ -225,7 +225,7 @@ def _bust_dart(one: Half, d: Draft, underarm: Point, end: Point, intake: Length)
         raise refuse("bust_dart.large", measure("neck_to_waist"), dart=intake)
     at = underarm.plus(along, middle)
     inward = Point(-along.down, along.across)
-    deep = max(50.8, at.across - one.sums.bust_out.mm - FROM_BUST_SIDE.mm)
+    deep = max(50.8, at.across - one.sums.bust_out.mm - FROM_BUST_SIDE.now.mm)
     top = Place(underarm, "underarm")
     place = d.mark(
         "G1", top.along(along, found(middle - half, "to_the_bust")), "bust_dart_place", "side_seam", "armhole"

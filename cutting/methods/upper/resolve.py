@@ -4,7 +4,7 @@ from typing import Any
 
 from cutting.cloth import Cloth
 from cutting.errors import CuttingError, Problem
-from cutting.lengths import inch
+from cutting.lengths import Fixed, as_marked, inch
 from cutting.methods.of_cloth import STRETCHES
 from cutting.methods.upper.ask import TopAsk
 from cutting.methods.upper.styles import TOPS
@@ -19,7 +19,8 @@ OF_SLEEVE = ("sleeve_ease", "cap_ease", "sleeve_length", "sleeve_round")
 
 def usual_top(style: str, cloth: Cloth | None = None) -> dict[str, Any]:
     """The choices a top takes where none is made; cloth that stretches needs no ease, thick cloth a little more."""
-    known = dict(TOPS[style].usual)
+    of_style = TOPS[style].usual.items()
+    known = {key: as_marked(value) if isinstance(value, Fixed) else value for key, value in of_style}
     if cloth is not None and cloth.stretch_percent >= STRETCHES:
         known["bust_ease"] = inch(0)
     elif cloth is not None and cloth.thickness == "thick":
@@ -61,4 +62,4 @@ def resolve_top(
     if unused:
         raise CuttingError(*(Problem("choice.unused_top", choice(key), {"style": style}) for key in unused))
     stretch = cloth.stretch_percent if cloth is not None else 0
-    return TopAsk(style=style, stretch=type(TopAsk().stretch)(stretch), joined=joined, **asked)
+    return TopAsk(style=style, stretch=type(TopAsk().stretch)(stretch), joined=joined, chosen=tuple(chosen), **asked)

@@ -10,7 +10,7 @@ from cutting.body import Body
 from cutting.drafting import Draft, Place
 from cutting.errors import refuse
 from cutting.geometry import Cubic, Line, Point, bisect
-from cutting.lengths import Length, found, inch, mm, named
+from cutting.lengths import Length, Rule, found, inch, mm, named
 from cutting.methods.share import least, most
 from cutting.methods.upper.ask import TopAsk
 from cutting.methods.upper.curves import cap, cap_length
@@ -18,8 +18,8 @@ from cutting.where import choice, measure
 
 FLATTEST, STEEPEST = 1 / 9, 0.37
 """The cap's height as a share of the armhole; practice has a sixth for a loose one, a third for a close one."""
-SHORT, UNDER_CAP = inch(9, "short_sleeve"), inch(3, "under_the_cap")
-HAND = inch(2.5, "hand")
+SHORT, UNDER_CAP = Rule(9, "short_sleeve"), Rule(3, "under_the_cap")
+HAND = Rule(2.5, "hand")
 """What the lower edge of a long sleeve is wider than the wrist, so that the hand passes."""
 
 
@@ -64,7 +64,7 @@ def _lower(body: Body, ask: TopAsk, width: Length, height: float) -> tuple[Lengt
     if ask.sleeve_length is not None:
         length = ask.sleeve_length
     elif ask.sleeve == "short" or whole is None:
-        length = most(SHORT, found(height, "cap_height") + UNDER_CAP)
+        length = most(SHORT.now, found(height, "cap_height") + UNDER_CAP.now)
     else:
         length = whole * 3 / 4 if ask.sleeve == "three-quarter" else whole
     if ask.sleeve_round is not None:
@@ -72,7 +72,7 @@ def _lower(body: Body, ask: TopAsk, width: Length, height: float) -> tuple[Lengt
     if body.has("sleeve_round"):
         return length, least(width, body.sleeve_round + named(ask.sleeve_ease, "sleeve_ease") / 2)
     if ask.sleeve == "long" and body.has("wrist"):
-        return length, least(width, body.wrist + HAND)
+        return length, least(width, body.wrist + HAND.now)
     taken = {"short": inch(1, "narrower"), "three-quarter": width / 5, "long": width * 3 / 10}[ask.sleeve]
     return length, width - taken
 

@@ -4,6 +4,7 @@ Common practice, no source: a quarter of bust and ease, half of the shoulder, ne
 of 1, the armhole line a sixth of the bust and 1 1/2 below the shoulder tip, waist and dart.
 """
 
+from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
 from cutting.body import Body
@@ -11,7 +12,7 @@ from cutting.errors import refuse
 from cutting.finding import Finding
 from cutting.geometry import Path, bisect
 from cutting.geometry import Point as At
-from cutting.lengths import Length, Measured, found, inch, mm, named
+from cutting.lengths import Length, Measured, Rule, found, inch, mm, named
 from cutting.methods.darts import Darts
 from cutting.methods.share import least, most
 from cutting.methods.upper.ask import TopAsk
@@ -19,16 +20,16 @@ from cutting.methods.upper.curves import neck, square_in
 from cutting.methods.upper.styles import TOPS, TopStyle
 from cutting.where import choice, measure, part
 
-DEEP = inch(9)
+DEEP = Rule(9)
 """An armhole line further below the shoulder tip is spoken of."""
 HEAD = 584.2
 """Round the head where it was not measured, in mm: 23 in, an assumption that is said."""
 OVER_HEAD = 6.35
-SIDE_TAKES, ONE_DART, TWO_DARTS = inch(1), inch(1.5), inch(3)
+SIDE_TAKES, ONE_DART, TWO_DARTS = Rule(1), Rule(1.5), Rule(3)
 """What the side takes of a fitted waist before a dart does; the most one dart takes, and two."""
-NAPE = inch(1, "nape")
+NAPE = Rule(1, "nape")
 """How far the nape is below the neck point."""
-HIP_BELOW = inch(8, "hip_below_waist")
+HIP_BELOW = Rule(8, "hip_below_waist")
 
 
 @dataclass(frozen=True)
@@ -70,7 +71,7 @@ class TopSums:
 def work_out(body: Body, ask: TopAsk) -> TopSums:
     """The sums of a top. Raises CuttingError with every measure that is missing, or that cannot be served."""
     style = TOPS[ask.style]
-    _needed(body, ask, style)
+    body.need(*needs(ask, body.sizes))
     notes: list[Finding] = []
     girth = (
         body.chest if style.girth == "chest" and body.has("chest") else body.bust if body.has("bust") else body.chest
@@ -112,12 +113,14 @@ def work_out(body: Body, ask: TopAsk) -> TopSums:
     )  # fmt: skip
 
 
-def _needed(body: Body, ask: TopAsk, style: TopStyle) -> None:
-    keys = ["chest"] if style.girth == "chest" and not body.has("bust") else ["bust"] if not body.has("chest") else []
-    if not body.has("shoulder") and not body.has("shoulder_length"):
-        keys.append("shoulder")
-    if not body.has("nape_to_waist") and not body.has("neck_to_waist"):
-        keys.append("nape_to_waist")
+def needs(ask: TopAsk, has: Collection[str]) -> tuple[str, ...]:
+    """The measurements that a top cannot be drafted without; of two that will do, the one that is in `has`."""
+    style = TOPS[ask.style]
+    girths = ("chest", "bust") if style.girth == "chest" else ("bust", "chest")
+    lengths = ["nape_to_waist", "neck_to_waist"]
+    if not style.fitted and not ask.joined:
+        lengths.append("shoulder_to_tummy")
+    keys = [_first(girths, has), _first(("shoulder", "shoulder_length"), has), _first(lengths, has)]
     if style.fitted or ask.joined:
         keys.append("waist")
     if style.ends == "hip" and not ask.joined:
@@ -126,7 +129,11 @@ def _needed(body: Body, ask: TopAsk, style: TopStyle) -> None:
         keys.append("upper_arm")
         if ask.sleeve_length is None and ask.sleeve != "short":
             keys.append("sleeve_length")
-    body.need(*keys)
+    return tuple(keys)
+
+
+def _first(among: Sequence[str], has: Collection[str]) -> str:
+    return next((key for key in among if key in has), among[0])
 
 
 def _neck(body: Body, ask: TopAsk) -> tuple[Length, Length, Length]:
@@ -198,11 +205,14 @@ def _waist_levels(body: Body) -> tuple[Length, Length]:
 
     The nape is where it is, however deep the neck is cut.
     """
+    if not body.has("neck_to_waist") and not body.has("nape_to_waist"):  # the belly's level stands in for a loose top
+        front: Length = body.shoulder_to_tummy
+        return front, front - inch(0.5, "over_the_bust")
     if not body.has("neck_to_waist"):
-        back = NAPE + body.nape_to_waist
+        back = NAPE.now + body.nape_to_waist
         return back + inch(0.5, "over_the_bust"), back
-    front: Length = body.neck_to_waist
-    back = NAPE + body.nape_to_waist if body.has("nape_to_waist") else front - inch(0.5, "over_the_bust")
+    front = body.neck_to_waist
+    back = NAPE.now + body.nape_to_waist if body.has("nape_to_waist") else front - inch(0.5, "over_the_bust")
     if front.mm < back.mm - inch(1).mm:
         raise refuse("front.short", measure("neck_to_waist"), front=front, back=back)
     return front, back
@@ -214,13 +224,13 @@ def _armhole(body: Body, ask: TopAsk, girth: Measured, slope: Length, notes: lis
     if ask.style == "loose-top" and body.has("shoulder_to_chest"):
         depth = body.shoulder_to_chest - slope + lower
     elif body.has("armhole_depth"):
-        depth = NAPE + body.armhole_depth + inch(0.75, "armhole_ease") - slope + lower
+        depth = NAPE.now + body.armhole_depth + inch(0.75, "armhole_ease") - slope + lower
     else:
         depth = girth / 6 + inch(1.5, "armhole_ease") + lower
     if depth.mm < inch(4).mm:
         raise refuse("armhole.shallow", measure("armhole_depth"), depth=depth)
-    if depth.mm > DEEP.mm:
-        notes.append(Finding("armhole.deep", "note", part("front", "armhole"), {"depth": depth, "most": DEEP}))
+    if depth.mm > DEEP.now.mm:
+        notes.append(Finding("armhole.deep", "note", part("front", "armhole"), {"depth": depth, "most": DEEP.now}))
     return depth
 
 
@@ -254,12 +264,12 @@ def _darts(spare: Length, ask: TopAsk) -> Darts:
         return Darts.none()
     if ask.dart_intake is not None:
         return Darts(ask.dart_intake, 2 if ask.darts == "two" else 1, nothing)
-    over = least(most(spare - SIDE_TAKES, nothing), TWO_DARTS)
+    over = least(most(spare - SIDE_TAKES.now, nothing), TWO_DARTS.now)
     if over.mm < 3:
         return Darts.none()
-    if ask.darts == "two" or (ask.darts is None and over.mm > ONE_DART.mm):
+    if ask.darts == "two" or (ask.darts is None and over.mm > ONE_DART.now.mm):
         return Darts(over / 2, 2, nothing)
-    return Darts(least(over, ONE_DART), 1, nothing)
+    return Darts(least(over, ONE_DART.now), 1, nothing)
 
 
 def _ends(
@@ -269,11 +279,11 @@ def _ends(
     if ask.joined or style.fitted:
         return front_level, back_level
     if ask.top_length is not None:
-        back: Length = NAPE + ask.top_length
+        back: Length = NAPE.now + ask.top_length
     elif style.ends == "above_waist":
         back = most(back_level - inch(2, "above_the_waist"), armhole + inch(3, "below_armhole"))
     else:
-        back = NAPE + body.top_length if body.has("top_length") else back_level + HIP_BELOW
+        back = NAPE.now + body.top_length if body.has("top_length") else back_level + HIP_BELOW.now
     return back + front_level - back_level, back
 
 
@@ -287,7 +297,7 @@ def _hip(
     if style.ends != "hip" or ask.joined:
         wanted = (body.waist + named(ask.bust_ease, "bust_ease")) / 4 if body.has("waist") else width
         return back_level, most(width, wanted)
-    level = back_level + (body.waist_to_hip if body.has("waist_to_hip") else HIP_BELOW)
+    level = back_level + (body.waist_to_hip if body.has("waist_to_hip") else HIP_BELOW.now)
     wanted = most(width, (body.hip + named(ask.hip_ease, "hip_ease")) / 4)
     if body.has("waist"):
         belly: Length = body.shoulder_to_tummy if body.has("shoulder_to_tummy") else back_level

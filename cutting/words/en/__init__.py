@@ -13,6 +13,7 @@ from cutting.words.en.numbers import number_name
 from cutting.words.en.page import page
 from cutting.words.en.problems import say_problem
 from cutting.words.en.sewing import notion_name, piece_label, sewn_to
+from cutting.words.en.slips import say_answer
 from cutting.words.en.trade import cloth_name, half_name, kind_name, method_words, style_name, thickness_name
 from cutting.words.en.yardage import cost_formula, yardage_formula
 
@@ -20,6 +21,6 @@ __all__ = [
     "about_way", "check_labels", "check_say", "choice_words", "cloth_name", "cost_formula", "fold_words", "formula",
     "from_along", "group_name", "half_name", "kind_name", "mark_say", "mark_words", "measure_name", "method_words",
     "notion_name", "number_name", "page", "panel_name", "piece_label", "posture", "rule_name", "saving_words",
-    "say_effect", "say_finding", "say_fold", "say_problem", "section_name", "sewn_to", "source_name", "style_name",
+    "say_answer", "say_effect", "say_finding", "say_fold", "say_problem", "section_name", "sewn_to", "source_name", "style_name",
     "taking", "thickness_name", "yardage_formula",
 ]  # fmt: skip

@@ -1,5 +1,6 @@
 """Each choice in a tailor's words: what is asked, a hint, what is taken where nothing is chosen, its rules."""
 
+from cutting.words.en.trade import METHODS
 from cutting.words.language import ChoiceWords
 
 GROUPS = {
@@ -17,7 +18,6 @@ SOURCES = {"method": "by the method", "style": "by the style", "cloth": "by the 
 
 _SPEAK = ("The calls speak", "of cut lines on cloth, of sewing lines on paper", "")
 _ANOTHER = ("Cut from another cloth", "Cloth, Mark and Lay then have both", "")
-_DARTS = ("Darts in each back and front", "they take the waist in", "As the waist needs")
 CHOICES: dict[str, dict[str, tuple[str, str, str]]] = {
     # kind of garment: choice: what is asked, hint, what is taken where nothing is chosen and no length can be named
     "lower": {
@@ -25,6 +25,7 @@ CHOICES: dict[str, dict[str, tuple[str, str, str]]] = {
         "waist_finish": ("Finished with", "", ""),
         "closure": ("Opens with", "", ""),
         "closure.joined": ("Opens with", "one zip through the waist, or nothing", ""),
+        "zip_edge": ("Zip's edge behind", "from the waist to 1 in below the zip", ""),
         "band": ("The band is placed", "verticals start from its top", ""),
         "band_depth": ("Band, finished", "a strip is twice this and two seams", ""),
         "band_overlap": ("Overlap", "for hook and bar", ""),
@@ -32,6 +33,7 @@ CHOICES: dict[str, dict[str, tuple[str, str, str]]] = {
         "casing": ("Casing", "cut on and turned twice", ""),
         "heading": ("Heading", "what stands up over the tie", ""),
         "elastic": ("Elastic", "without its overlap", ""),
+        "front_waist": ("The front is as wide as", "what is behind is drawn in by the elastic", ""),
         "waist_position": ("The waist is", "where the figure was taken", ""),
         "belt_loops": ("Belt loops", "", ""),
         "seat": ("Seat", "sets the back's tip, raise and slant", ""),
@@ -40,6 +42,9 @@ CHOICES: dict[str, dict[str, tuple[str, str, str]]] = {
         "ease_place": ("That ease is placed", "", ""),
         "hip_split": ("The back's hip wider by", "what the front gives up", ""),
         "waist_ease": ("Ease at the waist", "all round", ""),
+        "waist_split": ("The back's waist wider by", "what the front gives up", ""),
+        "waist_in": ("Side, in at the waist", "of a waist that is gathered", ""),
+        "back_waist_extra": ("Back wider at the waist by", "at its centre, where the waist is gathered", ""),
         "seat_raise": ("Centre back, up", "for sitting down", "by the seat"),
         "centre_slant": ("Centre back, in", "at the waist", "by the seat"),
         "centre_base": ("Centre back, in on the crotch line", "holds the seat closer", ""),
@@ -47,6 +52,7 @@ CHOICES: dict[str, dict[str, tuple[str, str, str]]] = {
         "side_raise": ("Side, up", "the waist rises to the side", ""),
         "waist_cleanup": ("When it is joined, the waist is", "", ""),
         "crotch_depth": ("Depth to the crotch line", "from the top of the figure", ""),
+        "crotch_fit": ("The crotch seam is as long as", "depth, then the back's tip, are found for it", ""),
         "crotch_ease": ("Ease in the depth", "room to sit", ""),
         "crotch_extension": ("Front extension", "room between the legs", ""),
         "back_extension": ("Back extension", "more than the front's", ""),
@@ -58,18 +64,32 @@ CHOICES: dict[str, dict[str, tuple[str, str, str]]] = {
         "length": ("Finished length", "from the top of the figure to the hem", "by the style"),
         "knee_ease": ("Ease at the knee", "all round", ""),
         "knee_width": ("Knee, all round", "sewn; instead of the ease", "knee and its ease"),
+        "thigh_line": ("Thigh line, below the crotch line", "a straight leg falls from here", "2 in, lower where the leg runs in"),
         "thigh_ease": ("Ease at the thigh", "sets the leg line", ""),
-        "back_wider": ("The back's leg wider by", "shared about the crease", ""),
+        "back_wider": ("The back's leg wider by", "shared about the crease", "with the crotch point; 1 in about a crease"),
+        "back_side_out": ("Back's side, out", "from hip to crotch line", ""),
         "hem_width": ("Hem, all round one leg", "sewn", "by the style"),
+        "hem_ease": ("Hem wider than the ankle by", "all round", ""),
+        "side_in_hem": ("Side, in at the hem", "from the guide line", "by the style"),
+        "inner_in_hem": ("Inner leg, in at the hem", "from the crotch line's width", "by the style"),
         "fullness": ("Times a quarter of the hip", "a number from 1 to 4", ""),
         "hem": ("Hem to turn up", "cut", ""),
         "turn_up": ("Turn-up, finished", "cut twice as deep", "none"),
-        "darts": _DARTS,
-        "dart_place": ("The dart stands", "", ""),
-        "dart_intake": ("Dart, takes in", "each of them", "what is left over"),
-        "dart_length": ("Dart, long", "from the seam down", "by the panel"),
+        "front_darts": ("Darts in each front", "they take the waist in", "As the waist needs"),
+        "front_dart_place": ("Front dart, from the centre", "its middle, along the waist seam", ""),
+        "front_dart_intake": ("Front dart, takes in", "each of them", "what is left over"),
+        "front_dart_length": ("Front dart, long", "from the seam down", "4 in"),
+        "back_darts": ("Darts in each back", "they take the waist in", "As the front, or the seat needs"),
+        "back_dart_place": ("Back dart, from the centre", "its middle, along the waist seam", ""),
+        "back_dart_intake": ("Back dart, takes in", "each of them", "what is left over"),
+        "back_dart_length": ("Back dart, long", "from the seam down", "5 in"),
+        "darts": ("Darts in each back and front", "they take the waist in", "As the waist needs"),
+        "dart_place": ("The darts stand", "", ""),
+        "dart_intake": ("Darts, take in", "each of them", "what is left over"),
+        "dart_length": ("Darts, long", "from the seam down; the back's 1 in longer", "by the panel"),
         "yoke": ("Back yoke, deep at the centre", "the dart is in its seam", "none"),
         "pockets": ("Pockets", "each brings all its pieces", ""),
+        "pocket_start": ("Opening starts", "below the waist", "1 in below the lowest stitching"),
         "pocket_opening": ("Opening in the seam", "", ""),
         "pocket_wide": ("Curved opening, along the waist", "", ""),
         "pocket_deep": ("Curved opening, down the side", "", ""),
@@ -100,8 +120,8 @@ CHOICES: dict[str, dict[str, tuple[str, str, str]]] = {
         "darts": ("Waist darts in each back and front", "", "As the waist needs"),
         "dart_intake": ("Dart, takes in", "each of them", "what is left over"),
         "sleeve": ("Sleeve", "", ""),
-        "sleeve_ease": ("Ease at the upper arm", "close 1 1/2, straight 2, loose 4", ""),
-        "cap_ease": ("Cap longer than the armhole by", "0 loose, 1/2 to 1 set in", ""),
+        "sleeve_ease": ("Ease at the upper arm", "close 1 1/2 in, straight 2 in, loose 4 in", ""),
+        "cap_ease": ("Cap longer than the armhole by", "0 loose, 1/2 to 1 in set in", ""),
         "sleeve_length": ("Sleeve length", "with the elbow bent", "by the kind"),
         "sleeve_round": ("Lower edge, all round", "with the elbow bent", "from the arm or the wrist"),
         "top_length": ("Length", "from the nape, finished", "by the style"),
@@ -118,6 +138,12 @@ CHOICES: dict[str, dict[str, tuple[str, str, str]]] = {
     },
 }  # fmt: skip
 _NUMBER = {"none": "None", "one": "One", "two": "Two"}
+_DART_PLACE = {
+    "half-panel": "In the panel's middle",
+    "from-centre": "4 in from the centre",
+    "crease": "On the crease",
+    "bust-span": "Under the bust point",
+}
 _CHALK = {"on-cloth": "On cloth, seams inside", "on-paper": "On paper, net"}
 RULES: dict[str, dict[str, dict[str, str]]] = {
     "lower": {
@@ -131,16 +157,18 @@ RULES: dict[str, dict[str, dict[str, str]]] = {
         "waist_position": {"worn": "Where it is worn", "natural": "Natural", "high": "High", "low": "Low"},
         "belt_loops": {"none": "None", "four": "A strip cut in four"},
         "seat": {"flat": "Flat", "usual": "Usual", "full": "Full"},
-        "seat_height": {"raise-only": "Raise the back", "small-drop-and-raise": "Front 1/2 down, back up", "drop-and-raise": "Front down as the back goes up", "none": "Level"},
+        "seat_height": {"raise-only": "Raise the back", "small-drop-and-raise": "Front 1/2 in down, back up", "drop-and-raise": "Front down as the back goes up", "none": "Level"},
         "ease_place": {"back": "All in the back", "panels": "In every panel", "measure": "In the measure, so the rules grow with it"},
         "waist_cleanup": {"back-to-front": "Right as it is: the back cut to the front", "back-larger": "Taken in behind, cut 1 in larger", "redraw-centre": "Redrawn at the centre back", "re-mark-side": "Marked anew at the side"},
-        "crotch_depth": {"hip/4": "hip / 4", "hip/4+1": "hip / 4 + 1", "hip/4+2": "hip / 4 + 2, high waist", "hip/4+3": "hip / 4 + 3, very loose", "hip/3": "hip / 3", "hip/3-1": "hip / 3 - 1", "seated": "Measured seated", "outseam-inseam": "Outseam less inseam"},
+        "crotch_depth": {"rise": "By the measured rise, and 1/2 in; else by the method", "hip/4": "hip / 4", "hip/4+1": "hip / 4 + 1 in", "hip/4+2": "hip / 4 + 2 in, high waist", "hip/4+3": "hip / 4 + 3 in, very loose", "hip/3": "hip / 3", "hip/3-1": "hip / 3 - 1 in", "seated": "Measured seated", "outseam-inseam": "Outseam less inseam"},
         "crotch_extension": {"hip/16": "hip / 16", "hip/20": "hip / 20", "by-size": "By size, 2 to 3 in", "thigh/2": "From half the thigh", "thigh-eased": "From the thigh and its ease", "thigh-cut": "From half the thigh, cut", "panel/4": "A quarter of the panel"},
+        "crotch_fit": {"rule": "These rules make it", "measured": "The body is there, and 1/2 in"},
         "back_extension": {"tip": "Front's and the tip", "hip/8": "hip / 8", "hip/10": "hip / 10", "panel/2": "Half the panel"},
         "back_tip": {"by-seat": "By the seat"},
         "hip_line": {"measured": "As measured from the waist", "two-above": "2 in above the crotch line", "hip/16-above": "hip / 16 above it"},
-        "darts": _NUMBER,
-        "dart_place": {"half-panel": "In the panel's middle", "from-centre": "4 in from the centre", "crease": "On the crease", "bust-span": "Under the bust point"},
+        "front_darts": _NUMBER, "back_darts": _NUMBER, "darts": _NUMBER,
+        "front_dart_place": _DART_PLACE, "back_dart_place": _DART_PLACE, "dart_place": _DART_PLACE,
+        "front_waist": {"waist": "To the waist", "hip": "To the hip, flat"},
         "pockets": {"in-seam": "In the side seam", "front-curved": "Curved, in front", "back-patch": "Patch behind", "outside-patch": "Outside patch, piped"},
         "back_from": {"front": "From the cut front, by additions", "itself": "By itself, from lines of its own"},
         "marking": _CHALK,
@@ -180,3 +208,37 @@ def rule_name(kind: str, key: str, rule: str, joined: bool) -> str:
 def source_name(source: str) -> str:
     """Where the usual choice comes from; empty for what is taken everywhere."""
     return SOURCES[source]
+
+
+EITHER = {
+    "joined": {"yes": "where a top is sewn to the waist", "no": "where the garment has a waist of its own"},
+    "fitted": {"yes": "where the top is fitted to the waist", "no": "where the top is not fitted to the waist"},
+}
+WHERE = {
+    "leg": "where the leg goes another way",
+    "waist_is": "where the waist is {fits}",
+    "by_seat": "where tip, raise or slant go by the seat",
+    "by_thigh": "where the leg is drawn by the thigh",
+    "ends": "where the top reaches the hip",
+    "method": "by the method '{methods}'",
+    "panels": "where front and back are two panels",
+}
+"""Where a choice is read, by the fact that it needs."""
+_FITS = {"fitted": "fitted", "half": "elastic behind alone", "half-flat": "flat in front", "gathered": "gathered"}
+
+
+def idle_words(kind: str, choice: str, key: str, among: tuple[str, ...] | list[str]) -> dict[str, str]:
+    """A choice that changes nothing, by its name, and where it would be read: the need (`key`, `among`) not met."""
+    if key in EITHER:
+        where = EITHER[key][among[0]]
+    elif key in WHERE:
+        methods = " or ".join(METHODS[one].name if one in METHODS else one for one in among)
+        where = WHERE[key].format(fits=" or ".join(_FITS.get(one, one) for one in among), methods=methods)
+    else:
+        names = RULES[kind].get(key, {}) | _STATES
+        said = [names[one] for one in among if one in names]
+        where = f"where '{CHOICES[kind][key][0]}' is {' or '.join(said)}"
+    return {"choice": f"'{CHOICES[kind][choice][0]}'", "where": where}
+
+
+_STATES = {"": "left to its rule", "a length": "more than 0", "0": "0"}

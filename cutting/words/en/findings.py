@@ -3,9 +3,11 @@
 from cutting.finding import Finding
 from cutting.lengths import Unit, show
 from cutting.words.en.checks import CHECKS, check_say
+from cutting.words.en.choices import idle_words
 from cutting.words.en.marks import panel_name
 from cutting.words.en.measures import measure_name
 from cutting.words.en.problems import worded
+from cutting.words.inches import as_taped
 
 FINDINGS: dict[str, str] = {
     "extension.floor": "Half the thigh less a quarter of the hip is very little: the extension is kept at {used}.",
@@ -32,9 +34,19 @@ FINDINGS: dict[str, str] = {
     "hip_line.gap": "The hip line is {gap} above the crotch line; 1 to 4 1/2 in are usual. Measure waist to hip again.",
     "knee.floor": "The knee of {wanted} would be under 7/10 of the crotch line: it is kept at {used}.",
     "knee.unmeasured": "The knee was not measured: its width of {used} is 7/10 of the crotch line.",
+    "thigh.capped": "Half the thigh with that ease is {wanted}: the leg falls straight from the crotch point, {used} wide.",
+    "thigh.unmeasured": "The thigh was not measured: the leg comes to {used} round at the crotch line; measure it to check its room.",
+    "elastic.unmeasured": "The waist was not measured: how long the elastic is cut is tried on the body.",
+    "hip.unmeasured": "The hip was not measured: it is not checked that the waist passes it, nor that it has room.",
     "depth.guard": "The crotch line is {depth} down, the measured rise is {rise}: it would hang low. Rise and 1 in would do.",
-    "depth.shallow": "The crotch line is {depth} down, the measured rise is {rise}: there is no room to sit. Choose the seated rule.",
+    "depth.by_rise": "The crotch line is {used} down, by the measured rise; the method's own rule would give {own}.",
+    "depth.capped": "A third of the hip less 1 in would be {wanted} deep: with a rise of {rise}, 2 in more than that are enough: {used}.",
     "diagonal.moved": "The crotch curve's diagonal of {wanted} is brought to {used}: the curve would dent or cut in.",
+    "choice.idle": "{choice} changes nothing here: it is read {where}.",
+    "curve.moved": "The curve comes out {used} outside the centre line at the hip line, not {wanted}: there is no room to swing further.",
+    "dart.shortened": "The dart of {wanted} is made {used} long: it ends above the hip line.",
+    "zip.shorter": "A zip of {wanted} would run round the crotch curve: it is {used} long.",
+    "pocket.start": "The pocket starts {used} down, not {wanted}: the yoke's seam would be in its mouth.",
     "hem.widened": "The back hem is {by} wider at the inner leg, so that the inner legs are equal.",
     "doubt.model": "The {measure} of {is_} does not fit the other measures: from {low} to {high} would.",
     "doubt.last": "The {measure} is {is_}; on the last sheet it was {was}.",
@@ -58,11 +70,13 @@ def say_finding(finding: Finding, unit: Unit) -> str:
     params = worded(finding.params, unit)
     if finding.code in CHECKS:
         sides = {side: show(finding.params[side], unit).text for side in ("left", "right")}
-        return check_say(finding.code, False).format(**sides)
+        return as_taped(check_say(finding.code, False), unit).format(**sides)
     if "panel" in params:
         params["piece"] = panel_name(params["panel"]).capitalize()
+    if finding.code == "choice.idle" and "kind" in params:
+        params |= idle_words(**finding.params)
     if "percent" in params:
         params["percent"] = f"{params['percent']:g} %"
     if "times" in params:
         params["times"] = f"{params['times']:.2f}"
-    return FINDINGS[finding.code].format(**{"measure": measure_name(finding.where.measure)} | params)
+    return as_taped(FINDINGS[finding.code], unit).format(**{"measure": measure_name(finding.where.measure)} | params)

@@ -2,6 +2,7 @@
 
 from cutting.lengths import Length, Unit
 from cutting.words.en.measures import measure_name
+from cutting.words.inches import as_taped
 from cutting.words.sums import Names, sum_text
 
 LABELS = {
@@ -16,12 +17,14 @@ LABELS = {
     "hip_below_waist": "below the waist", "above_the_waist": "above the waist", "short_sleeve": "of sleeve", "under_the_cap": "under the cap", "hand": "for the hand",
     "over_the_dart": "so that it meets the dart below", "narrower": "narrower", "two_ends": "for both ends", "facing": "of facing", "allowance.neck": "neck seam", "allowance.shoulder": "shoulder seam",
     "allowance.armhole": "armhole seam", "allowance.cap": "armhole seam", "allowance.underarm": "underarm seam",
+    "hem_ease": "ease at the hem", "side_out": "that the back's side is out", "back_waist_extra": "more behind", "to_pass": "to pass", "below_the_stitching": "below the stitching", "stitched": "of turned waist",
+    "to_sit": "to sit", "by_crotch_length": "that fits the crotch length",
     "overlap": "overlap", "hem": "hem", "zip": "zip", "crotch_ease": "crotch ease", "hip_ease": "hip ease",
     "waist_ease": "waist ease", "thigh_ease": "thigh ease", "knee_ease": "knee ease", "side_raise": "side raise",
     "back_wider": "that the back is wider", "lift": "lift", "over_the_bust": "over the bust",
     "low_waist": "that the waist is worn low", "hip_split": "that the back's hip is wider", "half_elastic": "to gather",
     "two_seams": "the two seams", "leg": "of leg", "at_the_knee": "at the knee", "to_take_in": "to take in", "turn_up": "turn-up", "below_the_band": "below the band", "loose": "to be loose", "casing": "casing", "heading": "heading and its turn", "channel": "channel",
-    "tie": "tie", "to_tie": "to tie", "seven_tenths_of_crotch_round": "which is 7/10 of the crotch line all round",
+    "tie": "tie", "to_tie": "to tie",
 }  # fmt: skip
 FOUND = {
     "over_the_head": "so that the head passes", "over_the_tummy": "so that the side passes the belly", "shoulder_run": "what the shoulder runs out level", "to_the_bust": "down to the bust's level", "below_the_bust": "up to 1 in below the bust point, or 1/2 in below the armhole line", "short_of_bust": "to 1 1/2 in short of the bust point",
@@ -37,6 +40,9 @@ FOUND = {
     "to_the_yoke": "down to the yoke", "dart_to_the_edge": "prolonged to the strip's edge", "dart_left": "what the strip leaves of it",
     "room_for_it": "as large as there is room for", "facing_wide": "width of the facing", "beyond_opening": "1 in beyond the opening",
     "of_the_bag": "of the bag's own shape", "strip_takes": "what the strip takes", "inner_leg_equal": "where the inner legs come out equal", "to_the_bottom": "to the front's bottom", "widest_leg": "widest line of the leg, cut", "widest_part": "widest line of the small parts, cut",
+    "kept_on_the_panel": "kept on the panel", "above_the_knee": "wider above the knee", "to_the_hem_line": "down to the hem line", "to_the_leg": "what the leg runs in",
+    "below_the_yoke": "below the yoke's seam",
+    "seven_tenths_of_crotch_round": "7/10 of the crotch line all round",
     "to_the_crease": "as far as the crease", "widest_back": "widest line of the back, cut",
 }  # fmt: skip
 NAMES = Names(measure_name, LABELS, FOUND)
@@ -44,4 +50,4 @@ NAMES = Names(measure_name, LABELS, FOUND)
 
 def formula(length: Length, unit: Unit) -> str:
     """The sum with names: `hip / 4 + 1 in side seam + 1/2 in centre seam`."""
-    return sum_text(length, unit, NAMES)
+    return as_taped(sum_text(length, unit, NAMES), unit)

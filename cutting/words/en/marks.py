@@ -10,7 +10,7 @@ PLACES = {
     "centre_at_waist": "the centre", "centre_in": "the centre", "centre_drop": "the centre's lowered point", "waist_line": "the waist line",
     "dart_near": "the dart's near leg", "dart_place": "the dart's middle", "crease": "the crease",
     "front_crotch_point": "the front's crotch point", "crotch_tip": "the back crotch point", "front_centre_line": "the front's centre",
-    "centre_slant": "the centre back's top", "seat_raise": "the centre back's top", "centre_line": "the centre back",
+    "centre_out": "the centre back's top", "centre_slant": "the centre back's top", "seat_raise": "the centre back's top", "centre_line": "the centre back",
     "front_knee_inner": "the front's inner leg", "front_knee_side": "the front's side", "front_hem_inner": "the front's inner leg",
     "front_hem_side": "the front's side", "front_thigh_inner": "the front's inner leg", "strip_end": "the strip's end",
     "centre_base": "the centre back on the crotch line", "own_centre": "the centre back on the crotch line", "own_slant": "the centre back's top",
@@ -20,7 +20,7 @@ PLACES = {
     "hip_level": "the hip line", "strip_centre": "the centre's end of the strip's line", "strip_corner": "its top line",
     "strip_guide": "its guide line", "bag_corner": "the bag's corner", "bag_level": "the opening's line", "bag_middle": "the bag's lowest point", "opening": "the opening",
     **top_marks.PLACES,
-    "just_marked": "the point just marked", "side_top": "the side's top", "patch_corner": "the patch's corner", "waist_middle": "the middle of the waist", "fold": "the fold", "selvedge": "the selvedge", "cut_end": "the cut end of the cloth",
+    "just_marked": "the point just marked", "side_top": "the side's top", "back_on_hem_line": "the back's point on the hem line", "back_hem_in": "the back's point on the hem line", "patch_corner": "the patch's corner", "waist_middle": "the middle of the waist", "fold": "the fold", "selvedge": "the selvedge", "cut_end": "the cut end of the cloth",
 }  # fmt: skip
 GUIDE = "the guide line"
 LEAST = 0.05
@@ -76,7 +76,7 @@ _FRONT: dict[str, tuple[str, str]] = {
     "knee_side": ("Knee, side", "The same on the other side of the crease."),
     "hem_inner": ("Hem, inner leg", "The hem is shared equally about the crease."),
     "hem_side": ("Hem, side", "The same on the other side of the crease."),
-    "thigh_width": ("Leg line", "Two inches below the crotch line; from here the leg falls straight."),
+    "thigh_width": ("Leg line", "From this line down the leg falls straight."),
     "hem_width": ("Hem width", "Straight down from the leg line."),
     "hem_in": ("Hem, side", "The side runs in a little towards the hem."),
 }  # fmt: skip
@@ -89,6 +89,7 @@ _BACK: dict[str, tuple[str, str]] = {
     "centre_base": ("Centre back on the crotch line", "The centre back starts a little in: the seat is held closer."),
     "crotch_tip": ("Back crotch point, out", "The seat needs more room than the front: the point moves out."),
     "tip_drop": ("Back crotch point, level", "This level makes the back's inner leg as long as the front's."),
+    "centre_out": ("Centre back, out", "The back is wider than the seat here, for the elastic: what is over goes to the centre."),
     "centre_slant": ("Centre back, in", "The centre back leans in towards the waist over the seat."),
     "seat_raise": ("Centre back, up", "The raise is what the seat takes when one sits down."),
     "hip_width": ("Back hip width", "From the centre back towards the side; the ease of the hip is here."),
@@ -118,9 +119,12 @@ _LEG: dict[str, tuple[str, str]] = {
     "back_tip": ("Back crotch point", "Half of its drop below the rise line."),
     "front_tip": ("Front crotch point", "The back's inner leg, measured up from the front's bottom, ends here."),
     "front_bottom": ("Front's bottom", "The inner leg ends here."),
+    "back_on_hem_line": ("Back's point on the hem line", "Straight down from the back's point, out."),
+    "back_hem_in": ("Back's bottom, in", "The inner leg leans in towards the hem."),
     "back_bottom": ("Back's bottom", "A little lower and in: the back's inner leg leans."),
     "hem_line": ("Hem", "The middle line's end: the hem runs from here to both bottoms."),
     "casing_line": ("Casing line", "The waist slants up to this height at the centre."),
+    "fold_at_waist": ("Waist, at the fold", "The casing is cut on above it: everything else is measured from here."),
     "slanted_waist": ("Waist", "A quarter of the waist and 2 in, never less than a quarter of the hip: it has to pass over it."),
     "corner": ("Corner of the crotch", "As deep as one sits."),
     "crotch_point": ("Crotch point", "Two inches out, parallel to the waist."),
@@ -130,7 +134,7 @@ _LEG: dict[str, tuple[str, str]] = {
 PANELS = {
     "leg": "leg",
     "front": "front", "back": "back", "band": "band", "front-band": "front band", "back-band": "back band",
-    "channel": "channel", "tie": "tie", "yoke": "yoke", "pocket-bag": "pocket bag", "pocket-facing": "pocket facing",
+    "channel": "channel", "tie": "tie", "yoke": "yoke", "pocket-bag": "pocket bag", "front-pocket-bag": "front pocket bag", "pocket-facing": "pocket facing",
     "pocket-backing": "pocket backing", "patch": "patch pocket", "outside-patch": "outside pocket", "piping": "piping",
     **top_marks.PANELS,
     "fly-facing": "fly facing", "fly-guard": "fly guard", "belt-loops": "belt loops",

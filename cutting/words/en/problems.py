@@ -6,6 +6,7 @@ from cutting.errors import Problem
 from cutting.lengths import Length, Unit, show
 from cutting.words.en.marks import panel_name
 from cutting.words.en.measures import measure_name
+from cutting.words.inches import as_taped
 
 PROBLEMS: dict[str, tuple[str, str]] = {
     "job.json": ("This is not a job file: it cannot be read from line {line}, column {column} on", "Mend the file at that place, or export it anew."),
@@ -62,6 +63,7 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "length.short": ("A length of {length} ends above the knee line at {knee}", "Give a longer length: this style goes past the knee."),
     "inner_leg.open": ("The inner legs cannot be made equal: the back is {over} longer", "Choose a smaller back tip or a wider hem."),
     "side.open": ("The side seams cannot be made equal", "Choose a smaller seat raise, or a flat seat."),
+    "dart.outside": ("A dart {place} from the centre runs off the panel", "Choose from {least} to {most}."),
     "outline.crossed": ("The {panel}'s outline crosses itself", "Check the measures against each other; thigh, knee and hem first."),
     "choice.unused_top": ("A {style} does not use this choice", "Leave it out."),
     "choice.joined": ("The top is sewn to this waist: it has no finish of its own", "Leave it out."),
@@ -96,6 +98,7 @@ def worded(params: dict[str, Any], unit: Unit) -> dict[str, Any]:
 
 INSTEAD = {
     "body_rise": "Measure it, or choose another crotch depth on Design, such as a quarter of the hip.",
+    "crotch_length": "Measure it, or let the rules make the crotch seam, on Design.",
     "inseam": "Measure it, or choose another crotch depth on Design.",
     "ankle": "Measure it, or give the hem's width on Design.",
     "bust_span": "Measure it, or choose another place for the dart on Design.",
@@ -156,7 +159,7 @@ def _params(problem: Problem, unit: Unit) -> dict[str, Any]:
 
 def say_problem(problem: Problem, unit: Unit) -> tuple[str, str]:
     """What is wrong, and how to mend it."""
-    what, mend = PROBLEMS[problem.code]
+    what, mend = (as_taped(text, unit) for text in PROBLEMS[problem.code])
     params = _params(problem, unit)
     key = problem.where.measure
     if problem.code == "measure.missing":

@@ -8,10 +8,12 @@ from django.http import HttpRequest
 from ninja import Field, Query, Router, Schema
 
 from shop.accounts.reading import page_of
+from shop.accounts.writing import own
 from shop.api.auth import person
 from shop.api.routers.clients import ClientOut, client_out
 from shop.api.routers.sheets import SheetOut, sheet_out
 from shop.bridge.drafting import PlanShape, WidthShape
+from shop.bridge.own_number import OwnNumberOut, own_number
 from shop.bridge.trade import session_of
 from shop.bridge.words import said_plan
 from shop.clients.queries import counting
@@ -21,7 +23,7 @@ from shop.orders import actions, queries
 from shop.orders.group import members
 from shop.orders.models import Cut, Garment, Order
 from shop.orders.whole import whole_order, whole_orders
-from shop.plans.job import outfit_id
+from shop.plans.job import needs_of_order, outfit_id
 from shop.plans.making import plan_order, plan_together, widths_of
 from shop.plans.models import PlanRun
 from shop.plans.queries import best_plan
@@ -121,6 +123,7 @@ class OrderOut(Schema):
     cut: CutOut | None
     garments: list[GarmentOut]
     session: str = Field(description="what its garments ask to be measured")
+    needs: list[str] = Field(description="the points they cannot be drafted without")
     group: int = Field(description="how many orders it is one of that share an outfit; 1 where it is alone")
 
 
@@ -167,6 +170,7 @@ def order_out(request: HttpRequest, row: Order) -> OrderOut:
         cloth=_cloth(row.cloth), other_cloth=_cloth(other) if other else None, shelf=row.shelf_id,
         cut=_cut(queries.cut_for(actor, row.id)), garments=[_garment(garment) for garment in whole.garments],
         session=session_of([garment.style for garment in whole.garments]),
+        needs=needs_of_order(actor, whole),
         group=members(actor, row).count() if row.group else 1,
     )  # fmt: skip
 
@@ -232,6 +236,20 @@ def plan_answer(
     actor = person(request)
     said = said_plan(best_plan(actor, run), unit or actor.workshop.unit)
     return PlanAnswer(id=run.id, plan=said, clients=clients or {})
+
+
+class OwnNumberIn(Schema):
+    """A number worked out by hand, for the number of the plan with that key."""
+
+    key: str = Field(max_length=80)
+    typed: str = Field(max_length=40)
+
+
+@router.post("/plans/{id}/number", response=OwnNumberOut)
+def check_own_number(request: HttpRequest, id: UUID, body: OwnNumberIn) -> OwnNumberOut:
+    """A number of one's own beside the plan's: the difference, what it does, the slip it looks like."""
+    actor = person(request)
+    return own_number(own(PlanRun, actor, id).plan, body.key, body.typed, actor.workshop.unit)
 
 
 @router.get("/plans/{id}/widths", response=list[WidthShape])

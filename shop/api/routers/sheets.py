@@ -1,11 +1,11 @@
 """Sheets, their readings and what is advised about them; the points of the tape."""
 
 from datetime import date, datetime
-from typing import Any, Literal
+from typing import Annotated, Any, Literal
 from uuid import UUID
 
 from django.http import HttpRequest
-from ninja import Field, Router, Schema
+from ninja import Field, Query, Router, Schema
 
 from shop.api.auth import person
 from shop.api.routers.file import FileIn, FileOut, LineOut
@@ -161,10 +161,12 @@ def sheet_out(request: HttpRequest, row: Sheet, last: list[Reading] | None = Non
 
 @router.get("/points", response=list[PointOut])
 def points(
-    request: HttpRequest, session: Literal["trousers", "top", "jumpsuit", "full"] = "trousers"
+    request: HttpRequest,
+    session: Literal["trousers", "top", "two-piece", "jumpsuit", "full"] = "trousers",
+    needs: Annotated[str, Query(max_length=400)] = "",
 ) -> list[dict[str, Any]]:
-    """The points of a session, in the order of taking."""
-    return points_of(session)
+    """The points of a session, in the order of taking; `needs` (keys with commas) are those an order asks for."""
+    return points_of(session, [key for key in needs.split(",") if key])
 
 
 @router.post("/flat", response=FlatOut)

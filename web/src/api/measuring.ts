@@ -1,5 +1,6 @@
 /** Sheets and readings: what the measuring pages ask of the server. */
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { planAnew } from "./anew";
 import { server, answered } from "./client";
 import type { components } from "./schema.gen";
 import { useOrderRow } from "./orders";
@@ -10,19 +11,21 @@ export type Sheet = Schemas["SheetOut"];
 export type Reading = Schemas["ReadingOut"];
 export type Advice = Schemas["AdviceOut"];
 export type Way = Schemas["WayOut"];
-export type Session = "trousers" | "top" | "jumpsuit" | "full";
+export type Session = "trousers" | "top" | "two-piece" | "jumpsuit" | "full";
 export type Waist = "worn" | "natural" | "high" | "low";
 
 const path = (id: string) => ({ params: { path: { id } } });
 
-/** The points of a session in the order of taking. */
-export const usePoints = (session: Session) =>
-  useQuery({
-    queryKey: ["points", session],
-    queryFn: () => answered(server.GET("/api/points", { params: { query: { session } } })),
+/** The points of a session in the order of taking; `needs` are those that an order's garments ask for. */
+export const usePoints = (session: Session, needed: string[] = []) => {
+  const needs = needed.join(",");
+  return useQuery({
+    queryKey: ["points", session, needs],
+    queryFn: () => answered(server.GET("/api/points", { params: { query: { session, needs } } })),
     staleTime: Infinity,
     placeholderData: keepPreviousData,
   });
+};
 
 /** Doubts, second ways, last time's values. */
 export const useAdvice = (sheet: string) =>
@@ -44,8 +47,9 @@ export const useAllReadings = (sheet: string) =>
 export function useSheetWrites(order: string, sheet: string) {
   const memory = useQueryClient();
   const onSuccess = async () => {
-    for (const key of [["order", order], ["plan", order], ["bench"], ["sheets"], ["readings", sheet]])
+    for (const key of [["order", order], ["bench"], ["sheets"], ["readings", sheet]])
       void memory.invalidateQueries({ queryKey: key });
+    void planAnew(memory, order);
     await memory.invalidateQueries({ queryKey: ["advice", sheet] });
   };
   const read = useMutation({
@@ -103,8 +107,8 @@ export function useCorrect(order: Schemas["OrderOut"]) {
       return answered(server.PUT("/api/orders/{id}", { ...path(order.id), body }));
     },
     onSuccess: () => {
-      for (const key of [["order", order.id], ["plan", order.id], ["sheets"]])
-        void memory.invalidateQueries({ queryKey: key });
+      for (const key of [["order", order.id], ["sheets"]]) void memory.invalidateQueries({ queryKey: key });
+      void planAnew(memory, order.id);
     },
   });
 }

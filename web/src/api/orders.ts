@@ -1,5 +1,6 @@
 /** Orders, their garments and their cloths: read, and written row by row. */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { planAnew } from "./anew";
 import { server, answered } from "./client";
 import { useRowWrite } from "./rows";
 import type { components } from "./schema.gen";
@@ -45,7 +46,7 @@ export function useOrderRow<Row extends { version?: number }>(
   const known = () => pick(memory.getQueryData<Order>(["order", order])!);
   const remember = (row: Row) => {
     memory.setQueryData<Order>(["order", order], (was) => was && place(was, row));
-    void memory.invalidateQueries({ queryKey: ["plan", order] });
+    void planAnew(memory, order);
     void memory.invalidateQueries({ queryKey: ["bench"] });
   };
   return useRowWrite(`write:${order}`, known, remember, send);
@@ -77,7 +78,7 @@ export function useOutfit(order: string) {
     },
     onSettled: async () => {
       await memory.invalidateQueries({ queryKey: ["order", order] });
-      void memory.invalidateQueries({ queryKey: ["plan", order] });
+      void planAnew(memory, order);
       void memory.invalidateQueries({ queryKey: ["bench"] });
     },
   });

@@ -1,5 +1,6 @@
 /** The plan of an order: made for it as it stands, on cloth of other widths, laid by hand. */
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { planAnew } from "./anew";
 import type { Unit } from "../lengths/units";
 import { server, answered } from "./client";
 import type { components } from "./schema.gen";
@@ -46,6 +47,13 @@ export function usePutHandLay(order: string, plan: string) {
   return useMutation({
     mutationFn: (body: { id: string; placements: NonNullable<Plan["lay"]>["placements"] }) =>
       answered(server.PUT("/api/plans/{id}/hand", { ...path(plan), body })),
-    onSuccess: () => memory.invalidateQueries({ queryKey: ["plan", order] }),
+    onSuccess: () => planAnew(memory, order),
   });
 }
+
+/** A number of one's own beside the plan's. */
+export const useOwnNumber = (plan: string) =>
+  useMutation({
+    mutationFn: (body: Schemas["OwnNumberIn"]) =>
+      answered(server.POST("/api/plans/{id}/number", { ...path(plan), body })),
+  });

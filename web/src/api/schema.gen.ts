@@ -626,6 +626,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{id}/number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check Own Number
+         * @description A number of one's own beside the plan's: the difference, what it does, the slip it looks like.
+         */
+        post: operations["shop_api_routers_orders_check_own_number"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{id}/widths": {
         parameters: {
             query?: never;
@@ -655,7 +675,7 @@ export interface paths {
         };
         /**
          * Points
-         * @description The points of a session, in the order of taking.
+         * @description The points of a session, in the order of taking; `needs` (keys with commas) are those an order asks for.
          */
         get: operations["shop_api_routers_sheets_points"];
         put?: never;
@@ -1432,6 +1452,10 @@ export interface components {
             name: string;
             /** Sewn To */
             sewn_to: string;
+            /** Zip Allowance Mm */
+            zip_allowance_mm?: number | null;
+            /** Zip Reach Mm */
+            zip_reach_mm?: number | null;
         };
         /** ErasedOut */
         ErasedOut: {
@@ -2217,6 +2241,11 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            /**
+             * Needs
+             * @description the points they cannot be drafted without
+             */
+            needs: string[];
             other_cloth: components["schemas"]["ClothOut"] | null;
             /**
              * Promised On
@@ -2243,6 +2272,30 @@ export interface components {
              * Format: uuid
              */
             other: string;
+        };
+        /**
+         * OwnNumberIn
+         * @description A number worked out by hand, for the number of the plan with that key.
+         */
+        OwnNumberIn: {
+            /** Key */
+            key: string;
+            /** Typed */
+            typed: string;
+        };
+        /**
+         * OwnNumberOut
+         * @description `right` where it is the draft's; `says` in sentences what the difference does and the slip it looks like.
+         */
+        OwnNumberOut: {
+            /** Right */
+            right: boolean;
+            /** Right Mm */
+            right_mm: number;
+            /** Says */
+            says: string[];
+            /** Typed Mm */
+            typed_mm: number;
         };
         /**
          * PairOut
@@ -2457,7 +2510,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.8.0
+             * @default 0.9.0
              */
             core: string;
             /** Findings */
@@ -2607,7 +2660,8 @@ export interface components {
          * RowOut
          * @description A choice that is asked. `of` is the set it is one of (allowances), empty for one by itself.
          *
-         *     `usual` is what is taken where nothing is chosen: its value, and as one says it with where it comes from.
+         *     `typed` where a length may be given instead of one of the rules. `usual` is what is taken where nothing is chosen:
+         *     its value, and as one says it with where it comes from.
          */
         RowOut: {
             /** Hint */
@@ -2629,6 +2683,8 @@ export interface components {
             of: string;
             /** Options */
             options: components["schemas"]["OptionOut"][];
+            /** Typed */
+            typed: boolean;
             /** Usual */
             usual: string;
             /** Usually */
@@ -4102,6 +4158,32 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_orders_check_own_number: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnNumberIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnNumberOut"];
+                };
+            };
+        };
+    };
     shop_api_routers_orders_plan_widths: {
         parameters: {
             query?: never;
@@ -4127,7 +4209,8 @@ export interface operations {
     shop_api_routers_sheets_points: {
         parameters: {
             query?: {
-                session?: "trousers" | "top" | "jumpsuit" | "full";
+                session?: "trousers" | "top" | "two-piece" | "jumpsuit" | "full";
+                needs?: string;
             };
             header?: never;
             path?: never;

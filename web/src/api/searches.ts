@@ -1,6 +1,7 @@
 /** Searches for a better lay, on the server's queue. */
 import { useState } from "react";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { planAnew } from "./anew";
 import { server, answered } from "./client";
 import type { components } from "./schema.gen";
 
@@ -15,8 +16,7 @@ function useLayRun(id: string | null, order: string) {
     enabled: id !== null,
     queryFn: async () => {
       const run = await answered(server.GET("/api/lay-runs/{id}", path(id!)));
-      if (run.state !== "queued" && run.state !== "running")
-        void memory.invalidateQueries({ queryKey: ["plan", order] });
+      if (run.state !== "queued" && run.state !== "running") void planAnew(memory, order);
       return run;
     },
     refetchInterval: (query) => (["queued", "running"].includes(query.state.data?.state ?? "queued") ? 400 : false),

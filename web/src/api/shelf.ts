@@ -1,5 +1,6 @@
 /** The cloth shelf: bolts, lengths and off-cuts, and which order each is kept for. */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { planAnew } from "./anew";
 import { server, answered } from "./client";
 import type { components } from "./schema.gen";
 import { type Order, PLAIN } from "./orders";
@@ -42,7 +43,7 @@ export function useShelfWrites() {
     mutationFn: ({ order, shelf }: { order: string; shelf: string | null }) =>
       answered(server.PUT("/api/orders/{id}/shelf", { ...path(order), body: { shelf } })),
     onSuccess: (order: Order) => {
-      void memory.invalidateQueries({ queryKey: ["plan", order.id] });
+      void planAnew(memory, order.id);
       written(order);
     },
   });

@@ -162,7 +162,7 @@ type StationProps = {
 
 function Station({ station, order, plan, planId, error, turn }: StationProps) {
   if (station === "measure") return <Measure order={order} plan={plan} error={error} />;
-  if (station === "design") return <Design order={order} plan={plan} error={error} />;
+  if (station === "design") return <Design order={order} plan={plan} planId={planId} error={error} />;
   if (station === "cloth") return <ClothStation order={order} plan={plan} planId={planId} error={error} />;
   if (!plan) {
     return (
@@ -171,7 +171,7 @@ function Station({ station, order, plan, planId, error, turn }: StationProps) {
       </Box>
     );
   }
-  if (station === "mark") return <Mark order={order} plan={plan} turn={turn} />;
+  if (station === "mark") return <Mark order={order} plan={plan} planId={planId} turn={turn} />;
   if (station === "lay") return <LayStation key={planId} order={order} plan={plan} planId={planId} />;
   return <Check plan={plan} />;
 }

@@ -136,19 +136,22 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
   );
 }
 
+const QUICK = ["quick_rule", "quick_half", "quick_thigh", "quick_thigh_back"];
+
 /** The cloth seen from its cut end: a line that turns back on itself, the widest piece on it. */
 function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }) {
   const needed = plan.fold_needed;
-  const quick = plan.numbers[`${needed.garment}.fold.quick_rule`]!;
+  const quick = plan.numbers[`${needed.garment}.fold.quick_rule`];
+  const rules = QUICK.flatMap((key) => plan.numbers[`${needed.garment}.fold.${key}`] ?? []);
   const fold = useTrade().folds.find((one) => one.key === plan.fold);
   const folded = (fold?.layers ?? 2) > 1;
   const section = plan.lay?.sections[0];
   const depth = section?.depth_mm ?? plan.checks.find((check) => check.code === "fold.shallow")?.right.mm ?? needed.mm;
-  const scale = 520 / Math.max(depth, needed.mm, quick.net_mm);
+  const scale = 520 / Math.max(depth, needed.mm, quick?.net_mm ?? 0);
   const crosswise = fold?.crosswise ?? false;
   const top = section?.layers[0];
   const upper = top && !crosswise ? (top.to_mm - top.from_mm) * scale : depth * scale;
-  const [d, n, q] = [depth * scale, needed.mm * scale, quick.net_mm * scale];
+  const [d, n, q] = [depth * scale, needed.mm * scale, (quick?.net_mm ?? 0) * scale];
   const shallow = !section && needed.mm > depth;
   return (
     <figure>
@@ -172,7 +175,7 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
         {[
           { size: d, y: 108, name: "depth there is" },
           { size: n, y: 142, name: "widest piece" },
-          { size: q, y: 176, name: "quick rule" },
+          ...(quick ? [{ size: q, y: 176, name: "quick rule" }] : []),
         ].map((row) => (
           <g key={row.name} color={row.name === "widest piece" && shallow ? "var(--chakra-colors-madder)" : undefined}>
             <path
@@ -190,9 +193,9 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
         {[
           ["Depth there is", depth, fold?.depth],
           ["Depth needed", needed.mm, needed.formula],
-          ["Quick rule", quick.net_mm, `${quick.formula} = ${quick.with}`],
+          ...rules.map((rule) => ["Quick rule", rule.net_mm, `${rule.formula} = ${rule.with}`]),
         ].map(([name, mm, how]) => (
-          <Box key={String(name)} display="contents">
+          <Box key={`${String(name)} ${String(how)}`} display="contents">
             <chakra.dt fontWeight={600}>{name}</chakra.dt>
             <dd>
               <Length mm={Number(mm)} unit={unit} />
@@ -205,7 +208,7 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
       {shallow && !section && (
         <Says tone="wrong">The fold is too shallow for the widest line. Open the cloth, or take a wider one.</Says>
       )}
-      {section && quick.net_mm < needed.mm && (
+      {section && quick && quick.net_mm < needed.mm && (
         <Says tone="plain">Fold by the widest line: the quick rule would be too shallow.</Says>
       )}
     </figure>

@@ -19,7 +19,7 @@ function workshop() {
   return () => calls.filter((call) => call.method === "PUT");
 }
 const stand = async () => {
-  const shown = show(<Design order={order} plan={plan} error={null} />, [[["order", order.id], order]]);
+  const shown = show(<Design planId="plan-1" order={order} plan={plan} error={null} />, [[["order", order.id], order]]);
   await screen.findByText("Crotch");
   return shown;
 };
@@ -32,6 +32,17 @@ it("sends a rule when it is chosen, and takes it back when the usual one is", as
   fireEvent.click(screen.getByRole("radio", { name: "Full" }));
   await waitFor(() => expect(kept(memory)).toEqual({ seat: "full" }));
   expect(calls()[0]).toMatchObject({ method: "PUT", body: { version: 3, choices: { seat: "full" } } });
+});
+
+it("takes a length of one's own instead of a rule, and the rule again", async () => {
+  workshop();
+  const { memory } = await stand();
+  const field = document.querySelector<HTMLInputElement>('input[name="crotch_depth"]')!;
+  fireEvent.change(field, { target: { value: "8 3/4" } });
+  fireEvent.blur(field);
+  await waitFor(() => expect(kept(memory)).toEqual({ crotch_depth: "8 3/4" }));
+  fireEvent.click(screen.getByRole("radio", { name: "hip / 4 + 1 in" }));
+  await waitFor(() => expect(kept(memory)).toEqual({ crotch_depth: "hip/4+1" }));
 });
 
 it("writes two quick choices one after the other, the second on the version of the first", async () => {
@@ -101,7 +112,7 @@ it("asks what the server's table asks, in its order, and what it says of each ru
     "GET /orders/order-1/design": () => ({ body: asked }),
     "PUT /garments/g-1": ({ body }) => ({ body: { ...body, id: "g-1", version: 4 } }),
   });
-  show(<Design order={order} plan={plan} error={null} />, [[["order", order.id], order]]);
+  show(<Design planId="plan-1" order={order} plan={plan} error={null} />, [[["order", order.id], order]]);
   await screen.findByText("A cord");
   screen.getByText("waist + 1 in");
   screen.getByText("Waist is missing");
@@ -169,7 +180,9 @@ it("keeps the choices as a house rule, and uses one of another day", async () =>
 
 it("draws the style on an invented body while a measure is missing, and says so", async () => {
   standIn({ "GET /drafts/quarter-hip": () => ({ body: plan }) });
-  show(<Design order={order} plan={undefined} error={new Error("Thigh is missing")} />, [[["order", order.id], order]]);
+  show(<Design planId="plan-1" order={order} plan={undefined} error={new Error("Thigh is missing")} />, [
+    [["order", order.id], order],
+  ]);
   await screen.findByRole("img", { name: "The style on an invented body" });
   screen.getByText(/Not this client yet/);
 });

@@ -12,6 +12,7 @@ import { Entry } from "../../ui/entry";
 import { Findings, Unworkable } from "../../ui/findings";
 import { Ledger } from "../../ui/ledger";
 import { Margin, WithMargin } from "../../ui/margin";
+import { OwnNumber } from "../../ui/ownNumber";
 import { StaleEdit } from "../../ui/stale";
 import { Says } from "../../ui/words";
 import { HouseRules } from "./HouseRules";
@@ -33,7 +34,9 @@ export function restyled<One extends Made>(garment: One, style: string, method: 
 }
 
 /** The garment in plain choices; the draft answers at once. */
-export function Design({ order, plan, error }: { order: Order; plan: Plan | undefined; error: Error | null }) {
+type DesignStation = { order: Order; plan: Plan | undefined; planId: string; error: Error | null };
+
+export function Design({ order, plan, planId, error }: DesignStation) {
   const trade = useTrade();
   const parts = partsOf(order, trade);
   const [query, ask] = useSearchParams();
@@ -44,7 +47,7 @@ export function Design({ order, plan, error }: { order: Order; plan: Plan | unde
   return (
     <DesignPart
       key={part.row.id + part.half}
-      {...{ order, plan, error, part, trade }}
+      {...{ order, plan, planId, error, part, trade }}
       outfit={<Outfit {...{ order, parts, at }} go={(to) => ask(to ? { part: String(to) } : {}, { replace: true })} />}
     />
   );
@@ -53,13 +56,14 @@ export function Design({ order, plan, error }: { order: Order; plan: Plan | unde
 type DesignProps = {
   order: Order;
   plan: Plan | undefined;
+  planId: string;
   error: Error | null;
   part: Part;
   trade: Trade;
   outfit: ReactNode;
 };
 
-function DesignPart({ order, plan, error, part, trade, outfit }: DesignProps) {
+function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignProps) {
   const put = usePutGarment(order.id, part.row.id);
   const garment = part;
   const unit = (plan?.unit ?? "in") as Unit;
@@ -149,6 +153,7 @@ function DesignPart({ order, plan, error, part, trade, outfit }: DesignProps) {
       <Margin>
         {error && <Unworkable error={error} order={order.id} />}
         {plan && !error && <Ledger plan={plan} unit={unit} />}
+        {plan && !error && <OwnNumber plan={plan} planId={planId} unit={unit} />}
         {plan && !error && <Findings plan={plan} />}
       </Margin>
     </WithMargin>
@@ -175,7 +180,7 @@ function OneChoice({ row, part, unit, choose, press }: ChoiceProps) {
   const own = (row.of ? ((part.choices[row.of] as Chosen) ?? {}) : part.choices)[row.key];
   if (row.kind === "some" || row.kind === "rule") {
     const value = row.kind === "some" ? ((own as string[] | undefined) ?? []) : String(own ?? row.usual);
-    return (
+    const chips = (
       <Chips
         legend={row.legend}
         hint={row.hint}
@@ -183,6 +188,25 @@ function OneChoice({ row, part, unit, choose, press }: ChoiceProps) {
         options={row.options.map(effect(String(value)))}
         onChoose={(one) => press(choose(row, one))}
       />
+    );
+    if (!row.typed) return chips;
+    const ruled = row.options.some((one) => one.value === value);
+    return (
+      <Box display="grid" gap="4">
+        {chips}
+        <Entry
+          label={
+            <chakra.span fontWeight="400" color="ink2">
+              or a length of your own
+            </chakra.span>
+          }
+          name={row.key}
+          unit={unit}
+          saved={ruled ? "" : String(value)}
+          place={`choice:${part.row.id}:${part.half}${row.key}`}
+          keep={(typed) => choose(row, typed)}
+        />
+      </Box>
     );
   }
   const times = row.kind === "number";

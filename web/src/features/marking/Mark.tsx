@@ -9,19 +9,20 @@ import { useKeys } from "../../ui/keys";
 import { Length } from "../../ui/length";
 import { Findings } from "../../ui/findings";
 import { Ledger } from "../../ui/ledger";
+import { OwnNumber } from "../../ui/ownNumber";
 import { Press } from "../../ui/press";
 import { useWide } from "../../ui/size";
 import { Says } from "../../ui/words";
 import { Table } from "./Table";
 import { words } from "./words";
 
-type MarkProps = { order: Order; plan: Plan; turn: (unit: Unit) => void };
+type MarkProps = { order: Order; plan: Plan; planId: string; turn: (unit: Unit) => void };
 
 /**
  * The heart: the folded cloth, and the calls one after the other, each with its tape from the datum to the mark.
  * `turn` fetches the plan in another unit: number and sum change together.
  */
-export function Mark({ order, plan, turn }: MarkProps) {
+export function Mark({ order, plan, planId, turn }: MarkProps) {
   const [query] = useSearchParams();
   const wide = useWide();
   const [far, setFar] = useState(false);
@@ -184,6 +185,7 @@ export function Mark({ order, plan, turn }: MarkProps) {
                 unit={unit}
                 only={(row) => outfitOf(plan, row.garment) === outfitOf(plan, mark.garment)}
               />
+              <OwnNumber plan={plan} planId={planId} unit={unit} />
               {at === marks.length && <Findings plan={plan} />}
             </Box>
           )}

@@ -25,7 +25,7 @@ import { Ways } from "./Ways";
 /** One point at a time in the order of taking, the figure beside it, the whole sheet at hand. */
 export function Measure({ order, plan, error }: { order: Order; plan: Plan | undefined; error: Error | null }) {
   const [session, setSession] = useState(order.session as Session);
-  const points = usePoints(session);
+  const points = usePoints(session, order.needs);
   if (order.sheet.closed) return <Closed order={order} plan={plan} />;
   if (!points.data) return <Box padding="16">{points.error ? points.error.message : "Fetching the points…"}</Box>;
   return (
@@ -58,8 +58,9 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
   const advice = useAdvice(sheet.id).data;
   const taken = new Map(sheet.readings.map((reading) => [reading.key, reading]));
   const [at, setAt] = useState(() => {
-    const first = points.findIndex((point) => point.needed && !taken.has(point.key));
-    return Math.max(0, first);
+    const open = (point: Point) => !taken.has(point.key);
+    const first = points.findIndex((point) => point.needed && open(point));
+    return Math.max(0, first >= 0 ? first : points.findIndex(open));
   });
   const [held, setHeld] = useState("");
   const gate = useRef<Gate>(null);

@@ -22,7 +22,7 @@ export function Others() {
   const session = (order.data?.session ?? "trousers") as Session;
   const own = group.data?.members.find((one) => one.order === id)?.sizes ?? {};
   // What nobody can do without, then what was taken of this client besides.
-  const taken = usePoints(session).data;
+  const taken = usePoints(session, order.data?.needs).data;
   const points = taken && [
     ...taken.filter((point) => point.needed),
     ...taken.filter((point) => !point.needed && own[point.key]),

@@ -1,0 +1,41 @@
+"""How long the zip of a lower garment is: as usual, or shorter, so that it does not run round the curve.
+
+Sizes are common practice, no source.
+"""
+
+from collections.abc import Mapping
+from math import floor
+
+from cutting.finding import Finding
+from cutting.lengths import Length, Rule, inch
+from cutting.pieces import Panel
+from cutting.where import choice
+
+ZIPS = {"side-zip": Rule(9), "back-zip": Rule(9), "fly": Rule(7)}
+"""How long the zip of each closure of a lower garment usually is."""
+BELOW_THE_STRAIGHT, SHORTEST = 57.15, 4
+"""How far in mm a zip in a centre seam reaches into the curve, and the shortest one sold, in inches."""
+
+
+def zip_length(closure: str, panels: Mapping[str, Panel]) -> Length | None:
+    """The zip of a closure on these panels; None for a garment that has none."""
+    if closure not in ZIPS:
+        return None
+    usual = ZIPS[closure].now
+    if closure == "side-zip":
+        return usual
+    if "leg" in panels:
+        edges = panels["leg"].edges
+        straight = edges["crotch"].path.segments[0] if closure == "fly" else edges["back_crotch"].path.segments[-1]
+    else:
+        straight = panels["front" if closure == "fly" else "back"].edges["crotch"].path.segments[0]
+    room = max(SHORTEST, floor((straight.length + BELOW_THE_STRAIGHT) / 25.4 + 1e-6))
+    return inch(room) if inch(room).mm < usual.mm else usual
+
+
+def said_of_zip(closure: str, used: Length | None) -> list[Finding]:
+    """That a zip is shorter than usual, where it is."""
+    if used is None or used.mm >= ZIPS[closure].now.mm:
+        return []
+    usual = ZIPS[closure].now
+    return [Finding("zip.shorter", "note", choice("closure"), {"wanted": usual, "used": used})]
