@@ -69,6 +69,8 @@ def asks(draw, made=None):
     how = METHODS[method]
     if finish not in how.finishes:
         chosen["waist_finish"] = chosen["band"] = None
+    if (chosen["waist_finish"] or resolve(method, style, {}).waist_finish) in ("casing", "paper-bag"):
+        chosen["yoke"] = None  # refused by name: it would be turned down over a seam
     kept = {key: value for key, value in chosen.items() if value is not None and key not in how.unused}
     return method, resolve(method, style, kept)
 

@@ -57,7 +57,10 @@ neck_to_under_bust 150 700 | - | front | along neck_point bust_point bust_under
 neck_to_waist 200 800 | BJ | front | along neck_point bust_point front_waist
 shoulder_to_waist 200 800 | - | front | along shoulder_middle side_front_waist
 shoulder_to_tummy 200 900 | B | front | along neck_point bust_point front_tummy
+neck_to_side_waist 250 900 | - | front | along neck_point side_front_waist
+tip_to_waist 250 900 | - | front | along shoulder_tip bust_point front_waist
 waist 400 2000 | TBJ | front | round waist
+tummy 400 2200 | B | front | round tummy
 low_waist 400 2000 | - | front | round low_waist
 hip 500 2200 | TBJ | front | round hip
 thigh 250 1200 | TJ | front | round thigh
@@ -65,6 +68,7 @@ knee 180 800 | TJ | front | round knee
 calf 150 800 | - | front | round calf
 high_ankle 120 500 | - | front | round high_ankle
 ankle 120 500 | - | front | round ankle
+instep 180 600 | - | front | round instep
 inseam 250 1100 | TJ | front | along crotch inner_knee inner_ankle
 height 800 2300 | - | side | along crown_wall floor_wall
 armhole_girth 200 900 | - | side | loop shoulder_side armpit
@@ -77,6 +81,7 @@ crotch_length 350 1300 | TJ | side | along belly_waist under_crotch seat back_wa
 full_strap 200 900 | - | side | along belly_waist bust_side shoulder_top back_waist
 shoulder 200 700 | BJ | back | along tip_left shoulder_tip
 back_width 180 700 | B | back | along back_left back_right
+shoulder_to_armhole 100 500 | - | back | along tip_left back_left
 armhole_depth 80 450 | B | back | along nape back_armhole
 nape_to_waist 200 700 | BJ | back | along nape back_middle_waist
 top_length 200 1400 | B | back | along nape back_middle_hip

@@ -91,6 +91,8 @@ def _neck(garment: Top) -> Check:
     around = 2 * sum(edge.length for edge in edges)
     head = garment.body.head.mm if garment.body.has("head") else HEAD
     opens = garment.ask.closure != "none"
+    slash = garment.panels["front"].lines.get("neck-opening")
+    around += 2 * slash.length if slash is not None else 0.0
     room = around * (1 + float(garment.ask.stretch) / 100)
     return Check(
         "neck.head", garment.where, head, around, GIRTH, opens or room >= head - GIRTH, params={"opens": opens}

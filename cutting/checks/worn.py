@@ -199,9 +199,9 @@ def _foot(garment: Lower) -> list[Check]:
     """The foot goes through the hem of a long leg on cloth that does not stretch."""
     ask, body = garment.ask, garment.body
     long = STYLES[ask.style].leg not in ("short", "fall", "wide") and "front" in garment.panels
-    if not long or not body.has("ankle") or ask.stretch >= 10:
+    if not long or not {"ankle", "instep"} & body.sizes.keys() or ask.stretch >= 10:
         return []
-    wanted = body.ankle.mm + FOOT
+    wanted = body.instep.mm if body.has("instep") else body.ankle.mm + FOOT
     hem = sum(garment.panels[name].edges["hem"].path.length for name in ("front", "back"))
     # A close hem by the method's own figure is opened with a slit or a zip: that is a note.
     weight: Weight = "warn" if "hem_width" in ask.chosen or "hem_ease" in ask.chosen else "note"

@@ -6,14 +6,15 @@ from typing import ClassVar
 from cutting.body import Body
 from cutting.drafting import Step, Wide
 from cutting.errors import CuttingError, Problem
-from cutting.garments.closures import closure_parts
+from cutting.garments.closures import closure_parts, turn_up_parts
 from cutting.garments.cut_off import cut_off
 from cutting.garments.garment import Garment
 from cutting.garments.notches import notched
 from cutting.garments.notions import lower_notions
 from cutting.garments.numbers import numbers_of
 from cutting.garments.part import Part
-from cutting.garments.pockets import Pockets, pockets
+from cutting.garments.pocket import Pockets
+from cutting.garments.pockets import pockets
 from cutting.garments.seams import Seam, leg_seams, sewn
 from cutting.garments.waists import elastic_length, waist_parts
 from cutting.garments.zips import said_of_zip, zip_length
@@ -121,7 +122,7 @@ def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     parts = waist_parts(name, ask, sums) + parts
     bags = pockets(name, legs, ask, sums)
     legs = {key: _with(panel, bags) for key, panel in legs.items()}
-    parts += [*bags.parts, *closure_parts(name, ask, closing)]
+    parts += [*bags.parts, *closure_parts(name, ask, closing), *turn_up_parts(name, ask, legs)]
     panels = legs | {part.panel.name: part.panel for part in parts}
     broken = [Problem("outline.crossed", GARMENT, {"panel": key}) for key, p in panels.items() if not _sound(p)]
     if broken:

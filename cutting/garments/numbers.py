@@ -73,7 +73,8 @@ def _crotch_seams(legs: dict[str, Panel], parts: list[Part], ask: Ask) -> Number
 def _levels(front: Panel, sums: Sums, ask: Ask) -> Numbers:
     waist, hem = front.edges["waist"].allowance, front.edges["hem"].allowance
     waist = named(waist, _waist_label(ask))
-    hem = named(hem, "hem") if ask.turn_up is None else named(ask.turn_up, "turn_up") * 2
+    cut_on = ask.turn_up is not None and ask.turn_up_strip == "cut-on"
+    hem = named(ask.turn_up, "turn_up") * 2 if cut_on and ask.turn_up is not None else named(hem, "hem")
     top = sums.top
     numbers: Numbers = {}
     levels = ["crotch_depth", "hip_depth", "thigh_depth"]

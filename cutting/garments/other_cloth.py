@@ -7,7 +7,7 @@ def kind_of(panel: str) -> str:
     """What kind of piece a panel is; empty for one that covers the body and is cut with it."""
     if panel.endswith("-bag"):
         return "bags"
-    if panel.endswith(("-facing", "-binding")) or panel in ("pocket-backing", "piping", "fly-guard"):
+    if panel.endswith(("-facing", "-binding")) or panel in ("pocket-backing", "piping", "mouth-piping", "fly-guard"):
         return "facings"
     if panel.endswith("band"):
         return "band"

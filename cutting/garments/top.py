@@ -9,6 +9,7 @@ from cutting.errors import CuttingError, Problem
 from cutting.finding import Finding
 from cutting.garments.facings import facings
 from cutting.garments.garment import Garment
+from cutting.garments.neck_opening import opened, opening_parts
 from cutting.garments.notions import Notion, interfacing
 from cutting.garments.part import Part
 from cutting.garments.seams import Seam, top_seams
@@ -94,7 +95,10 @@ def draft_top(name: str, method: str, body: Body, ask: TopAsk) -> Top:
     drawn = draw_top(body, ask)
     panels = {d.panel: finish(name, d) for d in drawn.drafts}
     panels = _notched(panels, drawn, ask)
+    if drawn.sums.opening is not None:
+        panels["front"] = opened(panels["front"], drawn.sums.opening)
     parts = [_main(panels[key], ask) for key in panels] + facings(name, panels, ask)
+    parts += opening_parts(name, ask, drawn.sums.opening)
     every = panels | {part.panel.name: part.panel for part in parts}
     broken = [
         Problem("outline.crossed", GARMENT, {"panel": key})

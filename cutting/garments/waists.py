@@ -5,6 +5,8 @@ from cutting.garments.seams import sewn
 from cutting.lengths import Fixed, Length, Rule, cm, inch, mm, named
 from cutting.methods import Ask
 from cutting.methods.sums import Sums
+from cutting.pieces import Panel
+from cutting.pieces.panel import with_notches
 
 SEAM = Rule(0.5, "band_seam")
 CHANNEL, CHANNEL_SEAM = cm(6, "channel"), cm(1)
@@ -26,12 +28,15 @@ def waist_parts(garment: str, ask: Ask, sums: Sums) -> list[Part]:
     def band(name: str, around: Length, overlap: Length, stiff: bool, *to: str) -> Part:
         length = around + overlap + SEAM.now * 2
         panel = strip(garment, name, length, deep, both, overlap=overlap, round=around)
+        panel = with_notches(panel, *(panel.notch("waist", code, at) for code, at in _marks(name, ask, sums, panel)))
         ring = () if overlap.mm else (sewn("ring", f"{name}.end", f"{name}.other_end"),)
         return Part(panel, fold=middle_of(panel), interfacing=stiff, seams=(sewn("waist", f"{name}.waist", *to), *ring))
 
     finish = ask.waist_finish
     if finish == "straight-band":
         overlap = named(ask.band_overlap, "overlap")
+        if ask.band_join == "sides":
+            return _joined_at_the_sides(garment, ask, sums, deep)
         if ask.band_join == "centre-back":
             half = strip(
                 garment, "band", (sums.waist + overlap) / 2 + SEAM.now * 2, deep, both,
@@ -80,3 +85,43 @@ def elastic_length(ask: Ask, sums: Sums) -> Length | None:
     whole: Length
     whole = around - inch(4) if ask.elastic == "waist-4" else around * 9 / 10
     return whole / 2 if ask.waist_finish == "half-elastic" else whole
+
+
+def _marks(name: str, ask: Ask, sums: Sums, panel: Panel) -> list[tuple[str, float]]:
+    """Where a band meets side seams and centres, and where its overlap begins: along it from its first end, in mm."""
+    darts = not (ask.elastic_all_round or name == "back-band")
+    front = (sums.front_waist - sums.front_darts.all if darts else sums.front_waist).mm
+    back = (sums.back_waist - sums.back_darts.all if darts else sums.back_waist).mm
+    whole = panel.edges["waist"].path.length
+    if name == "front-band":
+        order = [("centre", front)]
+    elif name == "back-band":
+        order = [("centre", back)]
+    elif ask.closure == "side-zip":
+        order = [("centre", front), ("side", 2 * front), ("centre", 2 * front + back), ("overlap", 2 * (front + back))]
+    elif ask.closure == "fly":
+        order = [("side", front), ("centre", front + back), ("side", front + 2 * back), ("overlap", 2 * (front + back))]
+    else:
+        order = [("side", back), ("centre", back + front), ("side", back + 2 * front), ("overlap", 2 * (front + back))]
+    return [(code, at) for code, at in order if 1.0 < at < whole - 1.0]
+
+
+def _joined_at_the_sides(garment: str, ask: Ask, sums: Sums, deep: Length) -> list[Part]:
+    """A front band and a back band; under a fly the front's in two halves. The front ones have the overlap."""
+    both = Allowed(SEAM.now, SEAM.now)
+    overlap = named(ask.band_overlap, "overlap")
+    front, back = sums.front_waist - sums.front_darts.all, sums.back_waist - sums.back_darts.all
+    halves = ask.closure == "fly"
+    parts: list[Part] = []
+    for name, around, more, count in (
+        ("front-band", front if halves else front * 2, overlap / 2 if halves else overlap, 2 if halves else 1),
+        ("back-band", back * 2, mm(0), 1),
+    ):
+        panel = strip(garment, name, around + more + SEAM.now * 2, deep, both, overlap=more, round=around)
+        if not (halves and name == "front-band"):
+            panel = with_notches(panel, panel.notch("waist", "centre", around.mm / 2))
+        seams = [sewn("waist", f"{name}.waist", f"{name.removesuffix('-band')}.waist")]
+        if name == "front-band":
+            seams.append(sewn("ring", "front-band.end", "back-band.end", count=2))
+        parts.append(Part(panel, count, fold=middle_of(panel), interfacing=True, seams=tuple(seams)))
+    return parts

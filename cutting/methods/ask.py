@@ -93,6 +93,8 @@ class Ask:
     knee_width: Fixed | None = None
     hem_width: Fixed | None = None
     hem_ease: Fixed = field(default_factory=lambda: inch(0.5))
+    hem_from: str = "crease"
+    side_in_knee: Fixed | None = None
     side_in_hem: Fixed | None = None
     inner_in_hem: Fixed | None = None
     length: Fixed | None = None
@@ -100,12 +102,22 @@ class Ask:
     closure: str = "side-zip"
     zip_edge: Fixed = field(default_factory=lambda: inch(1))
     turn_up: Fixed | None = None
+    turn_up_strip: str = "cut-on"
     pockets: tuple[str, ...] = ()
     pocket_start: Fixed | None = None
     pocket_opening: Fixed = field(default_factory=lambda: inch(6.5))
     pocket_wide: Fixed = field(default_factory=lambda: inch(3))
     pocket_deep: Fixed = field(default_factory=lambda: inch(5))
+    bag_deep: Fixed | None = None
+    bag_wide: Fixed | None = None
     patch: Fixed = field(default_factory=lambda: inch(5))
+    patch_wide: Fixed | None = None
+    patch_deep: Fixed | None = None
+    patch_foot: str = "square"
+    patch_from_centre: Fixed | None = None
+    mouth_wide: Fixed = field(default_factory=lambda: inch(3.5))
+    mouth_deep: Fixed = field(default_factory=lambda: inch(5))
+    piping: str = "bias"
     yoke: Fixed | None = None
     back_from: str = "front"
     belt_loops: str = "none"
@@ -159,13 +171,15 @@ class Ask:
 
     @property
     def hem_turn(self) -> Fixed:
-        """What is cut below the hem line: the hem, or the turn-up twice."""
+        """What is cut below the hem line: the hem, the turn-up twice, or the seam of a turn-up that is a strip."""
+        if self.turn_up is not None and self.turn_up_strip == "strip":
+            return inch(0.5)
         return self.hem if self.turn_up is None else Fixed(2 * self.turn_up.size)
 
     @property
     def hem_folds(self) -> int:
         """How often it is folded: a hem once, a turn-up once up and once in."""
-        return 1 if self.turn_up is None else 2
+        return 1 if self.turn_up is None or self.turn_up_strip == "strip" else 2
 
     @property
     def waist_turn(self) -> Fixed | None:

@@ -190,6 +190,8 @@ def _finished(method: str, asked: dict[str, Any], chosen: dict[str, Any]) -> dic
         if chosen.get("band") == "none":
             raise refuse("choice.no_band", choice("band"), finish=finish)
         asked["band"] = Ask.band
+    if finish in ("casing", "paper-bag") and asked.get("yoke") is not None:
+        raise refuse("strip.turned", choice("yoke"), finish=finish)
     if finish not in METHODS[method].finishes:
         offered = METHODS[method].finishes
         raise refuse("method.finish", choice("waist_finish"), finish=finish, offered=offered)

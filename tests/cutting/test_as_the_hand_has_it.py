@@ -117,7 +117,8 @@ def test_elastic_behind_passes_the_hip_and_what_is_over_goes_to_the_centre(waist
     top, hip = panel(wire, "back")["points"]["CB"], panel(wire, "back")["points"]["C1"]
     side = panel(wire, "back")["points"]["W"]
     assert (top[0] - hip[0]) / INCH == pytest.approx(max(0, back - 10.5), abs=0.02)
-    # The side does not take it: at the waist it is no further out than on the crotch line.
+    # The side does not take it: it goes straight up to the hip line, and at the waist it is no further out.
+    assert panel(wire, "back")["points"]["H1"][0] == pytest.approx(panel(wire, "back")["points"]["C2"][0], abs=0.1)
     assert side[0] >= panel(wire, "back")["points"]["C2"][0] - 1
 
 
@@ -279,3 +280,11 @@ def test_a_leg_that_falls_straight_does_not_bend_back_under_the_crotch_point(nam
     net = list(made_.panels["front"].edges["inner_leg"].path.flat())
     across = [point.across for point in net]
     assert all(b <= a + 0.5 for a, b in pairwise(across))
+
+
+@pytest.mark.parametrize("method", ["third-hip", "half-thigh", "twentieth-tenth", "quarter-hip"])
+def test_a_short_leg_does_not_run_in_from_its_back_crotch_point(method):
+    """Shorts of 5 in of leg: the back's hem goes out with the tip, within 1 1/2 in."""
+    _, wire = made(method, "shorts")
+    points = panel(wire, "back")["points"]
+    assert points["X"][0] - max(point[0] for point in edge(wire, "back", "hem")) < 1.5 * INCH

@@ -130,10 +130,8 @@ def one_more(monkeypatch):
     monkeypatch.setitem(_FOLDED, "in-thirds", thirds)
     words = FoldWords("In thirds", "three layers", "fold", "cloth width / 3", "Fold it in three: {depth} deep.")
     monkeypatch.setitem(fold_words.FOLDS, "in-thirds", words)
-    monkeypatch.setitem(
-        CATALOGUE, "instep", MeasurePoint("instep", 200, 500, ("trousers",), "front", ("round", "ankle"))
-    )
-    monkeypatch.setitem(measures.MEASURES, "instep", Taking("instep", "Round heel and instep.", "Foot pointed."))
+    monkeypatch.setitem(CATALOGUE, "arch", MeasurePoint("arch", 200, 500, ("trousers",), "front", ("round", "ankle")))
+    monkeypatch.setitem(measures.MEASURES, "arch", Taking("arch", "Round heel and instep.", "Foot pointed."))
 
 
 def test_a_pretend_style_pocket_fold_waist_and_point_reach_the_page_without_a_line_in_it(one_more):
@@ -145,9 +143,9 @@ def test_a_pretend_style_pocket_fold_waist_and_point_reach_the_page_without_a_li
     shown = lists()
     assert "Culottes" in {style.name for kind in shown.kinds for style in kind.styles}
     assert ("In thirds", 3) in {(fold.name, fold.layers) for fold in shown.folds}
-    assert "instep" in {point["key"] for point in points("trousers")}
+    assert "arch" in {point["key"] for point in points("trousers")}
     raw = job(cloth={"width": 128, "fold": "in-thirds"}, style="culottes", pockets=["coin"])
-    raw["measurements"]["instep"] = 12
+    raw["measurements"]["arch"] = 12
     said = design(raw | {"cloth": raw["cloth"] | {"fold": "auto"}})
     rows = {row.key: row for group in said.groups for row in group.rows}
     assert "Coin pocket" in {option.label for option in rows["pockets"].options}

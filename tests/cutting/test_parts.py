@@ -8,6 +8,7 @@ from shapely.geometry import Point as ShapelyPoint
 from shapely.ops import unary_union
 
 from cutting.checks import check_garment
+from cutting.errors import CuttingError
 from cutting.formats import plan_to_wire
 from cutting.lengths import inch
 from cutting.methods import resolve
@@ -28,6 +29,11 @@ def parts_of(**choices):
     [
         ({}, {"band": 1}),
         ({"band_join": "centre-back"}, {"band": 2}),
+        ({"band_join": "sides"}, {"front-band": 1, "back-band": 1}),
+        (
+            {"band_join": "sides", "closure": "fly", "belt_loops": "none"},
+            {"front-band": 2, "back-band": 1, "fly-facing": 1, "fly-guard": 1},
+        ),
         ({"closure": "fly"}, {"band": 1, "fly-facing": 1, "fly-guard": 1, "belt-loops": 1}),
         ({"closure": "fly", "belt_loops": "none"}, {"band": 1, "fly-facing": 1, "fly-guard": 1}),
         ({"waist_finish": "shaped-band"}, {"front-band": 4, "back-band": 4}),
@@ -39,6 +45,10 @@ def parts_of(**choices):
         ({"pockets": ["in-seam"], "closure": "back-zip"}, {"band": 1, "pocket-bag": 4}),
         ({"pockets": ["in-seam"]}, {"band": 1, "pocket-bag": 2}),
         ({"pockets": ["front-curved"]}, {"band": 1, "pocket-facing": 2, "pocket-backing": 2, "front-pocket-bag": 4}),
+        ({"pockets": ["mock"]}, {"band": 1, "pocket-facing": 2, "pocket-backing": 2}),
+        ({"pockets": ["patch-curved"]}, {"band": 1, "curved-patch": 2, "mouth-piping": 2}),
+        ({"pockets": ["patch-curved"], "piping": "none"}, {"band": 1, "curved-patch": 2}),
+        ({"turn_up": 1.5, "turn_up_strip": "strip"}, {"band": 1, "turn-up": 2}),
         ({"pockets": ["back-patch"]}, {"band": 1, "patch": 2}),
         ({"pockets": ["outside-patch"]}, {"band": 1, "outside-patch": 2, "piping": 2}),
     ],
@@ -275,3 +285,123 @@ def test_a_strip_is_called_by_its_corners_from_a_line_through_its_centres_foot()
         said = ("its top line", "along the grain") if down else ("its guide line", "level, out")
         assert (mark["from"], mark["along"]) == said
         assert mark["reason"].endswith(".")
+
+
+@pytest.mark.parametrize(
+    ("closure", "order"),
+    [
+        ("side-zip", ["front.centre", "side", "back.centre"]), ("fly", ["side", "back.centre", "side"]),
+        ("back-zip", ["side", "front.centre", "side"]),
+    ],
+)  # fmt: skip
+def test_a_straight_band_is_notched_where_it_meets_sides_and_centres(closure, order):
+    """From the opening round: by the lengths of the legs' own waist seams, darts closed, measured on their outlines."""
+    made, parts = parts_of(closure=closure)
+    legs = {name: made.garments[0].panels[name].waist_closed for name in ("front", "back")}
+    band = parts["band"].panel
+    seam = LineString(band.edges["waist"].path.flat())
+    found = [(notch.code, seam.project(ShapelyPoint(notch.net.across, notch.net.down))) for notch in band.notches]
+    starts = {
+        "side-zip": ["front", "front", "back"],
+        "fly": ["front", "back", "back"],
+        "back-zip": ["back", "front", "front"],
+    }
+    at = [sum(legs[name] for name in starts[closure][: k + 1]) for k in range(3)]
+    assert [code for code, _ in found] == [*(mark.rpartition(".")[2] for mark in order), "overlap"]
+    assert [place for _, place in found] == pytest.approx([*at, 2 * sum(legs.values())], abs=0.5)
+
+
+def test_bands_joined_at_the_sides_are_as_long_as_the_legs_they_are_sewn_to():
+    for closure in ("side-zip", "fly"):
+        made, parts = parts_of(band_join="sides", closure=closure)
+        for name in ("front", "back"):
+            part = parts[f"{name}-band"]
+            sewn = part.count * (part.panel.edges["waist"].path.length - part.panel.lengths["overlap"].mm)
+            assert sewn == pytest.approx(2 * made.garments[0].panels[name].waist_closed, abs=0.5)
+        assert {check.code for check in made.checks if not check.ok} <= {"depth.sit"}
+
+
+@pytest.mark.parametrize("style", ["straight-trousers", "shorts"])
+def test_a_curved_patch_is_the_fronts_own_corner_less_its_mouth(style):
+    """Common practice, no source: 8 by 11 1/2, flush with waist and side, the mouth 3 1/2 by 5."""
+    made = planned(
+        {"waist": 34}, style=style, pockets=["patch-curved"], patch_deep="7 in" if style == "shorts" else "11 1/2 in"
+    )
+    front, patch = (made.garments[0].panels[name] for name in ("front", "curved-patch"))
+    edges = {name: LineString(edge.path.flat(0.01)) for name, edge in patch.edges.items()}
+    waist, side = (LineString(front.edges[name].path.flat(0.01)) for name in ("waist", "side"))
+    assert edges["waist"].length == pytest.approx((8 - 3.5) * INCH, abs=0.1)
+    for name, whole in (("waist", waist), ("side", side)):
+        assert edges[name].hausdorff_distance(whole.intersection(edges[name].buffer(0.3))) < 0.5
+    assert edges["side"].length == pytest.approx((7 - 5 if style == "shorts" else 11.5 - 5) * INCH, abs=0.2)
+    assert Polygon(front.net).buffer(0.2).contains(Polygon(patch.net))
+    assert front.lines["curved-patch"].length == pytest.approx(edges["inner"].length + edges["foot"].length, abs=0.1)
+
+
+def test_a_strip_for_the_turn_up_is_as_long_as_the_hem_and_the_leg_keeps_a_seam():
+    made, parts = parts_of(turn_up=1.5, turn_up_strip="strip")
+    legs = [made.garments[0].panels[name] for name in ("front", "back")]
+    hem = sum(LineString(leg.edges["hem"].path.flat()).length for leg in legs)
+    assert size(parts["turn-up"]) == pytest.approx((4, hem / INCH + 1))
+    assert {leg.edges["hem"].allowance.mm for leg in legs} == {12.7}
+
+
+def test_a_hem_from_the_guide_line_leaves_the_side_straight_and_a_side_in_at_the_knee_bends_it():
+    straight = planned(style="straight-trousers", hem_from="guide").garments[0]
+    crease = planned(style="straight-trousers").garments[0]
+    side = straight.panels["front"].edges["side"].path
+    assert {round(p.across, 6) for p in side.flat() if p.down > straight.panels["front"].points["H"].down} == {0.0}
+    hems = [LineString(one.panels["front"].edges["hem"].path.flat()).length for one in (straight, crease)]
+    assert hems[0] == pytest.approx(hems[1])
+    bent = planned(style="palazzo", side_in_knee="1 1/2 in", side_in_hem="2 in").garments[0].panels
+    for name, at in (("K2", 1.5), ("N1", 2)):
+        assert bent["front"].points[name].across == pytest.approx(at * INCH)
+    assert bent["back"].points["K2"].across == pytest.approx((1.5 - 0.5) * INCH, abs=0.1)
+
+
+def test_a_patch_behind_stands_so_far_from_the_centre_with_a_round_foot():
+    made, parts = parts_of(
+        pockets=["back-patch"], patch_wide=5, patch_deep=5.5, patch_foot="round", patch_from_centre=1.5
+    )
+    back, patch = made.garments[0].panels["back"], parts["patch"].panel
+    line = LineString(back.lines["patch"].flat())
+    centre = LineString([back.points["CB"], back.points["C1"]])
+    near = min(centre.distance(ShapelyPoint(x, y)) for x, y in line.coords)
+    assert near == pytest.approx(1.5 * INCH, abs=6)
+    box = Polygon(patch.net).minimum_rotated_rectangle
+    assert Polygon(patch.net).area < box.area - 100
+    assert Polygon(patch.cut).bounds[3] - Polygon(patch.cut).bounds[1] == pytest.approx(5.5 * INCH, abs=0.1)
+
+
+def test_two_pockets_in_one_place_are_refused_by_name():
+    with pytest.raises(CuttingError, match=r"choices\.pockets: pockets\.twice"):
+        planned(style="straight-trousers", pockets=["mock", "front-curved"])
+
+
+@pytest.mark.parametrize("finish", ["casing", "paper-bag"])
+def test_a_waist_that_is_turned_down_over_a_yoke_is_refused(finish):
+    with pytest.raises(CuttingError, match=r"yoke: strip\.turned"):
+        planned(style="straight-trousers", waist_finish=finish, yoke=2)
+
+
+@pytest.mark.parametrize("style", ["very-short-shorts", "shorts", "straight-trousers"])
+def test_a_curved_pocket_is_caught_flat_and_clear_of_the_dart_and_an_outside_patch_is_on_the_thigh(style):
+    made, parts = planned({"waist": 29}, style=style, pockets=["front-curved", "outside-patch"], closure="fly"), {}
+    garment = made.garments[0]
+    parts = {part.panel.name: part.panel for part in garment.parts}
+    front, bag = garment.panels["front"], parts["front-pocket-bag"]
+    net = Polygon(front.net)
+    for name in ("waist", "side"):
+        whole = LineString(front.edges[name].path.flat(0.01))
+        assert max(whole.distance(ShapelyPoint(p.across, p.down)) for p in bag.edges[name].path.flat()) < 0.05
+    assert net.buffer(0.5).contains(Polygon(bag.net))
+    darts = [Polygon([dart.near, dart.tip, dart.far]) for dart in front.darts]
+    facing = Polygon(parts["pocket-facing"].net)
+    assert darts
+    assert all(not facing.intersects(dart) for dart in darts)
+    patch = LineString(front.lines["outside-patch"].flat())
+    hem = front.edges["hem"].path.start.down
+    assert patch.bounds[3] < hem - 5
+    assert net.buffer(0.5).contains(patch)
+    side = LineString(front.edges["side"].path.flat(0.01))
+    assert side.distance(patch) < 1.5 * INCH

@@ -18,7 +18,7 @@ from cutting.methods.upper import TOPS
 from cutting.methods.upper.choices import TOP
 from cutting.plan import plan
 from tests.conftest import many
-from tests.jobs import top_job
+from tests.jobs import UPPER, top_job
 from tests.strategies import jumpsuits, top_asks, wearers
 
 INCH = 25.4
@@ -376,3 +376,62 @@ def test_a_belly_larger_than_the_hip_passes_where_it_is_fullest(belly):
     around = 2 * sum(Polygon(p.net).intersection(LineString([(-500, down), (1500, down)])).length for p in panels)
     assert around == pytest.approx(1220 + 2 * INCH, abs=3)
     assert not [check for check in made.checks if not check.ok and check.code not in OF_THE_BODY]
+
+
+@pytest.mark.parametrize(
+    ("opening", "parts"), [("slit", {"slit-facing": 1}), ("placket", {"placket": 2}), ("none", {})]
+)
+def test_a_loose_neck_is_cut_small_and_opened_so_that_the_head_passes(opening, parts):
+    """Chest 41, neck 16: the neck is a fifth of it and 1/2 wide, a fifth deep; with nothing to open it it passes the head."""
+    measures = {"chest": 104, "neck": "16 in", "head": "22 1/2 in"}
+    made = plan(read_job(top_job("middle", "loose-top", measures, unit="in", neck_opening=opening)), by_width=False)
+    front, back = (made.garments[0].panels[name] for name in ("front", "back"))
+    around = 2 * sum(LineString(panel.edges["neck"].path.flat(0.001)).length for panel in (front, back))
+    assert {
+        part.panel.name: part.count for part in made.garments[0].parts if part.panel.name in ("slit-facing", "placket")
+    } == parts
+    if opening == "none":
+        assert around >= 22.5 * INCH
+        assert "neck.deepened" in {finding.code for finding in made.findings}
+        return
+    assert front.points["F"].down == pytest.approx(16 / 5 * INCH, abs=0.1)
+    slash = LineString(front.lines["neck-opening"].flat(0.01))
+    assert around < 20 * INCH
+    assert slash.length >= 5 * INCH
+    assert around + 2 * slash.length >= 22.5 * INCH
+    assert "neck.deepened" not in {finding.code for finding in made.findings}
+    wire = plan_to_wire(made)
+    piece = next(piece for piece in wire["pieces"] if piece["panel"] in parts)
+    assert piece["sewn_to"] == "front at the neck's opening"
+    assert "neck_opening" in {mark["code"] for mark in wire["marks"]}
+    assert any(one["panel"] == piece["panel"] for one in wire["notions"] if one["code"] == "interfacing")
+
+
+def test_a_shoulder_a_millimetre_wider_moves_no_neck_far():
+    """A head of 60 and a boat neck: where the neck can hardly be cut large enough it is as large as there is room for."""
+    necks = []
+    for shoulder in (369, 370, 371, 372, 373):
+        raw = top_job(
+            "middle", "loose-top", {"shoulder": f"{shoulder} mm", "head": 60}, neck_shape="boat", neck_opening="none"
+        )
+        necks.append(plan(read_job(raw), by_width=False).garments[0].panels["front"].points["F"].down)
+    assert max(abs(a - b) for a, b in zip(necks, necks[1:], strict=False)) < 5
+
+
+def test_a_stooped_client_is_drafted_with_the_back_longer_and_it_is_said():
+    """A front waist 1 1/2 in shorter than the back's is a figure, not a slip; one 3 in shorter is measured again."""
+    sizes = UPPER["middle"]
+    level = sizes["nape_to_waist"] + 2.54  # the nape is 1 in under the neck point
+    made = plan(read_job(top_job("middle", "bodice", {"neck_to_waist": level - 3.8})), by_width=False)
+    assert "front.shorter" in {finding.code for finding in made.findings}
+    assert not [check for check in made.checks if not check.ok]
+    with pytest.raises(CuttingError, match=r"front\.short"):
+        plan(read_job(top_job("middle", "bodice", {"neck_to_waist": level - 7.6})), by_width=False)
+
+
+def test_a_loose_top_from_the_tummy_s_level_needs_no_nape_to_waist():
+    sizes = {"nape_to_waist": None, "neck_to_waist": None, "shoulder_to_tummy": 48, "tummy": 96}
+    made = plan(read_job(top_job("middle", "loose-top", sizes)), by_width=False)
+    assert not [check for check in made.checks if not check.ok]
+    with pytest.raises(CuttingError, match="nape_to_waist"):
+        plan(read_job(top_job("middle", "bodice", sizes)), by_width=False)

@@ -208,6 +208,7 @@ def test_a_jumpsuit_from_measuring_to_check(inside: Page):
     page.get_by_text("Another cloth", exact=True).click()
     page.get_by_text("Facings and bindings").click()
     expect(page.get_by_role("checkbox", name="Facings and bindings")).to_be_checked()
+    expect(page.get_by_role("group", name="Cut from")).to_be_visible()
     page.get_by_text("Jumpsuit, trousers").click()
     expect(drawing.get_by_text("Sleeve", exact=True)).to_have_count(0)
     page.get_by_text("Wide gathered").click()

@@ -117,12 +117,12 @@ def test_every_point_of_the_whole_set_is_drawn_with_its_tape(inside: Page):
     page = inside
     page.get_by_role("link", name="Measure").first.click()
     page.get_by_label("To be taken").select_option("full")
-    expect(page.get_by_text(re.compile("of 44"))).to_be_visible()
+    expect(page.get_by_text(re.compile("of 49"))).to_be_visible()
     postures = []
-    for k in range(44):
+    for k in range(49):
         figure = page.get_by_role("img", name=re.compile("^Where the tape runs"))
         page.locator("aside li button").nth(k).click()
-        expect(page.get_by_text(f"{k + 1} of 44")).to_be_visible()
+        expect(page.get_by_text(f"{k + 1} of 49")).to_be_visible()
         assert page.locator("[data-tape-path] path").nth(1).get_attribute("d"), k
         postures.append(figure.get_attribute("aria-label").split(". ")[1])
     assert sum(a != b for a, b in zip(postures, postures[1:], strict=False)) == len(set(postures)) - 1 == 4

@@ -63,6 +63,12 @@ def test_the_promised_number_keys_are_all_there():
         "band.finished_depth",
         "fold.needed",
         "fold.quick_rule",
+        "fold.quick_half",
+        "fold.quick_thigh",
+        "fold.quick_thigh_back",
+        "crotch_seam",
+        "front.crotch_seam",
+        "back.crotch_seam",
     ]
     for panel in ("front", "back"):
         keys += [

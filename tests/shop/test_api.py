@@ -270,7 +270,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
             "client": rows["clients"], "sheet": rows["sheets"], "cloth": rows["cloths"], "title": "x", "promised_on": "2026-01-01",
             "of": rows["orders"], "shelf": rows["shelf"],
         },
-        "shelf": cloth, "plans": {"id": new_id(), "placements": []},
+        "shelf": cloth, "plans": {"id": new_id(), "placements": [], "key": "trousers.crotch_depth", "typed": "10"},
         "garments": {"order": rows["orders"], "name": "t", "style": "palazzo", "method": "quarter-hip", "choices": {}},
         "cloths": {"kind": "x", "colour": "#000000", "width": "150", "fold": "open"},
         "readings": {"sheet": rows["sheets"], "key": "hip", "typed": "100"}, "lay-runs": {"plan": made["id"]},

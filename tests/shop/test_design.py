@@ -138,7 +138,9 @@ def test_a_usual_house_rule_is_what_new_garments_start_from(owner, order, new_id
         }
         return owner("PUT", f"/garments/{new_id()}", body)[1]["choices"]
 
-    assert new("palazzo") == {}
+    assert new("palazzo") == {"crotch_depth": "rise"}, (
+        "a quarter of the hip misses the body's depth by an inch and more"
+    )
     rule("Ours", "quarter-hip", hem="3", closure="fly")
     assert new("palazzo") == {"hem": "3", "closure": "fly"}
     assert new("very-short-shorts") == {"hem": "3", "closure": "fly"}

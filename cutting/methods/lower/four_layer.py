@@ -1,8 +1,8 @@
 """Four-layer quick cut: wide elastic trousers without a side seam, cut through four layers from a double fold.
 
 A slanted waist of a quarter and 2, 2 1/2 higher at the centre; square to it the centre line, the crotch point 2 out
-along the slant; the length is swung from the waist, so that the hem is a bow. It uses no hip: the waist is
-made as wide as a quarter of it, so that it passes. Common practice, no source.
+(or hip/16) along the slant; the length is swung from the waist, so that the hem is a bow. It needs no hip; where
+one was measured the waist is as wide as a quarter of it, so that it passes. Common practice, no source.
 """
 
 from dataclasses import replace
@@ -42,6 +42,8 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     if waist is not plain:
         notes.append(Finding("waist.widened", "note", part("leg"), {"plain": plain, "used": waist}))
     run = sqrt(waist.mm**2 - HIGHER.now.mm**2)
+    # The fork is 2 out, and more on a larger body, where its hip was measured.
+    fork = most(OUT.now, body.hip / 16) if body.has("hip") else OUT.now
     slant = Point(run / waist.mm, -HIGHER.now.mm / waist.mm)
     down = Point(-slant.down, slant.across)
 
@@ -63,7 +65,7 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     d.put("H", Point(0, hip_depth))
     starts = d.mark("G", centre.along(down, STARTS.now), "curve_start", "square_to_slant")
     corner = d.mark("C1", centre.along(down, depth), "corner", "square_to_slant")
-    tip = d.mark("X", corner.along(slant, OUT.now), "crotch_point", "parallel_to_slant", closes="inner_leg")
+    tip = d.mark("X", corner.along(slant, fork), "crotch_point", "parallel_to_slant", closes="inner_leg")
     d.put("C", Point(0, tip.point.down))
     hem_end = tip.point.plus(down, (length - depth).mm)
     curve = half_curve(centre.point, starts.point, tip.point, corner.point, hem_end, ask.front_diagonal.mm)
@@ -84,7 +86,7 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     )  # fmt: skip
     close_leg(d, ask, waist_line, curve.segments, [front_hem, *flipped([front_hem])], curve.segments)
     hip = found(hip_at.across, "on_the_draft")
-    sums = leg_sums(body, ask, depth, length, Widths(hip, hip, waist, waist, OUT.now, OUT.now), *notes)
+    sums = leg_sums(body, ask, depth, length, Widths(hip, hip, waist, waist, fork, fork), *notes)
     return replace(sums, leg_on_fold=True), [d]
 
 

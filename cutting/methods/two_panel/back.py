@@ -12,6 +12,7 @@ from cutting.errors import refuse
 from cutting.geometry import Line, Path, Point, Segment, bisect, hermite, unit
 from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods.ask import Ask
+from cutting.methods.styles import STYLES
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel.curves import crotch, inner_leg, side_above, side_below
 from cutting.methods.two_panel.marks import lines_across, mark_curve, mark_darts, waist_edge
@@ -81,7 +82,10 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     d.put("CB", top.point)
 
     d.stage = "widths"
-    line = unit(corner.point.minus(top.point))
+    # Where the centre leans out, it does so above the hip line: the side stays straight.
+    outward = sums.slant.mm < 0
+    base = Point(corner.point.across, hip_down) if outward else corner.point
+    line = unit(base.minus(top.point))
     cb_hip = top.point.plus(line, (hip_down - top.point.down) / line.down)
     hip = d.mark("H1", Place(cb_hip, "centre_line").back(sums.back_hip), "hip_width", "hip_line", "centre", "side")
     foot = d.mark("C2", corner.back(sums.back_hip), "crotch_line_width", "crotch_line", "centre", "side")
@@ -110,9 +114,9 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     gap = min(max(crotch_down - hip_down, 1.1 * e), 0.6 * (sums.crotch_depth - sums.top).mm)
     curve = crotch(
         top.point,
+        base,
         corner.point,
-        corner.point,
-        gap,
+        max(gap, crotch_down - hip_down) if outward else gap,
         tip.point,
         Point(leaving.down, -leaving.across),
         ask.back_diagonal.mm,
@@ -146,7 +150,9 @@ class _Leg:
     """
 
     def __init__(self, ask: Ask, sums: Sums, front: Draft):
-        self.shared = sums.hem_round is not None or ask.back_wider is not None
+        # A short leg's hem moves with the tip, unless it was chosen: it is too short to run in as far.
+        by_method = ask.back_wider is not None and STYLES[ask.style].leg != "short"
+        self.shared = sums.hem_round is not None or by_method or "back_wider" in ask.chosen
         self.wider = named(ask.wider, "back_wider")
         self.add = (ask.wider / 2).mm if self.shared else sums.tip.mm
         inner = front.edges["inner_leg"].path.segments
@@ -154,7 +160,7 @@ class _Leg:
         falls = sums.hem_round is None and self.front_in != self.front_hem_in
         self.add_above = sums.tip.mm if falls else self.add
         # By their names: where the side comes out straight, knee and hem share one segment with the crotch line.
-        knee = [front.points["K2"]] if sums.knee_round is not None else []
+        knee = [front.points["K2"]] if "K2" in front.points else []
         hem = front.edges["side"].path.start
         shift = -(ask.wider / 2).mm if self.shared else sums.front_hip.mm - sums.back_hip.mm
         self.side = [Point(p.across + shift, p.down) for p in [*knee, hem]]
@@ -233,6 +239,11 @@ def _mark_leg(d: Draft, front: Draft, leg: _Leg, widen: float) -> None:
     with_tip = found(leg.add_above, "moves_with_tip")
     names = [name for name in ("T", "K", "L") if f"{name}1" in front.points]
     words = {"T": "thigh", "K": "knee", "L": "hem"}
+    if "K2" in front.points and "K1" not in front.points:
+        side = Place(front.points["K2"], "front_knee_side")
+        size = found(side.point.across - leg.side[0].across, "back_ease")
+        if size.mm > 0.2:
+            d.mark("K2", side.back(size), "knee_side", "knee_line", "front.side", "side")
     for name in names:
         what = words[name]
         start = Place(front.points[f"{name}1"], f"front_{what}_inner")

@@ -123,6 +123,8 @@ def _leg(body: Body, ask: Ask, sums: Sums, tip: Point, crease: Place, knee: Plac
         half_hem = (sums.hem_round - named(ask.wider, "back_wider")) / 4
         hem_in, hem_side = Point(middle + half_hem.mm, low), Point(middle - half_hem.mm, low)
         hem_mark = ("hem", "crease", half_hem, "L")
+        if ask.hem_from == "guide" and sums.knee_round is not None and knee is not None:
+            return _from_guide(ask, sums, half_hem * 2, knee.point.down, low)
         if sums.knee_round is None or knee is None:
             onward = unit(hem_in.minus(tip)) if kind == "short" else None
             return Leg(hem_in, hem_in, [hem_side], [hem_mark], onward)
@@ -148,9 +150,21 @@ def _leg(body: Body, ask: Ask, sums: Sums, tip: Point, crease: Place, knee: Plac
     blend = 0.0 if ask.thigh_line is not None else BLEND * (tip.across - line.mm)
     thigh_down = min(tip.down + (sums.thigh_depth - sums.crotch_depth).mm + blend, (tip.down + low) / 2)
     marks = [("thigh", "guide_line", line, "T"), ("hem", "guide_line", line, "L")]
+    side = [Point(side_in.mm, low)]
+    if ask.side_in_knee is not None and knee is not None:
+        side.insert(0, Point(ask.side_in_knee.mm, knee.point.down))
+        marks.append(("knee_in", "guide_line", ask.side_in_knee, "K"))
     if side_in.mm > 0:
         marks.append(("hem_in", "guide_line", side_in, "N"))
-    return Leg(Point(line.mm, thigh_down), Point(line.mm, low), [Point(side_in.mm, low)], marks)
+    return Leg(Point(line.mm, thigh_down), Point(line.mm, low), side, marks)
+
+
+def _from_guide(ask: Ask, sums: Sums, hem: Length, knee_down: float, low: float) -> Leg:
+    """Knee and hem measured from the guide line, so that the side falls straight."""
+    knee_round = sums.knee_round if sums.knee_round is not None else hem
+    knee = (knee_round - named(ask.wider, "back_wider")) / 2
+    marks = [("knee", "guide_line", knee, "K"), ("hem", "guide_line", hem, "L")]
+    return Leg(Point(knee.mm, knee_down), Point(hem.mm, low), [Point(0, low)], marks)
 
 
 def _mark_side(d: Draft, hip: Place, side_top: Place) -> None:
@@ -177,6 +191,9 @@ def _mark_leg(d: Draft, leg: Leg, crease: Place, knee: Place | None, hem: Place)
             d.mark(f"{name}2", start.back(size), f"{what}_side", line, closes="side")
         elif what == "hem_in":
             d.mark(f"{name}1", Place(Point(0, down), "guide_line").out(size), what, line, "guide", "side")
+        elif what == "knee_in" and knee is not None:
+            at = Place(Point(0, knee.point.down), "guide_line")
+            d.mark("K2", at.out(size), what, "knee_line", "guide", "side")
         else:
             d.mark(
                 f"{name}1", Place(Point(0, down), "guide_line").out(size), f"{what}_width", line, "guide", "inner_leg"

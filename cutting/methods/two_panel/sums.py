@@ -87,8 +87,6 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     slant_used: Length = wanted_slant
     if wanted_slant.mm > slant_most.mm:
         slant_used = slant_most
-        where = choice("centre_slant") if "centre_slant" in ask.chosen else part("back")
-        findings.append(Finding("slant.reduced", "note", where, {"wanted": wanted_slant, "used": slant_most}))
     # Between hip line and waist the centre back leans in by about this much; the side need not take it.
     rise = max(1.0, (depth - top + lift).mm)
     lean = slant_used.mm * (hip_depth - top + lift).mm / rise
@@ -112,6 +110,9 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
         widths = [shares[0] + front.all, shares[1] + back.all]
         if ask.waist_cleanup == "back-larger":
             widths[1] = widths[1] + inch(0.5, "to_take_in")
+    if 0 < slant_used.mm < wanted_slant.mm:
+        where = choice("centre_slant") if "centre_slant" in ask.chosen else part("back")
+        findings.append(Finding("slant.reduced", "note", where, {"wanted": wanted_slant, "used": slant_used}))
     if ask.waist_cleanup in CLEANUPS:
         findings.append(Finding(CLEANUPS[ask.waist_cleanup], "note", part("back")))
     if flat_front and waist_round is not None:

@@ -44,6 +44,8 @@ class TopAsk:
     sleeve_round: Fixed | None = None
     closure: str = "none"
     zip_edge: Fixed = field(default_factory=lambda: inch(1.5))
+    neck_opening: str = "none"
+    neck_opening_length: Fixed | None = None
     finish: str = "facing"
     top_length: Fixed | None = None
     hem: Fixed = field(default_factory=lambda: inch(1))

@@ -14,6 +14,8 @@ TOP: dict[str, Choice] = grouped({
         "back_neck_depth": length(0.5, 8),
         "closure": rule("none back-zip front-zip", ALONE),
         "zip_edge": length(0.75, 2, ALONE, need("closure", "back-zip", "front-zip")),
+        "neck_opening": rule("none slit placket", need("closure", "none")),
+        "neck_opening_length": length(2, 14, need("closure", "none"), need("neck_opening", "slit", "placket")),
         "finish": rule("facing bias"),
     },
     "fit": {

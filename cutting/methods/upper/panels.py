@@ -59,6 +59,9 @@ def half(name: str, ask: TopAsk, sums: TopSums, d: Draft, side_length: float | N
     o = d.start("O", Point(0, 0), "neck_level")
     _lines(one, d, o)
     neck_point, tip = _neck_and_shoulder(one, d, o)
+    if one.front and sums.opening is not None:
+        low = Place(Point(0, one.neck.mm), "neck_depth")
+        d.mark("NO", low.down(sums.opening), "neck_opening", "centre_line")
     down = square_in(neck_point, tip)
     level = sums.armhole_level.mm
     centre = Place(Point(one.centre(level), level), "centre")

@@ -24,7 +24,7 @@ TOPS: dict[str, TopStyle] = {
         "hip", girth="chest",
         usual={
             "bust_ease": inch(6), "sleeve": "short", "sleeve_ease": inch(4), "cap_ease": inch(0),
-            "armhole_lower": inch(1), "armhole_hollow": inch(0.25),
+            "armhole_lower": inch(1), "armhole_hollow": inch(0.25), "neck_opening": "slit",
         },
     ),
     "cropped-top": TopStyle("above_waist", usual={"bust_ease": inch(3), "sleeve": "none"}),

@@ -60,6 +60,7 @@ class TopSums:
     waist_round: Length
     hip_width: Length
     hip_level: Length
+    opening: Length | None
     findings: tuple[Finding, ...]
 
     @property
@@ -80,9 +81,13 @@ def work_out(body: Body, ask: TopAsk) -> TopSums:
     neck_width, front_neck, back_neck = _neck(body, ask)
     slope = ask.shoulder_slope or (body.shoulder_slope if body.has("shoulder_slope") else inch(1, "slope"))
     shoulder = _shoulder(body, neck_width, slope)
-    if ask.closure == "none":
+    opening = _opening(body, ask, (neck_width, front_neck, back_neck), slope, shoulder)
+    if ask.closure == "none" and opening is None:
         neck_width, front_neck = _over_the_head(body, ask, (neck_width, front_neck, back_neck), slope, shoulder, notes)
     front_level, back_level = _waist_levels(body)
+    if front_level.mm < back_level.mm - 12.7:
+        params = {"front": front_level, "back": back_level}
+        notes.append(Finding("front.shorter", "note", measure("neck_to_waist"), params))
     depth = _armhole(body, ask, girth, slope, notes)
     side = back_level.mm - slope.mm - depth.mm
     if side < inch(2).mm:
@@ -109,7 +114,7 @@ def work_out(body: Body, ask: TopAsk) -> TopSums:
         front_waist_level=front_level, back_waist_level=back_level, front_length=front_length,
         back_length=back_length, bust_dart=dart, bust_level=bust_level, bust_out=bust_out, front_waist=waist_width,
         back_waist=waist_width, front_darts=darts, back_darts=darts, waist_round=waist_round, hip_width=hip_width,
-        hip_level=hip_level, findings=tuple(notes),
+        hip_level=hip_level, opening=opening, findings=tuple(notes),
     )  # fmt: skip
 
 
@@ -179,13 +184,29 @@ def _over_the_head(
     if ask.neck_width is not None or ask.front_neck_depth is not None or miss(0.0) >= 0:
         return width, front
     most_ = min(254.0, 3 * (shoulder.mm - 50.8 - width.mm))
-    more = bisect(miss, 0.0, most_) if most_ > 0 else None
-    if more is None:
+    if most_ <= 0:
         return width, front
+    # Where even that does not pass, it is cut as large as there is room for, and the check says so.
+    more = bisect(miss, 0.0, most_) or most_
     width, front = width + found(more / 3, "over_the_head"), front + found(more, "over_the_head")
     said = found(head, "")
     notes.append(Finding("neck.deepened", "note", part("front", "neck"), {"deep": front, "wide": width, "head": said}))
     return width, front
+
+
+def _opening(
+    body: Body, ask: TopAsk, size: tuple[Length, Length, Length], slope: Length, shoulder: Length
+) -> Length | None:
+    """How long a slit or placket at the front's neck is: 5 in, or as long as the head needs; None without one."""
+    if ask.closure != "none" or ask.neck_opening == "none":
+        return None
+    if ask.neck_opening_length is not None:
+        return ask.neck_opening_length
+    width, front, back = size
+    head = body.head.mm if body.has("head") else HEAD
+    around = neck_round(ask.neck_shape, width.mm, front.mm, back.mm, slope.mm, shoulder.mm)
+    wanted = (head + OVER_HEAD) / (1 + float(ask.stretch) / 100)
+    return most(inch(5, "opening"), found((wanted - around) / 2 + OVER_HEAD, "over_the_head"))
 
 
 def _shoulder(body: Body, neck_width: Length, slope: Length) -> Length:
@@ -213,7 +234,7 @@ def _waist_levels(body: Body) -> tuple[Length, Length]:
         return back + inch(0.5, "over_the_bust"), back
     front = body.neck_to_waist
     back = NAPE.now + body.nape_to_waist if body.has("nape_to_waist") else front - inch(0.5, "over_the_bust")
-    if front.mm < back.mm - inch(1).mm:
+    if front.mm < back.mm - inch(2.5).mm:
         raise refuse("front.short", measure("neck_to_waist"), front=front, back=back)
     return front, back
 
@@ -299,9 +320,10 @@ def _hip(
         return back_level, most(width, wanted)
     level = back_level + (body.waist_to_hip if body.has("waist_to_hip") else HIP_BELOW.now)
     wanted = most(width, (body.hip + named(ask.hip_ease, "hip_ease")) / 4)
-    if body.has("waist"):
+    if body.has("waist") or body.has("tummy"):
+        round_ = body.tummy if body.has("tummy") else body.waist
         belly: Length = body.shoulder_to_tummy if body.has("shoulder_to_tummy") else back_level
-        over = (body.waist + named(ask.hip_ease, "hip_ease")).mm / 4 - width.mm
+        over = (round_ + named(ask.hip_ease, "hip_ease")).mm / 4 - width.mm
         down = belly.mm - armhole.mm
         if over > 0 and down > inch(2).mm:
             wanted = most(wanted, width + found(over * (level.mm - armhole.mm) / down, "over_the_tummy"))

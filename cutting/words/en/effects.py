@@ -15,7 +15,7 @@ NAMES = {
     "armhole_depth": "armhole line", "front_across": "front between the armholes", "back_across": "back between the armholes",
     "front_waist_level": "front waist", "back_waist_level": "back waist", "front_length": "front length",
     "back_length": "back length", "bust_dart": "bust dart", "bust_level": "bust point", "bust_out": "bust point, out",
-    "hip_width": "width for the hip", "hip_level": "hip line", "sleeve_length": "sleeve length",
+    "opening": "neck opening", "hip_width": "width for the hip", "hip_level": "hip line", "sleeve_length": "sleeve length",
 }  # fmt: skip
 
 

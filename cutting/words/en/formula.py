@@ -19,6 +19,7 @@ LABELS = {
     "allowance.armhole": "armhole seam", "allowance.cap": "armhole seam", "allowance.underarm": "underarm seam",
     "hem_ease": "ease at the hem", "side_out": "that the back's side is out", "back_waist_extra": "more behind", "to_pass": "to pass", "below_the_stitching": "below the stitching", "stitched": "of turned waist",
     "to_sit": "to sit", "by_crotch_length": "that fits the crotch length",
+    "opening": "of opening",
     "overlap": "overlap", "hem": "hem", "zip": "zip", "crotch_ease": "crotch ease", "hip_ease": "hip ease",
     "waist_ease": "waist ease", "thigh_ease": "thigh ease", "knee_ease": "knee ease", "side_raise": "side raise",
     "back_wider": "that the back is wider", "lift": "lift", "over_the_bust": "over the bust",
@@ -43,6 +44,7 @@ FOUND = {
     "kept_on_the_panel": "kept on the panel", "above_the_knee": "wider above the knee", "to_the_hem_line": "down to the hem line", "to_the_leg": "what the leg runs in",
     "below_the_yoke": "below the yoke's seam",
     "seven_tenths_of_crotch_round": "7/10 of the crotch line all round",
+    "wide_of_patch": "width of the patch", "deep_of_patch": "depth of the patch",
     "to_the_crease": "as far as the crease", "widest_back": "widest line of the back, cut",
 }  # fmt: skip
 NAMES = Names(measure_name, LABELS, FOUND)

@@ -78,6 +78,8 @@ _FRONT: dict[str, tuple[str, str]] = {
     "hem_side": ("Hem, side", "The same on the other side of the crease."),
     "thigh_width": ("Leg line", "From this line down the leg falls straight."),
     "hem_width": ("Hem width", "Straight down from the leg line."),
+    "knee_in": ("Knee, side", "The side runs in to here."),
+    "knee_width": ("Knee width", "From the guide line: the side falls straight."),
     "hem_in": ("Hem, side", "The side runs in a little towards the hem."),
 }  # fmt: skip
 _BACK: dict[str, tuple[str, str]] = {
@@ -127,14 +129,14 @@ _LEG: dict[str, tuple[str, str]] = {
     "fold_at_waist": ("Waist, at the fold", "The casing is cut on above it: everything else is measured from here."),
     "slanted_waist": ("Waist", "A quarter of the waist and 2 in, never less than a quarter of the hip: it has to pass over it."),
     "corner": ("Corner of the crotch", "As deep as one sits."),
-    "crotch_point": ("Crotch point", "Two inches out, parallel to the waist."),
+    "crotch_point": ("Crotch point", "Two inches out, or a sixteenth of the hip, parallel to the waist."),
     "inner_length": ("Inner leg", "Square to the waist, as long as the leg is under the crotch."),
     "swung_length": ("Hem, between", "The length swung from the waist's middle: the hem is a bow."),
 }  # fmt: skip
 PANELS = {
     "leg": "leg",
     "front": "front", "back": "back", "band": "band", "front-band": "front band", "back-band": "back band",
-    "channel": "channel", "tie": "tie", "yoke": "yoke", "pocket-bag": "pocket bag", "front-pocket-bag": "front pocket bag", "pocket-facing": "pocket facing",
+    "curved-patch": "curved patch", "turn-up": "turn-up", "mouth-piping": "mouth piping", "slit-facing": "slit facing", "placket": "placket", "channel": "channel", "tie": "tie", "yoke": "yoke", "pocket-bag": "pocket bag", "front-pocket-bag": "front pocket bag", "pocket-facing": "pocket facing",
     "pocket-backing": "pocket backing", "patch": "patch pocket", "outside-patch": "outside pocket", "piping": "piping",
     **top_marks.PANELS,
     "fly-facing": "fly facing", "fly-guard": "fly guard", "belt-loops": "belt loops",

@@ -27,14 +27,18 @@ neck_to_under_bust | neck to under the bust | From the side of the neck over the
 neck_to_waist | neck to waist, front | From the side of the neck over the bust point to the waist. | Tie a tape round the waist first.
 shoulder_to_waist | shoulder to waist | From the middle of the shoulder down to the waist. | Tie a tape round the waist first.
 shoulder_to_tummy | shoulder to tummy | From the side of the neck over the bust point to the fullest part of the tummy. | Along the body.
+neck_to_side_waist | neck to side waist | From the side of the neck straight down to the waist at the side. | Tie a tape round the waist first.
+tip_to_waist | shoulder tip to waist | From the shoulder's tip over the bust point to the middle of the waist. | A length: how far the tip slopes is another point.
 waist | waist | Round the waist where the garment will sit. | Level behind too; one finger under the tape.
 low_waist | low waist | Round the body a hand's breadth under the waist. | Level behind too.
+tummy | tummy | Round the fullest part of the belly. | Level behind too; breathing out.
 hip | hip | Round the fullest part of the seat. | Pockets empty; level behind too.
 thigh | thigh | Round one leg, right under the seat. | Standing on both feet; do not pull.
 knee | knee | Round the middle of the knee, leg straight. | Over the kneecap, not above it.
 calf | calf | Round the fullest part of the lower leg. | Standing on both feet.
 high_ankle | above the ankle | Round the leg a hand's breadth above the ankle. | Where the hem will end.
 ankle | ankle | Round the ankle bones. | Can the foot pass the hem? It is rounder than this.
+instep | heel and instep | Round the heel and over the instep, foot pointed. | What has to pass the hem.
 inseam | inseam | Inside the leg, from the crotch to the ankle. | The client may hold the tape's upper end.
 height | height | From the floor to the crown, against a wall. | Without shoes.
 armhole_girth | armhole | Round the arm where it joins, over the shoulder's tip and under the arm. | Arm hanging; two fingers under the tape.
@@ -47,6 +51,7 @@ crotch_length | crotch length | From the front waist, between the legs, to the b
 full_strap | strap, all over | From the front waist over the shoulder to the back waist. | Over the bust point.
 shoulder | shoulders | Behind, from one shoulder's tip to the other. | Across the bone at the nape.
 back_width | back width | Behind, from arm crease to arm crease. | Arms hanging; halfway down the armhole.
+shoulder_to_armhole | shoulder to armhole, behind | Behind, from the shoulder's tip down to where the arm joins. | Arm hanging.
 armhole_depth | armhole depth | Behind, from the nape straight down to the level of the armpits. | A strip of paper under the arms shows the level.
 nape_to_waist | nape to waist | Behind, from the bone at the nape to the waist. | Along the hollow of the back.
 top_length | length of the top | Behind, from the nape to where the top will end. | Let the client show it.

@@ -8,8 +8,8 @@ NOTIONS = {
     "interfacing": "interfacing for the {panel}", "hook": "hook and bar",
 }  # fmt: skip
 PLACES = {
-    "heading": "inside, under the heading", "pocket": "opening", "inner_leg": "inner leg", "patch": "at the patch's place",
-    "outside-patch": "at the pocket's place", "inner": "inner edge", "end": "end", "other_side": "other side",
+    "neck-opening": "at the neck's opening", "heading": "inside, under the heading", "pocket": "opening", "inner_leg": "inner leg", "patch": "at the patch's place",
+    "curved-patch": "at the patch's place", "outside-patch": "at the pocket's place", "inner": "inner edge", "end": "end", "other_side": "other side",
 }  # fmt: skip
 """Edges and lines that are not called by their own code."""
 

@@ -4,7 +4,7 @@ PLACES = {
     "neck_level": "the neck point's level", "centre": "the centre", "centre_line_level": "the centre",
     "centre_waist": "the centre's lower end", "shoulder_out": "the shoulder tip's mark", "underarm": "the underarm point",
     "bust_dart_place": "the dart's upper leg", "bust_dart_middle": "the dart's middle", "neck_point": "the neck point",
-    "centre_neck": "the neck at the centre", "shoulder_tip": "the shoulder tip", "cap_top": "the cap's top",
+    "centre_neck": "the neck at the centre", "neck_depth": "the neck at the centre", "shoulder_tip": "the shoulder tip", "cap_top": "the cap's top",
     "middle_line": "the middle line", "armhole_line": "the centre",
 }  # fmt: skip
 LINES = {
@@ -23,6 +23,7 @@ TOP: dict[str, tuple[str, str]] = {
     "zip_lean": ("Centre back, in", "The zip's edge narrows towards the waist, so that it does not bulge; the side gives it back."),
     "top_hem": ("Hem at the centre, cut edge", "The hem's turn is above it by the hem allowance."),
     "hem_turn": ("Hem's turn", "The hem is folded here: its width is measured on this line."),
+    "neck_opening": ("Neck opening, end", "The front is slashed from the neck to here, when its facing or placket is sewn on; not before."),
     "neck_depth": ("Neck, depth", "Cut it small: it can be opened at the fitting, never closed."),
     "neck_width": ("Neck, width", "Half of the neck's width, from the centre."),
     "shoulder_out": ("Shoulder tip, out", "Half of the shoulder, tip to tip."),

@@ -19,7 +19,7 @@ METHODS = {
     "centre-crease": MethodWords("Centre crease", "Close trousers on one crease: front and back share a budget of cut widths."),
     "third-hip": MethodWords("Third of the hip", "Very loose: 7 in of ease, the depth from a third of the hip."),
     "one-piece-leg": MethodWords("One-piece leg", "No side seam: front and back of a leg in one piece."),
-    "four-layer": MethodWords("Four layers", "A quick cut through cloth folded twice; it uses no hip."),
+    "four-layer": MethodWords("Four layers", "A quick cut through cloth folded twice; it needs no hip."),
     "quarter-plus-one": MethodWords("Quarter plus one", "As quarter hip, its extension by size from 2 to 3 in."),
     "multiplied-quarter": MethodWords("Multiplied quarter", "Panels two to three times a quarter of the hip, gathered at the waist."),
     "quarter-bust": MethodWords("Quarter bust", "A quarter of the bust and of its ease makes front and back; the sleeve is fitted to their armholes."),

@@ -21,11 +21,11 @@ it("sends one's own number for the one that was picked, and shows what is answer
   }); // prettier-ignore
   show(<OwnNumber plan={plan} planId="p" unit="in" />);
   document.querySelector("details")!.open = true; // a click does not open it here
-  fireEvent.change(screen.getByLabelText("Mine, in in"), { target: { value: "nine" } });
+  fireEvent.change(screen.getByLabelText("Mine, in inches"), { target: { value: "nine" } });
   fireEvent.click(screen.getByRole("button", { name: "Compare" }));
   expect((await screen.findByRole("alert")).textContent).toContain("Type it like 38 1/2.");
-  expect(screen.getByLabelText<HTMLInputElement>("Mine, in in").value).toBe("nine");
-  fireEvent.change(screen.getByLabelText("Mine, in in"), { target: { value: "9" } });
+  expect(screen.getByLabelText<HTMLInputElement>("Mine, in inches").value).toBe("nine");
+  fireEvent.change(screen.getByLabelText("Mine, in inches"), { target: { value: "9" } });
   fireEvent.click(screen.getByRole("button", { name: "Compare" }));
   expect((await screen.findByRole("status")).textContent).toContain("2 in too small");
   expect(calls.at(-1)).toMatchObject({ body: { key: "trousers.front.waist_width", typed: "9" } });

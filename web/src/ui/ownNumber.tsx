@@ -51,7 +51,7 @@ export function OwnNumber({ plan, planId, unit, first }: { plan: Plan; planId: s
           </chakra.select>
         </Label>
         <Box display="flex" gap="8" alignItems="end">
-          <Label text={`Mine, in ${unit}`}>
+          <Label text={`Mine, in ${unit === "in" ? "inches" : "centimetres"}`}>
             <chakra.input
               {...field}
               value={typed}

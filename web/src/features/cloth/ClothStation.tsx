@@ -193,7 +193,7 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
         {[
           ["Depth there is", depth, fold?.depth],
           ["Depth needed", needed.mm, needed.formula],
-          ...rules.map((rule) => ["Quick rule", rule.net_mm, `${rule.formula} = ${rule.with}`]),
+          ...rules.map((rule, k) => [k === 0 ? "Quick rules" : "", rule.net_mm, `${rule.formula} = ${rule.with}`]),
         ].map(([name, mm, how]) => (
           <Box key={`${String(name)} ${String(how)}`} display="contents">
             <chakra.dt fontWeight={600}>{name}</chakra.dt>
@@ -207,9 +207,6 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
       {section && <chakra.p marginTop="4">{section.say}</chakra.p>}
       {shallow && !section && (
         <Says tone="wrong">The fold is too shallow for the widest line. Open the cloth, or take a wider one.</Says>
-      )}
-      {section && quick && quick.net_mm < needed.mm && (
-        <Says tone="plain">Fold by the widest line: the quick rule would be too shallow.</Says>
       )}
     </figure>
   );

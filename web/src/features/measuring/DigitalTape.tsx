@@ -25,11 +25,14 @@ export function DigitalTape({ fill }: { fill: (typed: string) => void }) {
         setOn(true);
       },
     });
-  const stop = () => {
-    setOn(false);
-    heard.current = null;
-    unpair.mutate();
-  };
+  /** Away once the server has let it go, or cannot be reached: until then the device could still send. */
+  const stop = () =>
+    unpair.mutate(undefined, {
+      onSettled: () => {
+        setOn(false);
+        heard.current = null;
+      },
+    });
   const silent = now?.heard_at ? tape.dataUpdatedAt - new Date(now.heard_at).getTime() > SILENT : true;
   return (
     <chakra.details>

@@ -13,7 +13,7 @@ import { Says } from "../../ui/words";
 const SESSIONS: [Session, string][] = [
   ["trousers", "Trousers"],
   ["top", "Top"],
-  ["two-piece", "Top and trousers"],
+  ["two-piece", "Two-piece"],
   ["jumpsuit", "Jumpsuit"],
   ["full", "Everything"],
 ];

@@ -97,9 +97,9 @@ function standing({ chest, waist, hip }: Shape, view: "front" | "back" | "bent")
   const ofLeg = (y: number, outer: number, inside: number): [XY, XY] => [right(inside, y), right(outer, y)];
   const rounds: Record<string, [XY, XY]> = {
     head: round(22, 34), neck: round(12, 73), chest: round(half.chest, 122), bust: round(half.chest, 124),
-    under_bust: round(half.under, 142), waist: round(half.waist, 168), low_waist: round(half.low, 188), hip: round(half.hip, 214),
+    under_bust: round(half.under, 142), waist: round(half.waist, 168), low_waist: round(half.low, 188), tummy: round((half.waist + half.low) / 2 + 2, 194), hip: round(half.hip, 214),
     thigh: ofLeg(250, leg.thigh, 3), knee: ofLeg(318, leg.knee, 8), calf: ofLeg(346, leg.calf, 10),
-    high_ankle: ofLeg(378, leg.ankle + 3, 10), ankle: ofLeg(402, leg.ankle, 10),
+    high_ankle: ofLeg(378, leg.ankle + 3, 10), ankle: ofLeg(402, leg.ankle, 10), instep: ofLeg(410, leg.ankle + 5, 8),
     upper_arm: [right(half.chest + 6, 136), right(tip + 20, 128)],
     sleeve_edge: [right(tip + 8, 168), right(tip + 22, 184)], wrist: [right(half.waist + 12, 178), right(half.waist + 22, 198)],
   }; // prettier-ignore
