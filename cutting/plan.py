@@ -28,7 +28,7 @@ from cutting.widths import WidthRow
 from cutting.widths import by_width as widths_of
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.9.0"
+CORE = "0.10.0"
 
 
 @dataclass(frozen=True)

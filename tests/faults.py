@@ -120,6 +120,22 @@ def elastic_waist_cut_to_the_waist(garment: Garment) -> Garment:
     return garment
 
 
+def _straight(garment: Garment, panel: str, name: str) -> Garment:
+    """An edge drawn with a ruler from end to end."""
+    edges = garment.panels[panel].edges
+    path = edges[name].path
+    ruled = replace(edges[name], path=Path((Line(path.start, path.end),)))
+    return _panel(garment, panel, edges=edges | {name: ruled})
+
+
+def waist_drawn_with_a_ruler(garment: Garment) -> Garment:
+    return _straight(_straight(garment, "front", "waist"), "back", "waist")
+
+
+def hem_drawn_with_a_ruler(garment: Garment) -> Garment:
+    return _straight(_straight(garment, "front", "hem"), "back", "hem")
+
+
 FAULTS = {
     side_seam_forgotten: "girth.hip",
     inner_leg_seam_forgotten: "allowance.held",
@@ -134,12 +150,15 @@ FAULTS = {
     hem_cut_straight_down_a_narrowing_leg: "girth.hem",
     strip_cut_with_its_dart_left_open: "seam.strip",
     elastic_waist_cut_to_the_waist: "waist.opening",
+    waist_drawn_with_a_ruler: "smooth.waist",
+    hem_drawn_with_a_ruler: "smooth.hem",
 }
 """Each slip, and the code of the check that must fail."""
 MADE = {
     hem_cut_straight_down_a_narrowing_leg: {"style": "straight-trousers"},
     strip_cut_with_its_dart_left_open: {"waist_finish": "shaped-band"},
     elastic_waist_cut_to_the_waist: {"waist_finish": "casing"},
+    hem_drawn_with_a_ruler: {"style": "shorts"},
 }
 """What a slip is seeded into, where a plain palazzo or straight trousers cannot have it."""
 
@@ -183,6 +202,18 @@ def neck_cut_for_the_neck_not_for_the_head(garment: Garment) -> Garment:
     return garment
 
 
+def lower_edge_drawn_with_a_ruler(garment: Garment) -> Garment:
+    return _straight(_straight(garment, "front", "waist"), "back", "waist")
+
+
+def armhole_cut_down_into_the_side(garment: Garment) -> Garment:
+    """The front's armhole runs on down to a point, as if the side leaned out there."""
+    edges = garment.panels["front"].edges
+    *upper, last = edges["armhole"].path.segments
+    low = replace(last, two=last.end.plus(Point(0, -30)))
+    return _panel(garment, "front", edges=edges | {"armhole": replace(edges["armhole"], path=Path((*upper, low)))})
+
+
 TOP_FAULTS = {
     side_seam_of_a_top_forgotten: "girth.bust",
     cap_without_room_for_its_ease: "cap.armhole",
@@ -190,6 +221,8 @@ TOP_FAULTS = {
     waist_dart_of_a_bodice_left_out: "girth.waist",
     back_shoulder_half_an_inch_long: "seam.shoulder",
     neck_cut_for_the_neck_not_for_the_head: "neck.head",
+    lower_edge_drawn_with_a_ruler: "smooth.lower",
+    armhole_cut_down_into_the_side: "smooth.underarm",
 }
 """Slips at a top, and the check that must fail; the neck's in a top that does not open, the others in a bodice."""
 JOIN_FAULTS = {

@@ -75,7 +75,7 @@ def asks(draw, made=None):
     return method, resolve(method, style, kept)
 
 
-OUT_OF_REACH = {"strip.too_deep", "waist.too_large", "side.open", "turn.too_deep"}
+OUT_OF_REACH = {"strip.too_deep", "strip.dart_out", "waist.steep", "waist.too_large", "side.open", "turn.too_deep"}
 
 
 def drafted(body, made):

@@ -3,9 +3,10 @@
 from cutting.checks.check import Check
 from cutting.checks.one_leg import check_leg
 from cutting.checks.shared import GIRTH, SEAM, STRETCHED, bands, girth_of_waist, grown, level, opening, thigh
+from cutting.checks.smooth import smooth_lower
 from cutting.checks.worn import check_worn
 from cutting.garments import Lower
-from cutting.geometry import Path, Point, crossings
+from cutting.geometry import Path, crossings
 from cutting.pieces import Panel
 from cutting.where import Where
 
@@ -15,7 +16,7 @@ HEM = 2.0
 def check_lower(garment: Lower) -> list[Check]:
     """Every check of one lower garment, in the order of the body."""
     if "leg" in garment.panels:
-        return [*check_leg(garment), *check_worn(garment)]
+        return [*check_leg(garment), *smooth_lower(garment), *check_worn(garment)]
     where, sums = garment.where, garment.sums
     front, back = (garment.panels[name] for name in ("front", "back"))
     flat = garment.waist_sewn
@@ -43,20 +44,25 @@ def check_lower(garment: Lower) -> list[Check]:
         hem = sum(panel.edges["hem"].path.length for panel in (front, back))
         asked = sums.hem_round.mm + garment.panels["back"].lengths["hem_widened"].mm
         checks.append(Check("girth.hem", where, asked, hem, GIRTH, abs(asked - hem) <= GIRTH))
-    return checks + check_worn(garment)
+    return [*checks, *smooth_lower(garment), *check_worn(garment)]
 
 
 def _turned(where: Where, panel: Panel) -> Check:
-    """The hem's lower edge is as wide as the leg it is folded up on, measured on the cut outline."""
+    """The hem's lower edge is as wide as the leg it is folded up on, measured on the cut outline square to its ends."""
     edge = panel.edges["hem"]
-    down, deep = edge.path.start.down, edge.allowance.mm / edge.turned
-    ring = [*panel.cut, panel.cut[0]]
+    deep = edge.allowance.mm / edge.turned
+    path, ring = edge.path, [*panel.cut, panel.cut[0]]
 
-    def width(level: float) -> float:
-        hits = [hit.at for hit in crossings(ring, Point(0, level), Point(1, 0))]
-        return max(hits) - min(hits) if hits else 0.0
+    def width(outside: float) -> float:
+        """From end to end at a distance from the fold: the edge moved there, and what is beyond its two ends."""
+        wide = path.length - outside * sum(path.bends)
+        for end, along, sign in (
+            (path.start, path.segments[0].direction(0.0), -1), (path.end, path.segments[-1].direction(1.0), 1),
+        ):  # fmt: skip
+            wide += max(sign * hit.at for hit in crossings(ring, end.plus(along.left, outside), along))
+        return wide
 
-    leg, hem = width(down - deep + 0.5), width(down + deep - 0.5)
+    leg, hem = width(0.5 - deep), width(deep - 0.5)
     return Check("hem.turn", where / panel.name, leg, hem, HEM, abs(leg - hem) <= HEM, params={"panel": panel.name})
 
 

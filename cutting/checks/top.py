@@ -1,19 +1,17 @@
 """A top's checks: girths, seams that meet, smooth joins, the neck over the head, the sleeve in its armhole."""
 
-from math import acos, degrees, radians, tan
+from math import asin, degrees
 
 from cutting.checks.check import Check
 from cutting.checks.shared import GIRTH, SEAM, furthest_off, level
-from cutting.codes import CheckCode
+from cutting.checks.smooth import bend, smooth_top
 from cutting.garments import Top
 from cutting.geometry import Line
-from cutting.geometry import Point as At
 from cutting.methods.upper import TOPS, TopAsk
 from cutting.methods.upper.sums import HEAD
 from cutting.pieces import Panel
 from cutting.where import Where
 
-STRAIGHT, SQUARE = 180.0, 90.0
 ANGLE = 3.0
 INCH = 25.4
 ROOM, ARM_LEAST = INCH, 12.7
@@ -35,8 +33,7 @@ def check_top(garment: Top) -> list[Check]:
         *_lower_edge(garment),
         Check("seam.shoulder", where, shoulders[0], shoulders[1], SEAM, abs(shoulders[0] - shoulders[1]) <= SEAM),
         Check("seam.top_side", where, sides[0], sides[1], SEAM, abs(sides[0] - sides[1]) <= SEAM),
-        _turned("smooth.neck", where, front, back, "neck"),
-        _turned("smooth.armhole", where, front, back, "armhole"),
+        *smooth_top(garment),
         *(_square(where, panel) for panel in (front, back) if panel.name == "back" or ask.neck_shape != "v"),
     ]
     if garment.sleeve is not None:
@@ -99,34 +96,10 @@ def _neck(garment: Top) -> Check:
     )
 
 
-def _angle(one: At, other: At) -> float:
-    return degrees(acos(max(-1.0, min(1.0, one.dot(other)))))
-
-
-def _turned(code: CheckCode, where: Where, front: Panel, back: Panel, edge: str) -> Check:
-    """Both panels' angles between an edge and the shoulder make a straight line when the shoulder is sewn; degrees."""
-    whole = 0.0
-    for panel in (front, back):
-        shoulder = panel.edges["shoulder"].path
-        if edge == "neck":
-            arrives = panel.edges["neck"].path.segments[-1].direction(1.0)
-            whole += STRAIGHT - _angle(arrives, shoulder.segments[0].direction(0.0))
-        else:
-            leaves = panel.edges["armhole"].path.segments[0].direction(0.0)
-            whole += STRAIGHT - _angle(shoulder.segments[0].direction(0.0), leaves)
-    return _bend(code, where, abs(whole - STRAIGHT))
-
-
 def _square(where: Where, panel: Panel) -> Check:
     """The neck leaves the centre squarely, so that the two halves make no point."""
     leaves = panel.edges["neck"].path.segments[0].direction(0.0)
-    angle = _angle(leaves, At(0, 1))
-    return _bend("square.neck", where / panel.name, abs(angle - SQUARE))
-
-
-def _bend(code: CheckCode, where: Where, off: float) -> Check:
-    """A corner by so many degrees, as a tape can say it: how far it leads off within an inch."""
-    return Check(code, where, 0.0, INCH * tan(radians(off)), INCH * tan(radians(ANGLE)), off <= ANGLE)
+    return bend("square.neck", where / panel.name, degrees(asin(max(-1.0, min(1.0, abs(leaves.down))))), ANGLE)
 
 
 def _sleeve(garment: Top, front: Panel, back: Panel, arm: float) -> list[Check]:

@@ -4,14 +4,14 @@ What is left of a dart below the strip stays in the panel; where the dart ends i
 to the strip's lower edge, so that the whole dart is in the seam.
 """
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from math import atan2, cos, sin
 
 from cutting.drafting import Dart, Draft, Edge, Wide
 from cutting.errors import refuse
 from cutting.garments.strip_calls import below_the_strip, strip_steps
-from cutting.geometry import Line, Path, Point, Segment, distance, unit
+from cutting.geometry import Path, Point, crossings, distance, parted, squared, unit
 from cutting.lengths import Length, found, mm
 from cutting.methods import Ask
 from cutting.pieces import Notch, Panel, finish
@@ -19,6 +19,8 @@ from cutting.pieces.panel import with_notches
 from cutting.where import choice
 
 Motion = Callable[[Point], Point]
+OUT = 5.0
+"""A dart's leg that crosses the line nearer to its end than this many mm has run out of the panel."""
 SHORTEST = 25.4
 """A rest of a zip's edge under this many mm is not cut wider."""
 
@@ -37,23 +39,27 @@ def cut_off(
     """Cut a panel along the line from `at_side` mm down its side to `at_centre` mm down its centre, from the waist.
 
     With `whole_darts` every dart ends on the line, so that none is left below. Raises CuttingError where the strip
-    reaches past the straight centre line.
+    reaches past the straight centre line, or a dart runs out of the panel above the line.
     """
     side, centre = panel.edges["side"].path, panel.edges["crotch"].path
+    asked = choice("yoke" if name == "yoke" else "band_depth")
     if at_centre > centre.segments[0].length - 6.0 or at_side > side.length - 25.4:
-        raise refuse("strip.too_deep", choice("yoke" if name == "yoke" else "band_depth"), depth=depth)
+        raise refuse("strip.too_deep", asked, depth=depth)
     below, beside = side.split(side.length - at_side)
     upper, lower = centre.split(at_centre)
     start, end = beside.start, upper.end
-    darts = [_reaching(dart, start, end, whole_darts) for dart in panel.darts]
-    rests = [rest for dart in darts if (rest := _below(dart, start, end)) is not None]
-    bends = sorted((p for rest in rests for p in (rest.near, rest.far)), key=lambda p: distance(start, p))
+    line = squared(beside.segments[0].direction(0.0), start, end, lower.segments[0].direction(0.0))
+    darts = [_reaching(dart, line, whole_darts) for dart in panel.darts]
+    if any(not OUT < line.place_of(leg) < line.length - OUT for dart in darts for leg in _legs_at(dart, line)):
+        raise refuse("strip.dart_out", asked, depth=depth)
+    rests = [rest for dart in darts if (rest := _below(dart, line)) is not None]
+    bends = sorted((p for rest in rests for p in (rest.near, rest.far)), key=line.place_of)
     top = min(start.down, end.down)
     left = replace(
         panel,
         lengths=panel.lengths | {"seam_down": found(top, "strip_takes")},
         edges={
-            "waist": Edge("waist", Path(tuple(_lines([start, *bends, end]))), ask.allowances.waist),
+            "waist": Edge("waist", _through(line, bends), ask.allowances.waist),
             "crotch": replace(panel.edges["crotch"], path=lower, wide=_left_of(panel.edges["crotch"].wide, at_centre)),
             "inner_leg": panel.edges["inner_leg"], "hem": panel.edges["hem"],
             "side": replace(panel.edges["side"], path=below),
@@ -64,7 +70,7 @@ def cut_off(
     on_cloth = ask.marking == "on-cloth"
     # The centre is not moved when the darts are closed: its notches go with the strip.
     centred = [replace(n, edge="centre") for n in panel.notches if n.edge == "crotch" and _above(n, start, end)]
-    strip = with_notches(_strip(panel, name, (beside, upper), darts, ask, depth), *centred)
+    strip = with_notches(_strip(panel, name, (beside, upper), line, darts, ask, depth), *centred)
     return Cut(
         replace(left, steps=below_the_strip(left, rests, on_cloth)), replace(strip, steps=strip_steps(strip, on_cloth))
     )
@@ -82,29 +88,38 @@ def _above(notch: Notch, start: Point, end: Point) -> bool:
     return notch.net.minus(start).dot(unit(end.minus(start)).left) > 0
 
 
-def _reaching(dart: Dart, start: Point, end: Point, whole: bool) -> Dart:
+def _through(line: Path, points: list[Point]) -> Path:
+    """A line drawn again so that it passes through points beside it."""
+    return Path(tuple(segment for part in parted(line, points) if part is not None for segment in part.segments))
+
+
+def _to_the_line(start: Point, direction: Point, line: Path) -> float:
+    """How far it is from a point to a line, in mm; the line's ends go on straight."""
+    hits = crossings(line.flat(), start, direction, extend=True)
+    return min((hit.at for hit in hits), key=abs, default=0.0)
+
+
+def _reaching(dart: Dart, line: Path, whole: bool) -> Dart:
     """The dart, its point moved down on to the line where it ends above it."""
     middle = dart.near.towards(dart.far, 0.5)
     axis = unit(dart.tip.minus(middle))
-    out = unit(end.minus(start)).left
-    reach = start.minus(middle).dot(out) / axis.dot(out)
+    reach = _to_the_line(middle, axis, line)
     if not whole and reach <= distance(middle, dart.tip):
         return dart
     return replace(dart, tip=middle.plus(axis, reach), length=found(reach, "dart_to_the_edge"))
 
 
-def _legs_at(dart: Dart, start: Point, end: Point) -> tuple[Point, Point]:
+def _legs_at(dart: Dart, line: Path) -> tuple[Point, Point]:
     """Where the line crosses the dart: as far from its point on both legs, so that they meet when sewn."""
-    out = unit(end.minus(start)).left
-    under = dart.tip.minus(start).dot(out)
-    reach = [distance(leg, dart.tip) * -under / (leg.minus(start).dot(out) - under) for leg in (dart.near, dart.far)]
+    legs = (dart.near, dart.far)
+    reach = [distance(leg, dart.tip) - _to_the_line(leg, unit(dart.tip.minus(leg)), line) for leg in legs]
     middle = max(0.0, sum(reach) / 2)
-    near, far = (dart.tip.plus(unit(leg.minus(dart.tip)), middle) for leg in (dart.near, dart.far))
+    near, far = (dart.tip.plus(unit(leg.minus(dart.tip)), middle) for leg in legs)
     return near, far
 
 
-def _below(dart: Dart, start: Point, end: Point) -> Dart | None:
-    near, far = _legs_at(dart, start, end)
+def _below(dart: Dart, line: Path) -> Dart | None:
+    near, far = _legs_at(dart, line)
     if distance(near, far) < 0.5:
         return None
     middle = near.towards(far, 0.5)
@@ -113,36 +128,35 @@ def _below(dart: Dart, start: Point, end: Point) -> Dart | None:
     )
 
 
-def _strip(panel: Panel, name: str, ends: tuple[Path, Path], darts: list[Dart], ask: Ask, depth: Length) -> Panel:
+def _strip(
+    panel: Panel, name: str, ends: tuple[Path, Path], line: Path, darts: list[Dart], ask: Ask, depth: Length
+) -> Panel:
     beside, upper = ends
-    start, end = beside.start, upper.end
-    top, low = [upper.start], [end]
-    move: Motion = _still
-    for dart in sorted(darts, key=lambda one: distance(one.near, upper.start)):
-        tops = [dart.near, dart.far]
-        lows = _legs_at(dart, start, end)
-        top.append(move(tops[0]))
-        low.append(move(lows[0]))
-        move = _then(move, _closing(dart))
-        for points, joined in ((top, move(tops[1])), (low, move(lows[1]))):
-            if distance(points[-1], joined) > 1e-6:
-                points.append(joined)
-    side = beside.mapped(move)
-    top.append(side.end)
-    low.append(side.start)
+    whole = panel.edges["waist"]
+    ordered = sorted(darts, key=lambda one: distance(one.near, upper.start))
+    moves: list[Motion] = [_still]
+    for dart in ordered:
+        moves.append(_then(moves[-1], _closing(dart)))
+    top = _closed(whole.path.back, [(dart.near, dart.far) for dart in ordered], moves)
+    low = _closed(line.back, [_legs_at(dart, line) for dart in ordered], moves)
+    side = beside.mapped(moves[-1])
     given = ask.allowances
     d = Draft(name)
-    whole = panel.edges["waist"]
-    d.edge("waist", _lines(top[::-1]), whole.allowance, whole.turned if len(top) == 2 else 0)
+    d.edge("waist", list(top.back.segments), whole.allowance, whole.turned if not darts else 0)
     d.edge("centre", list(upper.segments), panel.edges["crotch"].allowance_at(0.0))
-    d.edge("lower", _lines(low), given.waist)
+    d.edge("lower", list(low.segments), given.waist)
     d.edge("side", list(side.segments), given.side)
-    d.lengths.update(seam_down=mm(0), round=found(Path(tuple(_lines(top))).length, ""), overlap=mm(0), depth=depth)
+    d.lengths.update(seam_down=mm(0), round=found(top.length, ""), overlap=mm(0), depth=depth)
     return finish(panel.garment, d)
 
 
-def _lines(points: list[Point]) -> list[Segment]:
-    return [Line(a, b) for a, b in zip(points, points[1:], strict=False)]
+def _closed(path: Path, mouths: Sequence[tuple[Point, Point]], moves: Sequence[Motion]) -> Path:
+    """An edge from centre to side without its darts' mouths, each stretch moved as the darts before it close."""
+    stretches = parted(path, [point for mouth in mouths for point in mouth])[::2]
+    return Path(tuple(
+        segment for stretch, move in zip(stretches, moves, strict=True) if stretch is not None
+        for segment in stretch.mapped(move).segments
+    ))  # fmt: skip
 
 
 def _still(point: Point) -> Point:

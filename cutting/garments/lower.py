@@ -16,6 +16,7 @@ from cutting.garments.part import Part
 from cutting.garments.pocket import Pockets
 from cutting.garments.pockets import pockets
 from cutting.garments.seams import Seam, leg_seams, sewn
+from cutting.garments.turns import said_of_turns
 from cutting.garments.waists import elastic_length, waist_parts
 from cutting.garments.zips import said_of_zip, zip_length
 from cutting.geometry import Point, is_simple
@@ -130,7 +131,7 @@ def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     numbers = numbers_of(drafted, legs, parts, sums, ask, body.thigh if body.has("thigh") else None)
     bought = lower_notions(ask, closing, elastic_length(ask, sums), parts)
     findings = (*sums.findings, *(one for draft in drafts for one in draft.findings), *bags.findings)
-    findings += tuple(said_of_zip(ask.closure, closing))
+    findings += (*said_of_zip(ask.closure, closing), *said_of_turns(legs))
     return Lower(
         id=name, style=ask.style, method=method, body=body, marking=ask.marking, other_cloth=ask.other_cloth,
         main=tuple(legs), panels=panels,

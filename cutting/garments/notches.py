@@ -1,6 +1,6 @@
 """Notches at equal distances on edges that meet; one on a front, two on a back; the zip's end."""
 
-from cutting.geometry import Line, Point
+from cutting.geometry import Point
 from cutting.lengths import Length
 from cutting.methods import Ask
 from cutting.pieces import Notch, Panel
@@ -42,4 +42,4 @@ def notched(panels: dict[str, Panel], ask: Ask, bend: str, closing: Length | Non
 
 
 def _dart_notch(panel: Panel, point: Point) -> Notch:
-    return panel.notch("waist", "dart", Line(panel.edges["waist"].path.start, point).length)
+    return panel.notch("waist", "dart", panel.edges["waist"].path.place_of(point))

@@ -134,8 +134,13 @@ def _panel(panel: Panel, panels: dict[str, Panel], sums: Sums, ask: Ask, lengths
     darts = sums.front_darts if is_front else sums.back_darts
     steps = {step.code: step for step in panel.steps}
     numbers: Numbers = {}
-    for code in ("hip_width", "waist_width"):
-        numbers[f"{name}.{code}"] = Number(steps[code].length, read_tape(steps[code], panels).length)
+    numbers[f"{name}.hip_width"] = Number(steps["hip_width"].length, read_tape(steps["hip_width"], panels).length)
+    # The waist's number is its seam; its call is laid straight, less what the seam's bends are longer.
+    seam, call = sums.front_waist if is_front else sums.back_waist, steps["waist_width"]
+    laid = read_tape(call, panels).length
+    bends = seam.mm - call.length.mm
+    cut = laid + found(bends, "waist_bends") if bends > 0.01 else laid
+    numbers[f"{name}.waist_width"] = Number(seam, cut)
     numbers[f"{name}.crotch_extension"] = Number(extension, extension)
     numbers[f"{name}.crotch_width"] = _crotch_width(panel, panels, hip + extension)
     share = -1 if is_front else 1

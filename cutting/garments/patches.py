@@ -163,7 +163,9 @@ def _flush(
     d.mark("B2", start.to(low, "deep_of_patch"), "patch_depth", "level")
     foot = Point(far.across, low.down)
     seam = PATCH_SEAM if ask.piping == "none" else SEAM.now
-    d.edge("waist", [Line(along.start, far)], ask.allowances.waist)
+    _, inwards = waist.split(waist.place_of(along.start))
+    beside_mouth, _ = inwards.split(inwards.place_of(far))
+    d.edge("waist", list(beside_mouth.segments), ask.allowances.waist)
     d.edge("inner", [Line(far, foot)], PATCH_SEAM)
     d.edge("foot", [Line(foot, low)], PATCH_SEAM)
     d.edge("side", list(beside.back.segments), ask.allowances.side)
@@ -175,6 +177,7 @@ def _flush(
 def mouth(waist: Path, top: Point, low: Point) -> Cubic:
     """An opening: leaves the waist square to it, runs into the side slanting."""
     inward = unit(waist.end.minus(waist.start))
-    down = Point(-inward.down, inward.across)
+    _, along = waist.along(waist.place_of(top))
+    down = Point(-along.down, along.across)
     reach = distance(top, low)
     return Cubic(top, top.plus(down, 0.5 * reach), low.plus(inward, 0.3 * reach), low)

@@ -6,6 +6,7 @@ wide and 5 deep.
 
 from dataclasses import replace
 
+from cutting.codes import FindingCode
 from cutting.drafting import Draft, Place
 from cutting.errors import refuse
 from cutting.finding import Finding
@@ -108,7 +109,9 @@ def _curved(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums, beyond
     wide = smaller(ask.pocket_wide, min([*far, waist.length / 2]) - 12.7, "pocket.dart")
     hip = (sums.hip_depth - sums.top).mm
     deep = smaller(ask.pocket_deep, max(hip, 76.2), "pocket.opening")
-    bag_wide = smaller(ask.bag_wide or BAG_WIDE.now, min(far, default=1e6) - 6.35, "pocket.bag_dart")
+    to_dart, to_centre = min(far, default=1e6) - 6.35, waist.length - 12.7
+    code: FindingCode = "pocket.bag_dart" if to_dart < to_centre else "pocket.bag_wide"
+    bag_wide = smaller(ask.bag_wide or BAG_WIDE.now, min(to_dart, to_centre), code)
     bag_deep = smaller(ask.bag_deep or BAG_DEEP.now, (sums.length - sums.top).mm - 38.1, "pocket.bag")
     clear = min(far, default=1e6) - wide.length.mm - 6.35  # of the dart
     top, low = waist.along(wide.length.mm)[0], side.back.along(deep.length.mm)[0]
@@ -168,7 +171,7 @@ def _backing(
     d.mark("B1", corner.to(top, "beyond_opening"), "backing_width", "waist_seam")
     d.mark("B2", corner.to(low, "beyond_opening"), "backing_depth", "level")
     _, upper = side.split(side.length - deep - more)
-    d.edge("waist", [Line(waist.start, top)], ask.allowances.waist)
+    d.edge("waist", list(waist.split(reach)[0].segments), ask.allowances.waist)
     d.edge("inner", [mouth(waist, top, low)], mm(0))
     d.edge("side", list(upper.segments), ask.allowances.side)
     d.lengths.update(seam_down=mm(0))
@@ -179,8 +182,8 @@ def _bag(garment: str, waist: Path, side: Path, wide: Length, deep: Length, ask:
     """Half a bag: it follows the front's own waist and side, so that it is caught flat in both; its foot is round."""
     d = Draft("front-pocket-bag")
     d.stage = "front-pocket-bag"
-    r = min(50.0, wide.mm / 3)
     far, low = waist.along(wide.mm)[0], side.back.along(deep.mm)[0]
+    r = min(50.0, wide.mm / 3, 0.45 * (far.across - low.across))
     turn, _ = side.back.along(deep.mm - r)
     _, upper = side.split(side.length - deep.mm + r)
     start = d.start("O", waist.start, "bag_corner")
@@ -198,7 +201,7 @@ def _bag(garment: str, waist: Path, side: Path, wide: Length, deep: Length, ask:
             Point(low.across + r, low.down), Point(low.across + r - k, low.down), turn.plus(low.minus(turn), 0.55), turn
         ),
     ]  # fmt: skip
-    d.edge("waist", [Line(waist.start, far)], ask.allowances.waist)
+    d.edge("waist", list(waist.split(wide.mm)[0].segments), ask.allowances.waist)
     d.edge("bag", corner, SEAM.now)
     d.edge("side", list(upper.segments), ask.allowances.side)
     d.lengths.update(cut_length=deep, cut_depth=wide, seam_down=mm(0))

@@ -5,15 +5,16 @@ between cut edges on the cloth, between net lines on paper.
 """
 
 from collections.abc import Sequence
+from itertools import pairwise
 
-from cutting.drafting import Dart, Draft, Place, Step
-from cutting.geometry import Point, distance
+from cutting.drafting import Dart, Draft, Edge, Place, Step
+from cutting.geometry import Point, distance, unit
 from cutting.pieces import Panel
 
 ABOVE = ("centre", "waist", "darts")
 """Stages whose marks are above the strip's lower edge."""
-SEEN = 0.2
-"""A tape shorter than this is not called."""
+SEEN, SMOOTH = 0.2, 0.99999
+"""A tape shorter than this is not called; the cosine of a turn that is no corner."""
 
 
 def below_the_strip(panel: Panel, darts: Sequence[Dart], on_cloth: bool) -> tuple[Step, ...]:
@@ -76,21 +77,44 @@ def strip_steps(strip: Panel, on_cloth: bool) -> tuple[Step, ...]:
 
 
 def _corners(strip: Panel, on_cloth: bool) -> dict[str, Point]:
-    """By name, from the centre's foot round to the side's; a bend is where a dart was closed."""
-    waist, lower = (strip.edges[name].path.flat()[1:-1] for name in ("waist", "lower"))
+    """By name, from the centre's foot round to the side's; a bend is where a dart was closed, or a curve begins."""
+    waist, lower = (_joints(strip.edges[name], on_cloth) for name in ("waist", "lower"))
     if not on_cloth:
         ends = {name: strip.edges[edge].path.start for name, edge in (
             ("centre_top", "centre"), ("centre_foot", "lower"), ("side_foot", "side"), ("side_top", "waist"),
         )}  # fmt: skip
     else:
-        waist, lower = (strip.offsets[name][1:-1] for name in ("waist", "lower"))
         ends = {
             "centre_top": strip.corner("waist", "centre"), "centre_foot": strip.corner("centre", "lower"),
             "side_foot": strip.corner("lower", "side"), "side_top": strip.corner("side", "waist"),
         }  # fmt: skip
-    bends = {f"bend_top{k}": point for k, point in enumerate(reversed(waist))}
-    bends |= {f"bend_foot{k}": point for k, point in enumerate(lower)}
+    bends = _named("top", strip.edges["waist"], waist)[::-1] + _named("foot", strip.edges["lower"], lower)
     return {
-        **{name: ends[name] for name in ("centre_foot", "centre_top")}, **bends,
+        **{name: ends[name] for name in ("centre_foot", "centre_top")}, **dict(bends),
         **{name: ends[name] for name in ("side_top", "side_foot")},
     }  # fmt: skip
+
+
+def _named(edge_is: str, edge: Edge, points: Sequence[Point]) -> list[tuple[str, Point]]:
+    """Where a dart was closed an edge has a corner; elsewhere it begins to curve into the seam at its nearer end."""
+    named: list[tuple[str, Point]] = []
+    centre_first = edge_is == "foot"
+    for k, ((one, other), point) in enumerate(zip(pairwise(edge.path.segments), points, strict=True)):
+        if one.direction(1.0).dot(other.direction(0.0)) < SMOOTH:
+            named.append((f"bend_{edge_is}{k}", point))
+        else:
+            first_half = edge.path.place_of(one.end) < edge.path.length / 2
+            named.append((f"curve_{edge_is}_{'centre' if first_half == centre_first else 'side'}", point))
+    return named
+
+
+def _joints(edge: Edge, on_cloth: bool) -> list[Point]:
+    """Where the parts of an edge meet: on its net line, or on its cut line."""
+    found: list[Point] = []
+    for one, other in pairwise(edge.path.segments):
+        before, after = one.direction(1.0), other.direction(0.0)
+        mean = before.plus(after)
+        out = unit(mean).left
+        by = edge.allowance.mm / max(0.5, unit(mean).dot(before)) if on_cloth else 0.0
+        found.append(one.end.plus(out, by))
+    return found

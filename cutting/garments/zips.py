@@ -13,8 +13,10 @@ from cutting.where import choice
 
 ZIPS = {"side-zip": Rule(9), "back-zip": Rule(9), "fly": Rule(7)}
 """How long the zip of each closure of a lower garment usually is."""
-BELOW_THE_STRAIGHT, SHORTEST = 57.15, 4
-"""How far in mm a zip in a centre seam reaches into the curve, and the shortest one sold, in inches."""
+BELOW_THE_STRAIGHT, ABOVE_THE_FORK, SHORTEST = 57.15, 40.0, 4
+"""In mm: how far a zip in a centre seam reaches into the curve; how far from the fork one with an edge of its own ends
+at least. The shortest one sold, in inches.
+"""
 
 
 def zip_length(closure: str, panels: Mapping[str, Panel]) -> Length | None:
@@ -26,10 +28,13 @@ def zip_length(closure: str, panels: Mapping[str, Panel]) -> Length | None:
         return usual
     if "leg" in panels:
         edges = panels["leg"].edges
-        straight = edges["crotch"].path.segments[0] if closure == "fly" else edges["back_crotch"].path.segments[-1]
+        seam = edges["crotch"].path if closure == "fly" else edges["back_crotch"].path.back
     else:
-        straight = panels["front" if closure == "fly" else "back"].edges["crotch"].path.segments[0]
-    room = max(SHORTEST, floor((straight.length + BELOW_THE_STRAIGHT) / 25.4 + 1e-6))
+        seam = panels["front" if closure == "fly" else "back"].edges["crotch"].path
+    reach = seam.segments[0].length + BELOW_THE_STRAIGHT
+    if closure == "back-zip":
+        reach = min(reach, seam.length - ABOVE_THE_FORK)
+    room = max(SHORTEST, floor(reach / 25.4 + 1e-6))
     return inch(room) if inch(room).mm < usual.mm else usual
 
 

@@ -3,9 +3,11 @@
 from cutting.geometry.outline import Crossing, area, beyond, crossings, is_simple, offset_polyline
 from cutting.geometry.path import Cubic, Line, Path, Segment, beyond_path, hermite
 from cutting.geometry.point import ORIGIN, Point, distance, unit
+from cutting.geometry.smooth import BEND, parted, squared
 from cutting.geometry.solve import bisect
 
 __all__ = [
-    "ORIGIN", "Crossing", "Cubic", "Line", "Path", "Point", "Segment", "area", "beyond", "beyond_path", "bisect",
-    "crossings", "distance", "hermite", "is_simple", "offset_polyline", "unit",
+    "BEND", "ORIGIN", "Crossing", "Cubic", "Line", "Path", "Point", "Segment", "area", "beyond", "beyond_path",
+    "bisect",
+    "crossings", "distance", "hermite", "is_simple", "offset_polyline", "parted", "squared", "unit",
 ]  # fmt: skip

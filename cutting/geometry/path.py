@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import dataclass
 from functools import cached_property
-from math import ceil, hypot, sqrt
+from math import atan2, ceil, hypot, sqrt
 
 from cutting.geometry.point import Point, distance, unit
 
@@ -141,6 +141,11 @@ class Path:
         return sum(segment.length for segment in self.segments)
 
     @property
+    def longer(self) -> float:
+        """How much longer the path is than its ends are apart, in mm."""
+        return self.length - distance(self.start, self.end)
+
+    @property
     def back(self) -> Path:
         return Path(tuple(segment.back for segment in reversed(self.segments)))
 
@@ -158,6 +163,14 @@ class Path:
             points.extend(segment.flat(tolerance))
         return points
 
+    @property
+    def bends(self) -> list[float]:
+        """The angle each segment bends through, in radians: positive where it is hollow seen from outside, so that
+        the path moved out by so many mm is as many times the angle shorter.
+        """
+        ends = [(part.direction(0.0), part.direction(1.0)) for part in self.segments]
+        return [-atan2(first.cross(last), first.dot(last)) for first, last in ends]
+
     def along(self, size: float) -> tuple[Point, Point]:
         """The point `size` mm along the path, and the unit tangent there."""
         left = max(0.0, size)
@@ -167,6 +180,25 @@ class Path:
                 return _walk(segment, min(left, length), length)
             left -= length
         raise ValueError("a path without segments")
+
+    def place_of(self, point: Point) -> float:
+        """How far along the path, in mm, its place nearest to a point is."""
+        best, at, before = float("inf"), 0.0, 0.0
+        for segment in self.segments:
+            flat = [segment.start, *segment.flat(FLAT)]
+            whole = segment.length
+            steps = [b.minus(a) for a, b in zip(flat, flat[1:], strict=False)]
+            scale = whole / (sum(hypot(*step) for step in steps) or 1.0)
+            so_far = 0.0
+            for a, step in zip(flat, steps, strict=False):
+                size = hypot(*step)
+                share = min(1.0, max(0.0, point.minus(a).dot(step) / size**2)) if size else 0.0
+                away = distance(point, a.plus(step, share))
+                if away < best:
+                    best, at = away, before + scale * (so_far + share * size)
+                so_far += size
+            before += whole
+        return at
 
     def split(self, size: float) -> tuple[Path, Path]:
         """The path up to `size` mm along it, and the rest; raises ValueError where that is at or beyond an end."""

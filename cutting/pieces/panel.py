@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass, field, replace
 from functools import cached_property
+from math import asin
 
 from cutting.drafting import Dart, Draft, Edge, Step
 from cutting.geometry import Path, Point, crossings, distance, offset_polyline, unit
@@ -11,6 +12,8 @@ LONG = 300.0
 """How far an edge is drawn on, in mm, to find where it meets the next."""
 MITRE = 4.0
 """A corner sticks out no further than this many allowances; beyond, it is cut blunt."""
+FURTHEST = 60.0
+"""Two cut edges meet within so many mm of their ends; what would cut off more of an edge is left out."""
 
 
 @dataclass(frozen=True)
@@ -58,8 +61,9 @@ class Panel:
     @property
     def waist_closed(self) -> float:
         """The waist seam with its darts closed, in mm."""
-        darts = sum(distance(dart.near, dart.far) for dart in self.darts if dart.edge == "waist")
-        return self.edges["waist"].path.length - darts
+        path = self.edges["waist"].path
+        mouths = [(path.place_of(dart.near), path.place_of(dart.far)) for dart in self.darts if dart.edge == "waist"]
+        return path.length - sum(abs(far - near) for near, far in mouths)
 
     def corner(self, one: str, other: str) -> Point:
         """Where the cut lines of two neighbouring edges meet."""
@@ -133,7 +137,7 @@ def _join(one: list[Point], other: list[Point]) -> _Join:
     for k in range(len(first) - 2, -1, -1):
         for j in range(len(second) - 1):
             met = _meet(first[k], first[k + 1], second[j], second[j + 1])
-            if met is not None:
+            if met is not None and max(distance(met, one[-1]), distance(met, other[0])) <= FURTHEST:
                 return _Join(k + 1, [met], j + 1)
     return _Join(len(one) - 1, [one[-1], other[0]], 1)
 
@@ -166,38 +170,70 @@ def _cut_line(panel: Panel) -> list[Point]:
 
 def _up_to_the_turn(panel: Panel, before: str, name: str, after: str) -> tuple[int, int]:
     """How many points of the offset before a turned edge are kept, and from which on those after it."""
-    path = panel.edges[name].path
-    outward = unit(path.end.minus(path.start)).left
-
-    def inside(point: Point) -> bool:
-        return point.minus(path.start).dot(outward) < -1e-9
-
+    first, last = _end_frames(panel.edges[name].path)
     one, other = panel.offsets[before], panel.offsets[after]
-    keep = next((k for k in range(len(one) - 1, 0, -1) if inside(one[k - 1])), 1)
-    start = next((k for k in range(1, len(other)) if inside(other[k])), len(other) - 1)
+    keep = next((k for k in range(len(one) - 1, 0, -1) if first.inside(one[k - 1])), 1)
+    start = next((k for k in range(1, len(other)) if last.inside(other[k])), len(other) - 1)
     return keep, start
 
 
-def _mirrored_hem(panel: Panel, before: str, name: str, after: str) -> list[Point]:
-    """The hem allowance's outline: the leg's own sides mirrored below each fold, so that it is flat folded up."""
-    edge = panel.edges[name]
-    start, direction = edge.path.start, unit(edge.path.end.minus(edge.path.start))
-    step = edge.allowance.mm / edge.turned
-    up = direction.left
+@dataclass(frozen=True)
+class _Frame:
+    """An end of a turned edge, the direction the edge runs in there, and how many mm of flare, that
+    way, each mm of a turn is given.
+    """
 
-    def side(polyline: list[Point]) -> tuple[float, float]:
-        """Where the leg's side is at the fold, and one fold's depth above it: along the hem line."""
-        turn = crossings(polyline, start, direction, extend=True)
-        above = crossings(polyline, start.plus(up, -step), direction, extend=True)
-        reference = polyline[0] if polyline is panel.offsets[after] else polyline[-1]
-        wanted = reference.minus(start).dot(direction)
+    origin: Point
+    along: Point
+    flare: float
+
+    def inside(self, point: Point) -> bool:
+        """Whether a point is on the panel's side of the edge's line."""
+        return point.minus(self.origin).dot(self.along.left) < -1e-9
+
+    def at(self, size: float, above: float) -> Point:
+        """The point `size` mm along the edge's line and `above` mm outside it."""
+        return self.origin.plus(self.along, size).plus(self.along.left, above)
+
+    def corners(self, neighbour: list[Point], reference: Point, edge: Edge) -> list[Point]:
+        """Where a neighbour's cut line ends at each fold: mirrored below it, so that it is flat folded up.
+
+        Where the edge bends at this end, a hollow turn would be short of what it is stitched to and a round one too
+        full: that is given or taken at the seam.
+        """
+        step = edge.allowance.mm / edge.turned
+        wanted = reference.minus(self.origin).dot(self.along)
+        turn = crossings(neighbour, self.origin, self.along, extend=True)
         at_turn = min(turn, key=lambda one: abs(one.at - wanted)).at
-        return at_turn, min(above, key=lambda one: abs(one.at - at_turn)).at
+        if not step:
+            return [self.at(at_turn, 0.0)]
+        inside = crossings(neighbour, self.at(0.0, -step), self.along, extend=True)
+        one_fold_in = min(inside, key=lambda one: abs(one.at - at_turn)).at
+        folds = range(1, edge.turned + 1)
+        below = [self.at((at_turn, one_fold_in)[fold % 2] + step * self.flare, fold * step) for fold in folds]
+        return [self.at(at_turn, 0.0), *below]
 
-    first, last = side(panel.offsets[before]), side(panel.offsets[after])
-    folds = range(edge.turned + 1) if step else range(1)
 
-    def corner(ends: tuple[float, float], fold: int) -> Point:
-        return start.plus(direction, ends[fold % 2]).plus(up, fold * step)
+def _end_frames(path: Path) -> tuple[_Frame, _Frame]:
+    first, last = path.segments[0].direction(0.0), path.segments[-1].direction(1.0)
+    _, middle = path.along(path.length / 2)
+    ends = (path.start, first), (path.end, last)
+    one, other = (_Frame(point, along, -2 * asin(middle.dot(along.left))) for point, along in ends)
+    return one, other
 
-    return [corner(first, k) for k in folds] + [corner(last, k) for k in reversed(folds)]
+
+def _mirrored_hem(panel: Panel, before: str, name: str, after: str) -> list[Point]:
+    """The hem allowance's outline: the leg's own sides mirrored below each fold, between them the edge moved out."""
+    edge = panel.edges[name]
+    first, last = _end_frames(edge.path)
+    down = first.corners(panel.offsets[before], panel.offsets[before][-1], edge)
+    up = last.corners(panel.offsets[after], panel.offsets[after][0], edge)
+    between = [
+        point for point in panel.offsets[name][1:-1]
+        if point.minus(down[-1]).dot(first.along) > APART and up[-1].minus(point).dot(last.along) > APART
+    ]  # fmt: skip
+    return [*down, *between, *reversed(up)]
+
+
+APART = 0.5
+"""A point of a hem's edge nearer to its corner than this many mm is left out."""

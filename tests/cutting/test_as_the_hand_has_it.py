@@ -82,11 +82,11 @@ def test_front_and_back_have_darts_of_their_own():
     middles = []
     for dart in darts:
         near, far, tip = (dart[key] for key in ("near", "far", "tip"))
-        assert LineString([near, far]).length == pytest.approx(0.75 * INCH)
+        assert LineString([near, far]).length == pytest.approx(0.75 * INCH, abs=0.01)
         middle = [(a + b) / 2 for a, b in zip(near, far, strict=True)]
-        assert LineString([middle, tip]).length == pytest.approx(4.25 * INCH)
+        assert LineString([middle, tip]).length == pytest.approx(4.25 * INCH, abs=0.01)
         middles.append(LineString([middle, panel(wire, "back")["points"]["CB"]]).length / INCH)
-    assert sorted(middles)[0] == pytest.approx(3)
+    assert sorted(middles)[0] == pytest.approx(3, abs=0.005)
     assert len(darts) == 2
 
 
@@ -158,15 +158,17 @@ def test_knee_shorts_narrow_without_a_jump_as_their_length_nears_the_knee():
 def test_half_thigh_shorts_run_in_a_quarter_on_each_side():
     _, wire = made("half-thigh", "shorts", {"thigh": 26})
     hem = edge(wire, "front", "hem")
-    assert LineString(hem).length / INCH == pytest.approx(12.5)
-    assert min(point[0] for point in hem) / INCH == pytest.approx(0.25)
+    assert LineString(hem).length / INCH == pytest.approx(12.5, abs=0.01)
+    assert min(point[0] for point in hem) / INCH == pytest.approx(0.25, abs=0.01)
 
 
 def test_a_close_hem_is_half_the_ankle_at_the_fold_and_a_quarter_wider_where_it_is_cut():
     _, wire = made("centre-crease", "close-trousers", {"ankle": 12.5})
-    cut = Polygon(panel(wire, "front")["cut"]).bounds[3]
-    assert width_at(wire, "front", cut - 2 * INCH, "cut") == pytest.approx(6.25, abs=0.02)
-    assert width_at(wire, "front", cut - 0.2, "cut") == pytest.approx(6.5, abs=0.07)
+    fold = edge(wire, "front", "hem")[0][1]
+    assert width_at(wire, "front", fold, "cut") == pytest.approx(6.25, abs=0.02)
+    cut = panel(wire, "front")["cut"]
+    raw = [across for across, down in cut if down > fold + 40]
+    assert (max(raw) - min(raw)) / INCH == pytest.approx(6.5, abs=0.07)
 
 
 @pytest.mark.parametrize(("hip", "outseam", "rise"), [(52, 41, 12.25), (36, 36, 9), (52, 41, None)])

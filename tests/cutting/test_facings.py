@@ -18,7 +18,7 @@ def test_a_facing_lies_within_its_panel_and_follows_the_edge_it_finishes(body, a
     shapes = {}
     for part in made.parts:
         name, _, kind = part.panel.name.partition("-")
-        if not kind.endswith("facing"):
+        if not kind.endswith("-facing"):
             continue
         edge = kind.removesuffix("-facing")
         whole, shape = Polygon(flat_net(made.panels[name])), Polygon(flat_net(part.panel))

@@ -128,7 +128,7 @@ def sliced(wire):
         top = panel.points["CF" if name == "front" else "CB"]
         strips = [f"{name}-band", *(["yoke"] if name == "back" else [])]
         on = next((panels[strip] for strip in strips if strip in panels and cut_off(panels[strip])), panel)
-        waist += 2 * sum(along(part["points"]) for part in on.segments if part["edge"] == "waist")
+        waist += 2 * sum(along(part) for part in on.segments if part["edge"] == "waist")
         waist -= 2 * sum(distance(Point(*dart.near), Point(*dart.far)) for dart in on.darts)
         hip += 2 * level_to_centre(panel, outline, top, panel.points["H"][1])
         thigh += panel.points["X"][0] - leftmost(outline, panel.points["C"][1])
@@ -140,7 +140,14 @@ def cut_off(panel):
     return any(part["edge"] == "lower" for part in panel.segments)
 
 
-def along(points):
+def along(part):
+    """A segment's length in mm, by many short chords."""
+    points = part["points"]
+    if part["kind"] != "line":
+        points = [
+            [(1 - t) ** 3 * a + 3 * t * (1 - t) ** 2 * b + 3 * t * t * (1 - t) * c + t**3 * d for a, b, c, d in zip(*points, strict=True)]
+            for t in (k / 100 for k in range(101))
+        ]  # fmt: skip
     return sum(distance(Point(*a), Point(*b)) for a, b in zip(points, points[1:], strict=False))
 
 
@@ -148,9 +155,7 @@ def sliced_leg(wire):
     """The same of a leg in one piece."""
     panel = next(panel for panel in wire.panels if panel.name == "leg")
     points = panel.points
-    waist = 2 * sum(distance(Point(*points[name]), Point(*points.get("O", (0, 0)))) for name in ("CF", "CB"))
-    if "XB" in points:
-        waist = 2 * distance(Point(*points["CF"]), Point(*points["CB"]))
+    waist = 2 * sum(along(part) for part in panel.segments if part["edge"] == "waist")
     down = points["H"][1]
     edges = [part["points"] for part in panel.segments if part["edge"] in ("crotch", "back_crotch")]
     front, back = edges[0], edges[-1]

@@ -1,5 +1,7 @@
 """Every small part: how many, how large, where it is sewn; what is cut off a leg and what stays of it."""
 
+from math import hypot
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -216,20 +218,31 @@ def test_the_three_ways_to_clean_up_a_waist():
         assert f"waist.{way}" in {finding["code"] for finding in made(way)["findings"]}
 
 
+def beyond(cut, end, inner, outside):
+    """How far the cloth reaches past an end of a hem, along the hem there, so many mm outside its fold."""
+    size = hypot(end[0] - inner[0], end[1] - inner[1])
+    x, y = (end[0] - inner[0]) / size, (end[1] - inner[1]) / size
+    at = [(end[0] - outside * y + k * x, end[1] + outside * x + k * y) for k in (-150, 400)]
+    inside = cut.intersection(LineString(at))
+    parts = list(getattr(inside, "geoms", [inside]))
+    return max(hypot(a - at[0][0], b - at[0][1]) for part in parts for a, b in part.coords)
+
+
 @given(bodies(waist_to=1.0))
 def test_a_turn_up_lies_flat_on_its_leg_whichever_way_the_leg_runs(body):
     for style in ("close-trousers", "boot-cut"):
         garment = drafted(body, ("quarter-hip", resolve("quarter-hip", style, {"turn_up": inch(1.5)})))
         front = garment.panels["front"]
-        hem = front.edges["hem"].path.start.down
-        cut = Polygon(front.cut)
+        hem, cut = front.edges["hem"].path.flat(), Polygon(front.cut)
 
-        def width(down, cut=cut):
-            low, _, high, _ = cut.intersection(LineString([(-3000, down), (3000, down)])).bounds
-            return high - low
+        def around(outside, hem=hem, cut=cut):
+            """From one cut side to the other, so many mm outside the fold."""
+            moved = LineString(hem).offset_curve(-outside).length
+            ends = ((hem[-1], hem[-2], -outside), (hem[0], hem[1], outside))
+            return moved + sum(beyond(cut, end, inner, out) for end, inner, out in ends)
 
-        assert width(hem + 37) == pytest.approx(width(hem - 37), abs=2)
-        assert width(hem + 75) == pytest.approx(width(hem), abs=2)
+        assert around(37) == pytest.approx(around(-37), abs=2)
+        assert around(75) == pytest.approx(around(0), abs=2)
 
 
 def calls_on_cloth(made):
@@ -275,6 +288,7 @@ def test_a_strip_is_called_by_its_corners_from_a_line_through_its_centres_foot()
     marks = [m for m in plan_to_wire(made)["marks"] if m["panel"] == "front-band" and m["stage"] != "place"]
     called = [mark["name"].removeprefix("Front band, ") for mark in marks]
     corners = {"centre's foot", "centre's top", "upper bend", "lower bend", "side's top", "side's foot"}
+    corners |= {"upper curve at the side", "lower curve at the side"}
     assert {name.removesuffix(", level") for name in called} == corners
     assert len(set(called)) == len(called)
     ends = [mark["local_mm"][1] for mark in marks if not mark["name"].endswith("level")]

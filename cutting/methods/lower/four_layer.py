@@ -11,7 +11,7 @@ from math import sqrt
 from cutting.body import Body
 from cutting.drafting import Draft, Place
 from cutting.finding import Finding
-from cutting.geometry import Line, Point, hermite
+from cutting.geometry import Path, Point, hermite, squared
 from cutting.lengths import Rule, found, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.method import Method
@@ -21,6 +21,7 @@ from cutting.methods.one_leg.sums import depth_and_length
 from cutting.methods.share import most
 from cutting.methods.sums import Sums
 from cutting.methods.two_panel import Seats
+from cutting.methods.two_panel.curves import as_long_as
 from cutting.methods.two_panel.marks import mark_diagonal
 from cutting.where import part
 
@@ -30,6 +31,8 @@ def _needs(ask: Ask) -> tuple[str, ...]:
 
 
 HIGHER, OUT, STARTS = Rule(2.5), Rule(2), Rule(5)
+FAR = 150.0
+"""Over so many mm the slanted waist runs level into the fold: both halves are one edge there."""
 
 
 def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
@@ -54,7 +57,13 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
         above = named(ask.waist_turn or ask.allowances.waist, "casing")
         o = d.mark("O", Place(Point(0, -above.mm), "top").down(above), "fold_at_waist", "fold")
     d.mark("F", o.up(HIGHER.now), "casing_line", "fold")
-    centre = d.mark("W", o.along(slant, waist), "slanted_waist", "waist_slant", closes="crotch")
+
+    def half_waist(chord: float) -> Path:
+        return squared(Point(0, -1), o.point, o.point.plus(slant, chord), down, FAR)
+
+    waist_line = as_long_as(waist.mm, half_waist)
+    d.mark("W", o.along(slant, waist), "slanted_waist", "waist_slant", closes="crotch")
+    centre = Place(waist_line.end, "slanted_waist")
     d.mark("L", o.down(length), "hem_line", "fold", closes="hem")
     d.put("CF", centre.point)
     d.put("CB", mirrored(centre.point))
@@ -78,13 +87,12 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     d.mark("L2", Place(middle, "waist_middle").along(bow, length), "swung_length", "swung")
 
     front_hem = hermite(hem_end, Point(-slant.across, -slant.down), Point(0, length.mm), Point(-1, 0))
-    half_waist = Line(o.point, centre.point)
-    waist_line = [*flipped([half_waist]), half_waist]
+    half = list(waist_line.segments)
     d.lengths.update(
         seam_down=mm(0), hem_widened=mm(0), side_raise=mm(0), tip_drop=mm(0),
         diagonal=found(curve.diagonal, "diagonal"), back_diagonal=found(curve.diagonal, "diagonal"),
     )  # fmt: skip
-    close_leg(d, ask, waist_line, curve.segments, [front_hem, *flipped([front_hem])], curve.segments)
+    close_leg(d, ask, [*flipped(half), *half], curve.segments, [front_hem, *flipped([front_hem])], curve.segments)
     hip = found(hip_at.across, "on_the_draft")
     sums = leg_sums(body, ask, depth, length, Widths(hip, hip, waist, waist, fork, fork), *notes)
     return replace(sums, leg_on_fold=True), [d]

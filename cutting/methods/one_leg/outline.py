@@ -29,8 +29,7 @@ def close_leg(
 ) -> None:
     """The edges in order. `front` and `back` run from the waist to the crotch point, drawn as fronts."""
     turn = ask.waist_turn
-    straight = len(waist) == 1
-    d.edge("waist", waist, turn or ask.allowances.waist, turned=ask.waist_folds if straight else 0)
+    d.edge("waist", waist, turn or ask.allowances.waist, turned=ask.waist_folds)
     d.edge("crotch", front, ask.allowances.centre)
     d.edge("inner_leg", [Line(front[-1].end, hem[0].start)], ask.allowances.inner_leg)
     d.edge("hem", hem, ask.hem)

@@ -9,18 +9,20 @@ from math import cos, radians, sin
 from cutting.body import Body
 from cutting.drafting import Draft, Place
 from cutting.errors import refuse
-from cutting.geometry import Line, Path, Point, Segment, bisect, hermite, unit
+from cutting.geometry import Line, Path, Point, Segment, bisect, distance, hermite, squared, unit
 from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.styles import STYLES
 from cutting.methods.sums import Sums
-from cutting.methods.two_panel.curves import crotch, inner_leg, side_above, side_below
-from cutting.methods.two_panel.marks import lines_across, mark_curve, mark_darts, waist_edge
+from cutting.methods.two_panel.curves import as_long_as, crotch, hem_of, inner_leg, side_above, side_below
+from cutting.methods.two_panel.marks import lines_across, mark_curve, mark_darts, waist_edge, waist_width
 from cutting.where import choice, measure
 
 MOST_DROP = 25.4
 LOWEST_SIDE, FURTHEST_SIDE = 50.8, 76.2
 """The back's side top is no lower under the waist line, nor further out than the hip: nobody could wear it."""
+STEEPEST = 0.55
+"""The back's waist rises to the centre by no more than so many mm for each mm of it: it could not be sewn smooth."""
 FRONT_TOP = ("front.waist", "front.crotch")
 
 
@@ -97,17 +99,25 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     below = [to_foot, *side_below(foot.point, turn, leg.side)]
     wanted = front.edges["side"].path.length - Path(tuple(below)).length
     width = sums.back_waist
-    side_top = _close_side(top.point, hip.point, upwards, width.mm, wanted)
+
+    def seam_of(chord: float) -> Path:
+        end = _close_side(top.point, hip.point, upwards, chord, wanted)
+        return squared(side_above(hip.point, end, upwards).direction(1), end, top.point, line)
+
+    waist = as_long_as(width.mm, seam_of)
+    side_top = waist.start
     raised = seam - side_top.down
     if raised < -LOWEST_SIDE or side_top.across < hip.point.across - FURTHEST_SIDE:
         if ask.back_side_out.size or sums.waist_girth is None:
             raise refuse("side.open", choice("back_side_out" if ask.back_side_out.size else "seat_raise"))
         raise refuse("waist.too_large", measure("waist"), waist=sums.waist_girth, hip=body.hip)
+    if side_top.down - top.point.down > STEEPEST * distance(side_top, top.point):
+        raise refuse("waist.steep", choice("seat_raise"), lift=sums.lift, waist=width)
     d.stage = "waist"
     if abs(raised) > 0.2:
         height = Place(Point(side_top.across, seam), "waist_line")
         d.mark("W0", height.up(found(raised, "side_equal")), "side_height", "upright", FRONT_TOP, ("side", "waist"))
-    side = d.mark("W", top.along(side_top.minus(top.point), width), "waist_width", "waist_seam", "centre", "side")
+    d.mark("W", waist_width(top, waist, width), "waist_width", "waist_seam", "centre", "side")
 
     thigh_part, leaving = inner_leg(tip.point, leg.anchor(widen), leg.onward)
     e = tip.point.across - corner.point.across
@@ -122,19 +132,19 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
         ask.back_diagonal.mm,
     )
     mark_curve(d, corner, curve, ask.back_diagonal, ask)
-    mark_darts(d, ask, sums.back_darts, top, side, inch(5), body, at["M"].across)
+    mark_darts(d, ask, sums.back_darts, top, waist, width, inch(5), body, at["M"].across)
     if alone:
         _mark_own_leg(d, front, leg, widen)
     else:
         _mark_leg(d, front, leg, widen)
 
-    waist_edge(d, ask, side.point, top.point)
+    waist_edge(d, ask, waist)
     d.edge("crotch", curve.segments, ask.allowances.centre)
     hem_in = leg.hem_in(widen)
     lower: list[Segment] = [Line(leg.anchor(widen), hem_in)] if leg.anchor(widen) != hem_in else []
     d.edge("inner_leg", [*thigh_part, *lower], ask.allowances.inner_leg)
-    d.edge("hem", [Line(hem_in, leg.side[-1])], ask.hem_turn, turned=ask.hem_folds)
-    above = side_above(hip.point, side.point, upwards)
+    d.edge("hem", list(hem_of([*thigh_part, *lower], below).segments), ask.hem_turn, turned=ask.hem_folds)
+    above = side_above(hip.point, side_top, upwards)
     d.edge("side", [*(part.back for part in reversed(below)), above], ask.allowances.side)
     d.lengths.update(
         diagonal=found(curve.diagonal, "diagonal") if curve.wanted_was_moved else ask.back_diagonal,

@@ -4,7 +4,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from math import atan2, cos, hypot, radians, sin, sqrt
 
-from cutting.geometry import Cubic, Line, Point, Segment, bisect, distance, hermite, unit
+from cutting.geometry import Cubic, Line, Path, Point, Segment, bisect, distance, hermite, squared, unit
 
 HALF_INCH = 12.7
 LEAST, MOST = 0.50, 0.72
@@ -26,6 +26,23 @@ def side_below(foot: Point, leaving: Point, points: list[Point]) -> list[Segment
     if unit(bend.minus(foot)).dot(leaving) > 1 - 1e-9 and leaving.dot(onward) > 1 - 1e-9:
         return [Line(foot, hem)]
     return [hermite(foot, leaving, bend, onward), Line(bend, hem)]
+
+
+def as_long_as(size: float, seam_of: Callable[[float], Path]) -> Path:
+    """The seam that is `size` mm long of those that `seam_of` draws by the straight distance between their ends."""
+    chord = size
+    for _ in range(4):
+        seam = seam_of(chord)
+        if abs(seam.length - size) < 1e-4:
+            break
+        chord -= seam.length - size
+    return seam
+
+
+def hem_of(inner: list[Segment], side: list[Segment]) -> Path:
+    """The hem between an inner leg and a side, both run downwards: square to both."""
+    up = side[-1].direction(1)
+    return squared(inner[-1].direction(1), inner[-1].end, side[-1].end, Point(-up.across, -up.down))
 
 
 def inner_leg(tip: Point, below: Point, onward: Point) -> tuple[list[Segment], Point]:

@@ -4,14 +4,24 @@ from math import sqrt
 
 from cutting.body import Body
 from cutting.drafting import Draft, Place
-from cutting.geometry import Line, Point, Segment, unit
+from cutting.geometry import Line, Path, Point, Segment, squared, unit
 from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.share import most
 from cutting.methods.styles import STYLES
 from cutting.methods.sums import Sums
-from cutting.methods.two_panel.curves import Crotch, crotch, inner_leg, outside, passing, side_above, side_below
-from cutting.methods.two_panel.marks import SEEN, lines_across, mark_curve, mark_darts, waist_edge
+from cutting.methods.two_panel.curves import (
+    Crotch,
+    as_long_as,
+    crotch,
+    hem_of,
+    inner_leg,
+    outside,
+    passing,
+    side_above,
+    side_below,
+)  # fmt: skip
+from cutting.methods.two_panel.marks import SEEN, lines_across, mark_curve, mark_darts, waist_edge, waist_width
 from cutting.where import choice
 
 BLEND = 5.0
@@ -32,12 +42,15 @@ def front(body: Body, ask: Ask, sums: Sums, d: Draft) -> None:
     corner = d.mark("C1", crotch_line.out(sums.front_hip), "centre_on_crotch_line", "crotch_line", "guide", "centre")
     tip = d.mark("X", crotch_line.out(sums.crotch_width), "crotch_point", "crotch_line", "guide", "inner_leg")
 
-    top, side_top = _waist(body, ask, sums, d, corner)
+    top, waist = _waist(ask, sums, d, corner, hip_line)
 
     crease = crotch_line.out(sums.crotch_width / 2)
     d.put("M", crease.point)
+    hip, foot = hip_line.point, crotch_line.point
     leg = _leg(body, ask, sums, tip.point, crease, knee_line, hem_line)
-    thigh_part, leaving = inner_leg(tip.point, leg.anchor, leg.onward)
+    if sums.hem_round is not None:
+        leg = leg.narrower(leg.hem(tip.point, foot).longer)
+    inner, leaving = leg.inner(tip.point)
     arriving = Point(leaving.down, -leaving.across)
     highest = 0.6 * (sums.crotch_depth - sums.top).mm
     gap = min(max(sums.crotch_depth.mm - sums.hip_depth.mm, 1.5 * sums.extension.mm), highest)
@@ -55,25 +68,23 @@ def front(body: Body, ask: Ask, sums: Sums, d: Draft) -> None:
         moved = abs(reached.mm - ask.curve_outside.mm) > SEEN
         d.when("curve.moved", moved, at=choice("curve_outside"), wanted=ask.curve_outside, used=reached)
     mark_curve(d, corner, curve, wanted, ask)
-    mark_darts(d, ask, sums.front_darts, top, side_top, inch(4), body, crease.point.across)
-    _mark_side(d, hip_line, side_top)
+    mark_darts(d, ask, sums.front_darts, top, waist, sums.front_waist, inch(4), body, crease.point.across)
+    _mark_side(d, hip_line, waist.start)
     _mark_leg(d, leg, crease, knee_line, hem_line)
 
-    hip, foot = hip_line.point, crotch_line.point
     below = [Line(hip, foot), *side_below(foot, DOWN, leg.side)]
-    waist_edge(d, ask, side_top.point, top.point)
+    waist_edge(d, ask, waist)
     d.edge("crotch", curve.segments, ask.allowances.centre)
-    lower: list[Segment] = [Line(leg.anchor, leg.hem_in)] if leg.anchor != leg.hem_in else []
-    d.edge("inner_leg", [*thigh_part, *lower], ask.allowances.inner_leg)
-    d.edge("hem", [Line(leg.hem_in, leg.hem_side)], ask.hem_turn, turned=ask.hem_folds)
-    above = side_above(hip, side_top.point, UP)
+    d.edge("inner_leg", inner, ask.allowances.inner_leg)
+    d.edge("hem", list(leg.hem(tip.point, foot).segments), ask.hem_turn, turned=ask.hem_folds)
+    above = side_above(hip, waist.start, UP)
     d.edge("side", [*(part.back for part in reversed(below)), above], ask.allowances.side)
     d.steps.sort(key=lambda step: STAGES.index(step.stage))
     d.lengths.update(diagonal=found(curve.diagonal, "diagonal") if curve.wanted_was_moved else wanted)
 
 
-def _waist(body: Body, ask: Ask, sums: Sums, d: Draft, corner: Place) -> tuple[Place, Place]:
-    """The centre's and the side's ends of the waist seam; the width is laid along the slope, dart open."""
+def _waist(ask: Ask, sums: Sums, d: Draft, corner: Place, hip: Place) -> tuple[Place, Path]:
+    """The centre's end of the waist seam, and the seam: as long as the width, dart open."""
     d.stage = "waist"
     seam = d.lengths["seam_down"].mm
     level = d.put("F", Point(corner.point.across, seam), "centre_at_waist")
@@ -85,12 +96,19 @@ def _waist(body: Body, ask: Ask, sums: Sums, d: Draft, corner: Place) -> tuple[P
     d.put("CF", top.point, "centre_top")
     width = sums.front_waist
     rise = sums.drop.mm + ask.side_raise.mm
-    run = sqrt(max(0.0, width.mm**2 - rise**2))
-    side_point = Point(top.point.across - run, seam - ask.side_raise.mm)
+    centre = unit(Point(corner.point.across, hip.point.down).minus(top.point))
+
+    def seam_of(chord: float) -> Path:
+        run = sqrt(max(0.0, chord**2 - rise**2))
+        end = Point(top.point.across - run, seam - ask.side_raise.mm)
+        return squared(side_above(hip.point, end, UP).direction(1), end, top.point, centre)
+
+    waist = as_long_as(width.mm, seam_of)
+    side_point = waist.start
     if ask.side_raise.mm > 0:
         d.mark("W0", Place(Point(side_point.across, seam), "waist_line").up(ask.side_raise), "side_raise", "side")
-    side_top = d.mark("W", top.along(side_point.minus(top.point), width), "waist_width", "waist_seam", "centre", "side")
-    return top, side_top
+    d.mark("W", waist_width(top, waist, width), "waist_width", "waist_seam", "centre", "side")
+    return top, waist
 
 
 class Leg:
@@ -110,9 +128,23 @@ class Leg:
         self.anchor, self.hem_in, self.side, self.marks = anchor, hem_in, side, marks
         self.onward = onward or unit(hem_in.minus(anchor))
 
-    @property
-    def hem_side(self) -> Point:
-        return self.side[-1]
+    def inner(self, tip: Point) -> tuple[list[Segment], Point]:
+        """The inner leg from the crotch point, and the direction in which it leaves that."""
+        segments, leaving = inner_leg(tip, self.anchor, self.onward)
+        return [*segments, *([Line(self.anchor, self.hem_in)] if self.anchor != self.hem_in else [])], leaving
+
+    def hem(self, tip: Point, foot: Point) -> Path:
+        """The hem; `foot` is where the side meets the crotch line."""
+        return hem_of(self.inner(tip)[0], side_below(foot, DOWN, self.side))
+
+    def narrower(self, by: float) -> "Leg":
+        """The leg with a hem narrower by so many mm, shared by its ends."""
+        inwards = Point(-by / 2, 0)
+        hem_in = self.hem_in.plus(inwards)
+        side = [*self.side[:-1], self.side[-1].plus(inwards, -1)]
+        if self.anchor == self.hem_in:
+            return Leg(hem_in, hem_in, side, self.marks, self.onward)
+        return Leg(self.anchor, hem_in, side, self.marks)
 
 
 def _leg(body: Body, ask: Ask, sums: Sums, tip: Point, crease: Place, knee: Place | None, hem: Place) -> Leg:
@@ -167,10 +199,10 @@ def _from_guide(ask: Ask, sums: Sums, hem: Length, knee_down: float, low: float)
     return Leg(Point(knee.mm, knee_down), Point(hem.mm, low), [Point(0, low)], marks)
 
 
-def _mark_side(d: Draft, hip: Place, side_top: Place) -> None:
+def _mark_side(d: Draft, hip: Place, side_top: Point) -> None:
     """Halfway up the side curve, so that it can be drawn by hand."""
     d.stage = "side"
-    curve = side_above(hip.point, side_top.point, UP)
+    curve = side_above(hip.point, side_top, UP)
     middle = curve.at(0.5)
     start = Place(Point(hip.point.across, middle.down), "guide_line")
     if abs(middle.across - hip.point.across) > 1:

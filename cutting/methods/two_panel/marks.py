@@ -3,7 +3,7 @@
 from cutting.body import Body
 from cutting.drafting import Dart, Draft, Place
 from cutting.errors import refuse
-from cutting.geometry import Line, Point, unit
+from cutting.geometry import Path, Point, unit
 from cutting.lengths import Fixed, Length, found, inch
 from cutting.methods.ask import Ask
 from cutting.methods.darts import Darts
@@ -34,10 +34,19 @@ def lines_across(sums: Sums, ask: Ask, d: Draft, o: Place) -> tuple[Place, Place
     return crotch_line, hip_line, knee_line, hem_line
 
 
-def waist_edge(d: Draft, ask: Ask, side_top: Point, centre_top: Point) -> None:
+def waist_edge(d: Draft, ask: Ask, waist: Path) -> None:
     """The waist seam; where a casing or heading is cut on, it is turned down along the waist line."""
     turn = ask.waist_turn
-    d.edge("waist", [Line(side_top, centre_top)], turn or ask.allowances.waist, turned=ask.waist_folds)
+    d.edge("waist", list(waist.segments), turn or ask.allowances.waist, turned=ask.waist_folds)
+
+
+def waist_width(top: Place, waist: Path, width: Length) -> Place:
+    """The width laid straight from the centre's top to the seam's other end, less what the seam's bends are longer.
+
+    Less than a sixteenth of an inch is left out: the seam is drawn that much inside the mark.
+    """
+    laid = width - found(waist.longer, "waist_bends") if waist.longer > SEEN else width
+    return top.along(waist.start.minus(top.point), laid)
 
 
 def mark_curve(d: Draft, corner: Place, curve: Crotch, wanted: Length, ask: Ask) -> None:
@@ -60,16 +69,15 @@ def mark_diagonal(d: Draft, corner: Place, curve: Crotch, wanted: Length, edge: 
 
 
 def mark_darts(
-    d: Draft, ask: Ask, darts: Darts, top: Place, side_top: Place, deep: Length, body: Body, crease: float
+    d: Draft, ask: Ask, darts: Darts, top: Place, waist: Path, width: Length, deep: Length, body: Body, crease: float
 ) -> None:
-    """The darts on the waist seam: place, intake, depth; square to the seam. The crease is `crease` mm across."""
+    """The darts on the waist, `width` long: place, intake, depth; square to it. The crease is `crease` mm across."""
     d.stage = "darts"
     if darts.count == 0:
         return
-    along = unit(side_top.point.minus(top.point))
-    width = side_top.length
+    straight = unit(waist.start.minus(top.point))
     asked = ask.darts(d.panel)
-    places = _places(d.panel, asked.place, darts, (crease - top.point.across) / along.across, width, body)
+    places = _places(d.panel, asked.place, darts, (crease - top.point.across) / straight.across, width, body)
     above_hip = d.points["H"].down - d.lengths["seam_down"].mm
     deepest = found(max(above_hip / 2, above_hip - 31.75), "dart_limit")
     depth: Length = asked.length if asked.length is not None else deep
@@ -80,13 +88,16 @@ def mark_darts(
     if ask.yoke is not None and d.panel == "back":  # the whole dart is in the yoke's seam
         share = places[0].mm / width.mm
         depth = found(ask.yoke.mm * (1 - share / 2), "to_the_yoke")
-    half = darts.intake / 2
-    inward = Point(along.down, -along.across)
+    half = darts.intake.mm / 2
     for number, place in enumerate(places, 1):
-        at = d.mark(f"P{number}", top.along(along, place), "dart_place", "waist_seam", "centre")
-        near, far = at.point.plus(along, -half.mm), at.point.plus(along, half.mm)
+        from_side = width.mm - place.mm
+        middle, _ = waist.along(from_side)
+        near, far = waist.along(from_side + half)[0], waist.along(from_side - half)[0]
+        along = unit(far.minus(near))
+        d.mark(f"P{number}", top.along(middle.minus(top.point), place), "dart_place", "waist_seam", "centre")
         d.mark(f"Q{number}", Place(near, "dart_near").along(along, darts.intake), "dart_intake", "waist_seam")
-        tip = d.mark(f"R{number}", at.along(inward, depth), "dart_length", "dart")
+        at = Place(near.towards(far, 0.5), "dart_place")
+        tip = d.mark(f"R{number}", at.along(Point(along.down, -along.across), depth), "dart_length", "dart")
         d.darts.append(Dart(near, far, tip.point, darts.intake, depth))
     d.lengths.update(dart_place=places[0], dart_length=depth)
 

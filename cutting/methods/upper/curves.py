@@ -34,16 +34,17 @@ def armhole(tip: Point, down: Point, across: float, underarm: Point, arriving: P
     return [first, second]
 
 
-def lower_edge(side: Point, centre: Point, arriving: Point) -> list[Segment]:
-    """From the side to the centre, square to the centre there."""
-    return [hermite(side, unit(centre.minus(side)), centre, arriving)]
+def lower_edge(side: Point, centre: Point, arriving: Point, down: Point) -> list[Segment]:
+    """From the side to the centre, square to both; `down` is the side's unit direction there."""
+    return [hermite(side, Point(-down.down, down.across), centre, arriving)]
 
 
-def side_for(width: float, level: float, centre: Point, arriving: Point) -> Point:
+def side_for(width: float, level: float, centre: Point, arriving: Point, underarm: Point) -> Point:
     """Where the side's end of a lower edge is on its level, so that the edge is `width` mm long."""
 
     def miss(across: float) -> float:
-        return Path(tuple(lower_edge(Point(across, level), centre, arriving))).length - width
+        end = Point(across, level)
+        return Path(tuple(lower_edge(end, centre, arriving, unit(end.minus(underarm))))).length - width
 
     at = bisect(miss, centre.across + 0.6 * width, centre.across + 1.02 * width)
     if at is None:

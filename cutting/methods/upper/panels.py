@@ -2,7 +2,7 @@
 
 from cutting.drafting import Dart, Draft, Place
 from cutting.errors import refuse
-from cutting.geometry import Line, Path, Point, Segment, bisect, unit
+from cutting.geometry import Line, Path, Point, Segment, bisect, squared, unit
 from cutting.lengths import Length, Rule, found, inch, mm
 from cutting.methods.upper.ask import TopAsk
 from cutting.methods.upper.curves import armhole, lower_edge, neck, side_for, square_in
@@ -81,7 +81,10 @@ def half(name: str, ask: TopAsk, sums: TopSums, d: Draft, side_length: float | N
     at = Place(d.mark("AL", o.down(halfway), "armhole_level", "centre_line").point, "centre_line_level")
     d.mark("A", at.out(one.across), "armhole_hollow", "level", closes="armhole")
 
-    lower = lower_edge(side_end, bottom, arriving)
+    if one.fitted or ask.hem_shape == "curved":
+        lower = lower_edge(side_end, bottom, arriving, side)
+    else:
+        lower = list(squared(side, side_end, bottom, Point(-arriving.down, arriving.across)).segments)
     neck_edge = neck(ask.neck_shape if one.front else "round", Point(0, one.neck.mm), neck_point, down)
     given = ask.allowances
     waist_named = one.fitted or ask.joined
@@ -89,7 +92,7 @@ def half(name: str, ask: TopAsk, sums: TopSums, d: Draft, side_length: float | N
     d.edge("shoulder", [Line(neck_point, tip)], given.shoulder)
     d.edge("armhole", curve, given.armhole)
     d.edge("side", [Line(underarm, side_end)], given.side)
-    _lower(one, d, side_end, bottom, lower, waist_named)
+    _lower(one, d, lower, waist_named)
     zip_edge = ask.zip_edge if one.zip else mm(0)
     d.edge("centre", [Line(bottom, Point(0, one.neck.mm))], zip_edge)
     if one.fitted:
@@ -134,7 +137,7 @@ def _side_end(
 
     def end(level: float) -> Point:
         if one.fitted:
-            return side_for(one.waist.mm, level, bottom, arriving)
+            return side_for(one.waist.mm, level, bottom, arriving, underarm)
         run = max(0.0, sums.hip_width.mm - sums.width.mm) / (sums.hip_level.mm - sums.armhole_level.mm)
         return Point(underarm.across + run * (level - underarm.down), level)
 
@@ -168,14 +171,14 @@ def _side_end(
     return point
 
 
-def _lower(one: Half, d: Draft, side: Point, bottom: Point, lower: list[Segment], waist: bool) -> None:
+def _lower(one: Half, d: Draft, lower: list[Segment], waist: bool) -> None:
     ask = one.ask
     if waist and ask.joined:
         d.edge("waist", lower, ask.allowances.waist)
-    elif ask.hem_shape == "curved" or (one.fitted and len(lower) and not isinstance(lower[0], Line)):
+    elif ask.hem_shape == "curved" or one.fitted:
         d.edge("waist" if waist else "hem", lower, CURVED_HEM.now if ask.hem_shape == "curved" else ask.hem)
     else:
-        d.edge("waist" if waist else "hem", [Line(side, bottom)], ask.hem, turned=1)
+        d.edge("waist" if waist else "hem", lower, ask.hem, turned=1)
 
 
 def _waist_darts(one: Half, d: Draft, edge: Path) -> None:

@@ -42,7 +42,7 @@ FOUND = {
     "room_for_it": "as large as there is room for", "facing_wide": "width of the facing", "beyond_opening": "1 in beyond the opening",
     "of_the_bag": "of the bag's own shape", "strip_takes": "what the strip takes", "inner_leg_equal": "where the inner legs come out equal", "to_the_bottom": "to the front's bottom", "widest_leg": "widest line of the leg, cut", "widest_part": "widest line of the small parts, cut",
     "kept_on_the_panel": "kept on the panel", "above_the_knee": "wider above the knee", "to_the_hem_line": "down to the hem line", "to_the_leg": "what the leg runs in",
-    "below_the_yoke": "below the yoke's seam",
+    "below_the_yoke": "below the yoke's seam", "waist_bends": "what its bends are longer",
     "seven_tenths_of_crotch_round": "7/10 of the crotch line all round",
     "wide_of_patch": "width of the patch", "deep_of_patch": "depth of the patch",
     "to_the_crease": "as far as the crease", "widest_back": "widest line of the back, cut",

@@ -53,6 +53,8 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "length.below_knee": ("A length of {length} goes past the knee line at {knee}", "Shorts end above the knee: give less, or choose trousers."),
     "method.style": ("This method does not make {style}", "Choose one of: {methods}."),
     "strip.too_deep": ("A strip {depth} deep reaches into the crotch curve", "Give less, or a deeper crotch line."),
+    "strip.dart_out": ("A dart that runs on to the lower edge of a strip {depth} deep leaves the panel before it is there", "Give less, or fewer or narrower darts."),
+    "waist.steep": ("The centre back raised by {lift} on a back waist of {waist} makes the waist too steep to be sewn smooth", "Give the centre back less height."),
     "strip.turned": ("A {finish} waist is turned down over a yoke's seam", "Leave the yoke out, or choose a band."),
     "choice.unused": ("The method {method} does not use this choice", "Leave it out, or choose a method that draws front and back."),
     "method.finish": ("This method does not make a {finish} waist", "Choose one of: {offered}."),

@@ -2510,7 +2510,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.9.0
+             * @default 0.10.0
              */
             core: string;
             /** Findings */
