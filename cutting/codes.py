@@ -10,8 +10,8 @@ ProblemCode = Literal[
     "measure.missing", "measure.small", "measure.large", "measure.flat", "choice.small", "choice.large", "cloth.width",
     "cloth.length", "cloth.small", "cloth.repeat", "cloth.price", "cloth.percent", "lay.seconds", "waist.too_large",
     "extension.order", "depth.too_small", "hip_line.too_high", "knee.too_high", "length.too_short", "length.below_knee",
-    "method.style", "strip.too_deep", "strip.dart_out", "waist.steep", "strip.turned", "choice.unused", "method.finish",
-    "choice.band", "choice.no_band", "turn.too_deep", "hem.too_narrow", "hem.too_deep", "length.short",
+    "method.style", "strip.too_deep", "strip.dart_out", "band.sides", "waist.steep", "strip.turned", "choice.unused",
+    "method.finish", "choice.band", "choice.no_band", "turn.too_deep", "hem.too_narrow", "hem.too_deep", "length.short",
     "inner_leg.open", "side.open", "dart.outside", "pockets.twice", "outline.crossed", "choice.unused_top",
     "choice.joined", "choice.of_seam", "choice.joined_closure", "choice.alone", "job.half", "job.jumpsuit_choices",
     "armhole.low", "armhole.shallow", "neck.too_wide", "front.short", "bust_dart.large", "shoulder.wide",
@@ -20,15 +20,15 @@ ProblemCode = Literal[
 ]
 """Why a job cannot be drafted."""
 FindingCode = Literal[
-    "extension.floor", "waist.widened", "zip.shorter", "pocket.start", "pocket.opening", "pocket.bag",
+    "extension.floor", "waist.widened", "zip.shorter", "pocket.start", "pocket.opening", "pocket.bag", "band.lap",
     "pocket.bag_dart", "pocket.bag_wide", "pocket.dart", "pocket.patch", "pocket.one_side", "waist.back-larger",
     "waist.redraw-centre", "waist.re-mark-side", "neck.deepened", "armhole.deep", "front.shorter", "sleeve.widened",
     "join.gathered", "cloth.stretch", "cloth.thin", "cloth.thick", "cloth.pleated", "slant.reduced", "dart.none",
     "waist.over_hip", "hip_line.gap", "knee.floor", "knee.unmeasured", "thigh.unmeasured", "thigh.capped",
-    "elastic.unmeasured", "hip.unmeasured", "depth.guard", "depth.capped", "depth.by_rise", "diagonal.moved",
-    "curve.moved", "choice.idle", "dart.shortened", "hem.widened", "turn.short", "turn.full", "doubt.model",
-    "doubt.last", "doubt.rise", "doubt.rises", "doubt.inseam", "doubt.waist", "doubt.fork", "doubt.order", "lay.none",
-    "lay.nap", "lay.shallow", "lay.fold_full", "cloth.short", "fold.quick_shallow",
+    "elastic.unmeasured", "hip.unmeasured", "depth.guard", "depth.capped", "depth.by_rise", "crotch.usual",
+    "diagonal.moved", "curve.moved", "choice.idle", "dart.shortened", "hem.widened", "turn.short", "turn.full",
+    "doubt.model", "doubt.last", "doubt.rise", "doubt.rises", "doubt.inseam", "doubt.waist", "doubt.fork",
+    "doubt.order", "lay.none", "lay.nap", "lay.shallow", "lay.fold_full", "cloth.short", "fold.quick_shallow",
 ]
 """What should be looked at in a draft that was made; a failed check is a finding of the check's own code."""
 CheckCode = Literal[
@@ -37,8 +37,8 @@ CheckCode = Literal[
     "band.waist", "band.depth", "waist.opening", "hem.turn", "seam.side", "seam.inner_leg", "thigh.ease",
     "extension.order", "leg.width", "allowance.held", "girth.hem", "neck.head", "girth.bust", "top.opening", "top.hip",
     "seam.shoulder", "seam.top_side", "smooth.neck", "smooth.armhole", "smooth.underarm", "smooth.lower",
-    "smooth.waist", "smooth.hem", "square.neck", "cap.armhole", "seam.underarm", "girth.arm", "seam.facing",
-    "join.waist", "join.dart", "join.zip", "torso.sit", "torso.crotch", "fold.needed", "fold.shallow",
+    "smooth.waist", "smooth.hem", "square.neck", "cap.armhole", "cuff.sleeve", "seam.underarm", "girth.arm",
+    "seam.facing", "join.waist", "join.dart", "join.zip", "torso.sit", "torso.crotch", "fold.needed", "fold.shallow",
 ]
 """What is measured again on the outlines."""
 FaultCode = Literal[

@@ -10,9 +10,12 @@ from cutting.choosing import asked
 from cutting.cloth import Cloth
 from cutting.errors import CuttingError, Problem
 from cutting.kinds import kind_of
+from cutting.lengths import Fixed
 
 UNSEEN = 1.0
 """A change under so many mm is none."""
+LEFT_OUT = ""
+"""The rule of a choice that is not made: the usual one is taken."""
 NAMED = 3
 """How many sums a rule is said to change, the most first."""
 
@@ -30,8 +33,9 @@ class Effect:
 def effects(
     body: Body, method: str, style: str, chosen: dict[str, Any], cloth: Cloth, joined: bool = False
 ) -> list[Effect]:
-    """Every rule of every choice that is asked, and every method that makes the style. `joined` where it is half of a
-    jumpsuit.
+    """Every rule of every choice that is asked, every method that makes the style, and every typed length left out.
+
+    `joined` where it is half of a jumpsuit.
 
     Raises CuttingError where the draft as it stands cannot be made.
     """
@@ -47,6 +51,8 @@ def effects(
     for row in asked(kind, method, style, chosen, cloth, joined):
         if row.choice.kind in ("rule", "rule-or-length"):
             tries += [(row.key, rule, chosen | {row.key: rule}, method) for rule in row.rules]
+        if isinstance(chosen.get(row.key), Fixed) and not row.of:
+            tries.append((row.key, LEFT_OUT, {key: value for key, value in chosen.items() if key != row.key}, method))
     return [_effect(key, rule, now, partial(sums_of, choices, by)) for key, rule, choices, by in tries]
 
 

@@ -248,10 +248,12 @@ def _no_lay(job: Job, pieces: tuple[Piece, ...], table: Folded) -> Finding:
     """Why the pieces do not fit on the cloth as it is folded, and what would mend it."""
     if job.cloth.one_way and table.times > 1:
         return Finding("lay.nap", "stop", CLOTH / "fold")
-    piece, deep, room = worst_fit(list(pieces), table)
-    if deep <= room:
-        return Finding("lay.fold_full", "stop", CLOTH / "fold")
-    params = {"panel": piece.panel, "width": found(deep, ""), "depth": found(room, "")}
+    piece, deep, least = worst_fit(list(pieces), table)
+    if deep <= least:
+        along = sum(one.height * one.count for one in pieces if one.folds is not None)
+        room = {"needed": found(along, ""), "room": found(table.depth, "")}
+        return Finding("lay.fold_full", "stop", CLOTH / "fold", room)
+    params = {"panel": piece.panel, "width": found(deep, ""), "depth": found(least, "")}
     if table.fold not in USUAL_FOLDS:
         return Finding("lay.shallow", "stop", CLOTH / "fold", params)
     need = found(deep * (1 if table.fold == "open" else 2), "")

@@ -8,6 +8,7 @@ from cutting.checks.smooth import bend, smooth_top
 from cutting.garments import Top
 from cutting.geometry import Line
 from cutting.methods.upper import TOPS, TopAsk
+from cutting.methods.upper.sleeve import CUFF_SEAM
 from cutting.methods.upper.sums import HEAD
 from cutting.pieces import Panel
 from cutting.where import Where
@@ -109,7 +110,14 @@ def _sleeve(garment: Top, front: Panel, back: Panel, arm: float) -> list[Check]:
     wanted = armhole + garment.ask.cap_ease.mm
     under = [sleeve.edges[name].path.length for name in ("underarm", "back_underarm")]
     around = sleeve.edges["underarm"].path.start.across - sleeve.edges["back_underarm"].path.end.across
+    cuff = [
+        part.panel.edges["waist"].path.length - part.panel.lengths["overlap"].mm
+        for part in garment.parts
+        if part.panel.name == "cuff"
+    ]
+    edge = sleeve.edges["hem"].path.length
     return [
+        *(Check("cuff.sleeve", where, round_, edge, SEAM, edge >= round_ - SEAM) for round_ in cuff),
         Check("cap.armhole", where, wanted, cap, SEAM, abs(wanted - cap) <= SEAM),
         Check("seam.underarm", where, under[0], under[1], SEAM, abs(under[0] - under[1]) <= SEAM),
         Check("girth.arm", where, arm + ARM_LEAST, around, GIRTH, around >= arm + ARM_LEAST - GIRTH),
@@ -141,6 +149,8 @@ def _grown(garment: Top) -> Check:
                 "underarm": given.side.mm, "back_underarm": given.side.mm, "waist": given.waist.mm,
                 "centre": ask.zip_edge.mm if ask.closure == f"{name}-zip" else 0.0, "hem": ask.hem.mm,
             }[key]  # fmt: skip
+            if key == "hem" and name == "sleeve" and ask.sleeve_finish == "cuff":
+                asked = CUFF_SEAM.now.mm
             if key in ("waist", "hem") and name != "sleeve" and not ask.joined:
                 asked = edge.allowance.mm if ask.hem_shape == "curved" else ask.hem.mm
             wanted[name, key] = asked

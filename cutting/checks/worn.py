@@ -82,7 +82,8 @@ def _seam_on_outlines(garment: Lower) -> float:
     legs = [garment.panels[name] for name in garment.main]
     sewn = sum(edge.path.length for leg in legs for name, edge in leg.edges.items() if name.endswith("crotch"))
     sewn += sum(strip.edges["centre"].path.length for strip in strips)
-    return sewn + 2 * (garment.ask.band_depth.mm if garment.ask.band in ("below", "inside", "on-top") else 0.0)
+    above = garment.ask.finished_above
+    return sewn + (2 * above.mm if above else 0.0)
 
 
 def _extension(garment: Lower) -> list[Check]:
@@ -119,7 +120,9 @@ def _darts(garment: Lower) -> list[Check]:
         panel = garment.drafted[name]
         if not panel.darts:
             continue
-        taken, room = _taken(panel), _hip_width(panel) - panel.waist_closed
+        # A back that is cut larger is taken in behind when it is joined.
+        later = INCH / 2 if (name, garment.ask.waist_cleanup) == ("back", "back-larger") else 0.0
+        taken, room = _taken(panel), _hip_width(panel) - (panel.waist_closed - later)
         good = taken <= room + ROOM_WITHIN
         where = garment.where / name
         checks.append(Check("darts.room", where, room, taken, ROOM_WITHIN, good, "warn", mend=(f"{name}_dart_intake",)))

@@ -1,29 +1,63 @@
 """What a fly, a belt and a turn-up ask for: facing, guard, loops, strips. Sizes are common practice, no source."""
 
+from cutting.drafting import Draft
 from cutting.garments.part import Allowed, Part, strip
-from cutting.garments.seams import Seam, sewn
-from cutting.lengths import Length, Rule, cm, found, inch, named
+from cutting.garments.seams import Seam, SeamCode, sewn
+from cutting.geometry import Line, Point, hermite, parted, unit
+from cutting.lengths import Length, Rule, cm, found, inch, mm, named
 from cutting.methods import Ask
-from cutting.pieces import Panel
+from cutting.methods.sums import Sums
+from cutting.pieces import Panel, finish
 
 SEAM = Rule(0.5)
-FACING, GUARD = Rule(2.5), Rule(4)
-LOOP_LONG, LOOP_WIDE = cm(30), cm(5)
+FACING, GUARD = Rule(2), Rule(4)
+ROUND = 50.8
+"""Over so many mm the foot of a fly's facing is rounded in to the centre."""
+FLY: tuple[tuple[SeamCode, str, str], ...] = (("fly", "centre", "crotch"), ("waist", "waist", "waist"))
+"""How a fly's facing is sewn to the front."""
+LOOP_LONG, LOOP_WIDE = cm(7.5), cm(5)
+LOOP_EACH, FEWEST = 152.4, 5
+"""A belt loop for each so many mm of the waist, and no fewer than so many."""
 
 
-def closure_parts(garment: str, ask: Ask, closing: Length | None) -> list[Part]:
-    """The parts of the closure, whose zip is `closing` long, and the strip that is cut in four for loops."""
+def closure_parts(garment: str, ask: Ask, closing: Length | None, legs: dict[str, Panel], sums: Sums) -> list[Part]:
+    """The parts of the closure, whose zip is `closing` long, and the strip that is cut up for loops."""
     parts: list[Part] = []
     if ask.closure == "fly" and closing is not None:
-        long = closing + inch(1)
-        both = Allowed(SEAM.now, SEAM.now)
-        facing = strip(garment, "fly-facing", long, FACING.now, both)
-        guard = strip(garment, "fly-guard", long, GUARD.now, both)
-        parts += [Part(panel, seams=(sewn("fly", f"{panel.name}.waist", "front.crotch"),)) for panel in (facing, guard)]
-    if ask.belt_loops == "four":
-        loops = strip(garment, "belt-loops", LOOP_LONG, LOOP_WIDE, Allowed(cm(1), cm(1)))
-        parts.append(Part(loops, seams=(sewn("loops", "belt-loops.end", "band", count=4),)))
+        front = legs["front" if "front" in legs else "leg"]
+        seam, waist_seam = (sewn(code, f"fly-facing.{edge}", f"{front.name}.{to}") for code, edge, to in FLY)
+        parts.append(Part(_fly_facing(garment, front, closing, ask), interfacing=True, seams=(seam, waist_seam)))
+        guard = strip(garment, "fly-guard", closing + inch(1), GUARD.now, Allowed(SEAM.now, SEAM.now))
+        parts.append(Part(guard, seams=(sewn("fly", "fly-guard.waist", f"{front.name}.crotch"),)))
+    if ask.belt_loops != "none":
+        count = 4 if ask.belt_loops == "four" else max(FEWEST, round((sums.waist_round or sums.opening).mm / LOOP_EACH))
+        loops = strip(garment, "belt-loops", LOOP_LONG * count, LOOP_WIDE, Allowed(cm(1), cm(1)))
+        parts.append(Part(loops, seams=(sewn("loops", "belt-loops.end", "band", count=count),)))
     return parts
+
+
+def _fly_facing(garment: str, front: Panel, closing: Length, ask: Ask) -> Panel:
+    """Traced off the front: its centre down to the zip's end, 2 in of its waist; the foot is round."""
+    waist, centre = front.edges["waist"].path, front.edges["crotch"]
+    deep = closing.mm - (ask.band_depth.mm if ask.waist_finish == "shaped-band" else 0.0)
+    upper, _ = centre.path.split(min(deep, centre.path.length - SEAM.now.mm))
+    wide = min(FACING.now.mm, waist.length / 3)
+    inner, _ = waist.back.along(wide)
+    d = Draft("fly-facing")
+    d.stage = d.panel
+    top = d.start("O", upper.start, "centre_at_waist")
+    d.mark("B1", top.to(inner, "facing_wide"), "fly_width", "waist_seam")
+    d.mark("B2", top.to(upper.end, "zip_long"), "fly_length", "centre_line")
+    along = unit(upper.end.minus(upper.start))
+    turn = upper.end.plus(along, -min(ROUND, 0.4 * deep)).plus(along.left, -wide)
+    (edge,) = parted(waist, [inner])[1:]
+    assert edge is not None
+    d.edge("waist", list(edge.segments), front.edges["waist"].allowance)
+    d.edge("centre", list(upper.segments), centre.allowance_at(0.0))
+    into = Point(-along.left.across, -along.left.down)
+    d.edge("outer", [hermite(upper.end, into, turn, unit(inner.minus(turn))), Line(turn, inner)], mm(0))
+    d.lengths.update(seam_down=mm(0))
+    return finish(garment, d)
 
 
 def turn_up_parts(garment: str, ask: Ask, legs: dict[str, Panel]) -> list[Part]:

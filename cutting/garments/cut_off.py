@@ -6,21 +6,27 @@ to the strip's lower edge, so that the whole dart is in the seam.
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
+from itertools import accumulate
 from math import atan2, cos, sin
 
 from cutting.drafting import Dart, Draft, Edge, Wide
 from cutting.errors import refuse
+from cutting.finding import Finding
+from cutting.garments.part import Part
 from cutting.garments.strip_calls import below_the_strip, strip_steps
 from cutting.geometry import Path, Point, crossings, distance, parted, squared, unit
-from cutting.lengths import Length, found, mm
+from cutting.lengths import Length, found, mm, named
 from cutting.methods import Ask
 from cutting.pieces import Notch, Panel, finish
 from cutting.pieces.panel import with_notches
 from cutting.where import choice
+from cutting.where import part as part_of
 
 Motion = Callable[[Point], Point]
 OUT = 5.0
 """A dart's leg that crosses the line nearer to its end than this many mm has run out of the panel."""
+UNDER_LAP = {("front-band", "fly"): "centre", ("back-band", "side-zip"): "side", ("back-band", "back-zip"): "centre"}
+"""The end of a shaped band that goes under its other end: both halves are cut longer by the overlap, one is trimmed."""
 SHORTEST = 25.4
 """A rest of a zip's edge under this many mm is not cut wider."""
 
@@ -67,6 +73,8 @@ def cut_off(
         darts=tuple(rests),
         notches=tuple(n for n in panel.notches if n.code != "dart" and not _above(n, start, end)),
     )  # fmt: skip
+    at_legs = [left.notch("waist", "dart", left.edges["waist"].path.place_of(p)) for p in bends]
+    left = with_notches(left, *at_legs)
     on_cloth = ask.marking == "on-cloth"
     # The centre is not moved when the darts are closed: its notches go with the strip.
     centred = [replace(n, edge="centre") for n in panel.notches if n.edge == "crotch" and _above(n, start, end)]
@@ -74,6 +82,14 @@ def cut_off(
     return Cut(
         replace(left, steps=below_the_strip(left, rests, on_cloth)), replace(strip, steps=strip_steps(strip, on_cloth))
     )
+
+
+def said_of_laps(parts: list[Part]) -> list[Finding]:
+    """That a shaped band is cut longer at one end, to go under the other."""
+    laps = {part.panel.name: part.panel.lengths["overlap"] for part in parts if "depth" in part.panel.lengths}
+    return [
+        Finding("band.lap", "note", part_of(name), {"panel": name, "by": lap}) for name, lap in laps.items() if lap.mm
+    ]
 
 
 def _left_of(wide: Wide | None, cut: float) -> Wide | None:
@@ -140,14 +156,20 @@ def _strip(
     top = _closed(whole.path.back, [(dart.near, dart.far) for dart in ordered], moves)
     low = _closed(line.back, [_legs_at(dart, line) for dart in ordered], moves)
     side = beside.mapped(moves[-1])
-    given = ask.allowances
+    given, lap = ask.allowances, named(ask.band_overlap, "overlap")
+    over = UNDER_LAP.get((name, ask.closure)) if name != "yoke" else None
+    at_centre: Length = panel.edges["crotch"].allowance_at(0.0)
     d = Draft(name)
     d.edge("waist", list(top.back.segments), whole.allowance, whole.turned if not darts else 0)
-    d.edge("centre", list(upper.segments), panel.edges["crotch"].allowance_at(0.0))
+    d.edge("centre", list(upper.segments), at_centre + lap if over == "centre" else at_centre)
     d.edge("lower", list(low.segments), given.waist)
-    d.edge("side", list(side.segments), given.side)
-    d.lengths.update(seam_down=mm(0), round=found(top.length, ""), overlap=mm(0), depth=depth)
-    return finish(panel.garment, d)
+    d.edge("side", list(side.segments), given.side + lap if over == "side" else given.side)
+    d.lengths.update(seam_down=mm(0), round=found(top.length, ""), overlap=lap if over else mm(0), depth=depth)
+    strip = finish(panel.garment, d)
+    closed = parted(line.back, [leg for dart in ordered for leg in _legs_at(dart, line)])[::2]
+    reach = accumulate(part.length if part is not None else 0.0 for part in closed[:-1])
+    below = zip(ordered, reach, strict=True)
+    return with_notches(strip, *(strip.notch("lower", "dart", at) for dart, at in below if _below(dart, line)))
 
 
 def _closed(path: Path, mouths: Sequence[tuple[Point, Point]], moves: Sequence[Motion]) -> Path:

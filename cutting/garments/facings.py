@@ -4,7 +4,7 @@ Common practice, no source: a facing 2 to 3 in wide, a strip 1 1/4 in.
 """
 
 from cutting.drafting import Draft, Place
-from cutting.garments.part import Part
+from cutting.garments.part import Allowed, Part, strip
 from cutting.garments.seams import sewn
 from cutting.garments.strips import bias
 from cutting.geometry import Cubic, Line, Path, Point, unit
@@ -14,6 +14,8 @@ from cutting.pieces import Panel, finish
 
 NECK, ARMHOLE = Rule(2.5, "facing"), Rule(2, "facing")
 STRIP = Rule(1.25, metric=3.5)
+TURNED_IN, SLIT_WIDE = Rule(0.75), Rule(2)
+"""From so much allowance on a slit's edge is turned in; else a strip so wide is sewn to it."""
 MOST = 0.42
 """A facing takes no more than this share of the shoulder, so that neck's and armhole's do not meet."""
 
@@ -44,6 +46,15 @@ def facings(garment: str, panels: dict[str, Panel], ask: TopAsk) -> list[Part]:
             seam = sewn("armhole", f"{panel.name}.armhole", f"{name}.armhole", count=2)
             parts.append(Part(panel, 2, pair=True, interfacing=True, seams=(seam,)))
     return parts
+
+
+def slit_facings(garment: str, ask: TopAsk) -> list[Part]:
+    """A strip for each edge of the two side slits, where the side's own allowance is too narrow to be turned in."""
+    if ask.side_slit is None or not ask.side_slit.size or ask.allowances.side.mm >= TURNED_IN.now.mm:
+        return []
+    seam = ask.allowances.side
+    panel = strip(garment, "side-slit-facing", ask.side_slit + inch(1, "two_ends"), SLIT_WIDE.now, Allowed(seam, seam))
+    return [Part(panel, 4, seams=(sewn("side", "side-slit-facing.waist", "front.side", "back.side", count=2),))]
 
 
 def _binding(garment: str, name: str, around: float) -> Panel:

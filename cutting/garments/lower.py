@@ -7,7 +7,8 @@ from cutting.body import Body
 from cutting.drafting import Step, Wide
 from cutting.errors import CuttingError, Problem
 from cutting.garments.closures import closure_parts, turn_up_parts
-from cutting.garments.cut_off import cut_off
+from cutting.garments.crotch import said_of_crotch
+from cutting.garments.cut_off import cut_off, said_of_laps
 from cutting.garments.garment import Garment
 from cutting.garments.notches import notched
 from cutting.garments.notions import lower_notions
@@ -17,7 +18,7 @@ from cutting.garments.pocket import Pockets
 from cutting.garments.pockets import pockets
 from cutting.garments.seams import Seam, leg_seams, sewn
 from cutting.garments.turns import said_of_turns
-from cutting.garments.waists import elastic_length, waist_parts
+from cutting.garments.waists import elastic_length, waist_parts, with_channel
 from cutting.garments.zips import said_of_zip, zip_length
 from cutting.geometry import Point, is_simple
 from cutting.lengths import Length, inch
@@ -80,12 +81,14 @@ class Lower(Garment):
         return part.fold is not None if part is not None else self.folds
 
     def guide_words(self, panel: str, folded: bool, twin: bool) -> str:
-        """A traced twin, a back with lines of its own, a shaped strip."""
+        """A traced twin, a back with lines of its own, a half that is traced over to the other side, a shaped strip."""
         part = self.part(panel)
         if twin:
             return "second_"
         if panel == "back" and self.ask.back_from == "itself":
             return "own_"
+        if part is not None and part.half and not folded:
+            return "whole_"
         return "shaped_" if part is not None and "lower" in part.panel.edges else ""
 
     @property
@@ -120,18 +123,20 @@ def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     drawn = _with_zip_edge(drawn, ask, closing)
     drafted = notched(drawn, ask, "leg_line" if sums.knee_round is None else "knee", closing)
     legs, parts = _strips(drafted, ask)
-    parts = waist_parts(name, ask, sums) + parts
+    parts = waist_parts(name, ask, sums, legs) + parts
+    legs = with_channel(legs, ask)
     bags = pockets(name, legs, ask, sums)
     legs = {key: _with(panel, bags) for key, panel in legs.items()}
-    parts += [*bags.parts, *closure_parts(name, ask, closing), *turn_up_parts(name, ask, legs)]
+    parts += [*bags.parts, *closure_parts(name, ask, closing, legs, sums), *turn_up_parts(name, ask, legs)]
     panels = legs | {part.panel.name: part.panel for part in parts}
     broken = [Problem("outline.crossed", GARMENT, {"panel": key}) for key, p in panels.items() if not _sound(p)]
     if broken:
         raise CuttingError(*broken)
     numbers = numbers_of(drafted, legs, parts, sums, ask, body.thigh if body.has("thigh") else None)
-    bought = lower_notions(ask, closing, elastic_length(ask, sums), parts)
+    bought = lower_notions(ask, closing, elastic_length(ask, sums), parts, sums)
     findings = (*sums.findings, *(one for draft in drafts for one in draft.findings), *bags.findings)
-    findings += (*said_of_zip(ask.closure, closing), *said_of_turns(legs))
+    findings += (*said_of_zip(ask.closure, closing), *said_of_turns(legs), *said_of_laps(parts))
+    findings += tuple(said_of_crotch(body, ask, numbers))
     return Lower(
         id=name, style=ask.style, method=method, body=body, marking=ask.marking, other_cloth=ask.other_cloth,
         main=tuple(legs), panels=panels,

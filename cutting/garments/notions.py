@@ -6,9 +6,13 @@ from typing import Literal
 from cutting.garments.part import Part
 from cutting.lengths import Length, Rule, found
 from cutting.methods import Ask
+from cutting.methods.sums import Sums
 
-NotionCode = Literal["zip", "invisible-zip", "fly-zip", "open-zip", "zip-through", "elastic", "interfacing", "hook"]
-ELASTIC_WIDE = Rule(1)
+NotionCode = Literal[
+    "zip", "invisible-zip", "fly-zip", "open-zip", "zip-through", "elastic", "interfacing", "hook",
+    "pocket-stay", "waist-stay", "neck-stay",
+]  # fmt: skip
+ELASTIC_WIDE, TAPE_WIDE, BOTH_ENDS = Rule(1), Rule(0.5), Rule(1, "two_ends")
 BOTH_SIDES = 4
 """A pair that is cut twice, outside and inside: one of them is interfaced."""
 _OF_CLOSURE: dict[str, NotionCode] = {"side-zip": "zip", "back-zip": "invisible-zip", "fly": "fly-zip"}
@@ -34,8 +38,15 @@ def interfacing(part: Part) -> Notion:
     return Notion("interfacing", count, found(max(high, wide), ""), found(min(high, wide), ""), part.panel.name)
 
 
-def lower_notions(ask: Ask, closing: Length | None, elastic: Length | None, parts: list[Part]) -> list[Notion]:
-    """Zip (`closing` long), elastic, interfacing, hook and bar of a lower garment."""
+def stay(code: NotionCode, along: Length, count: int = 1) -> Notion:
+    """Tape that keeps a seam from stretching: as long as the seam, and 1 in."""
+    return Notion(code, count, along + BOTH_ENDS.now, TAPE_WIDE.now)
+
+
+def lower_notions(
+    ask: Ask, closing: Length | None, elastic: Length | None, parts: list[Part], sums: Sums
+) -> list[Notion]:
+    """Zip (`closing` long), elastic, interfacing, stay tape, hook and bar of a lower garment."""
     bought: list[Notion] = []
     # In a jumpsuit the top's zip goes on down through the waist.
     if closing is not None and ask.waist_finish != "joined":
@@ -43,6 +54,11 @@ def lower_notions(ask: Ask, closing: Length | None, elastic: Length | None, part
     if elastic is not None:
         bought.append(Notion("elastic", 1, elastic, ELASTIC_WIDE.now))
     bought += [interfacing(part) for part in parts if part.interfacing]
+    bag = next((part for part in parts if part.panel.name == "pocket-bag"), None)
+    if bag is not None:
+        bought.append(stay("pocket-stay", bag.panel.lengths["opening"], bag.count if bag.half else bag.count // 2))
+    if ask.waist_finish == "joined":
+        bought.append(stay("waist-stay", sums.waist_round or sums.opening))
     if ask.has_band and ask.closure != "none":
         bought.append(Notion("hook"))
     return bought

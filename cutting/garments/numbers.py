@@ -56,7 +56,6 @@ def numbers_of(
 
 def _crotch_seams(legs: dict[str, Panel], parts: list[Part], ask: Ask) -> Numbers:
     """Round the crotch as it is sewn, from waist to waist: the legs' seams, strips cut off them, the finished band."""
-    band = ask.band in ("below", "inside", "on-top")
     found_: Numbers = {}
     total_: Length = mm(0)
     for name, edge in (("front", "crotch"), ("back", "back_crotch" if "leg" in legs else "crotch")):
@@ -64,7 +63,7 @@ def _crotch_seams(legs: dict[str, Panel], parts: list[Part], ask: Ask) -> Number
         strips = {f"{name}-band", *(["yoke"] if name == "back" else [])}
         cut = [part.panel.edges for part in parts if part.panel.name in strips and "lower" in part.panel.edges]
         size: Length = found(sewn + sum(edges["centre"].path.length for edges in cut), "on_the_draft")
-        size = size + named(ask.band_depth, "band_finished") if band else size
+        size = size + ask.finished_above if ask.finished_above else size
         found_[f"{name}.crotch_seam"] = Number(size, size)
         total_ = total_ + size
     return found_ | {"crotch_seam": Number(total_, total_)}

@@ -11,7 +11,7 @@ def kind_of(panel: str) -> str:
         return "facings"
     if panel.endswith("band"):
         return "band"
-    return {"yoke": "yoke", "sleeve": "sleeves"}.get(panel, "")
+    return {"yoke": "yoke", "sleeve": "sleeves", "cuff": "sleeves"}.get(panel, "")
 
 
 def from_other(kinds: tuple[str, ...], panel: str) -> bool:

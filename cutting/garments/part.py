@@ -32,9 +32,9 @@ class Part:
         return whole if not on_fold or self.fold is None else far_half(whole, self.fold, pair=False)
 
     def tapes(self, on_fold: bool) -> list[tuple[Step, Tape]]:
-        """Its calls; on the fold a width is called as half of it, out from the fold."""
+        """Its calls; on the fold a width is called as half of it, out from the fold; of a drawn half as it is drawn."""
         whole = [(step, Tape(step.start, step.end, step.length)) for step in self.panel.steps]
-        if not on_fold or self.fold is None:
+        if not on_fold or self.fold is None or self.half:
             return whole
         return [_on_fold(step, self.fold) for step in self.panel.steps]
 

@@ -1,21 +1,21 @@
 """Pockets: their openings on the panels, and every piece they are made of.
 
-All sizes are common practice, no source: a bag 12 deep and 7 wide, an opening of 6 1/2 in the side seam, a curved one 3
-wide and 5 deep.
+All sizes are common practice, no source: an opening of 6 1/2 in the side seam, a curved one 3 wide and 5 deep.
 """
 
 from dataclasses import replace
 
 from cutting.codes import FindingCode
-from cutting.drafting import Draft, Place
+from cutting.drafting import Draft
 from cutting.errors import refuse
 from cutting.finding import Finding
-from cutting.garments.part import Part
+from cutting.garments.bags import WIDE, bag_part, curved_bag, deep_of, hand_bag, wide_of
+from cutting.garments.part import Allowed, Part, strip
 from cutting.garments.patches import back_patch, curved_patch, mouth, outside_patch
 from cutting.garments.pocket import Pockets, smaller
 from cutting.garments.seams import sewn
 from cutting.garments.waists import CHANNEL, CHANNEL_SEAM
-from cutting.geometry import Cubic, Line, Path, Point, Segment, distance, offset_polyline
+from cutting.geometry import Cubic, Line, Path, distance, offset_polyline
 from cutting.lengths import Fixed, Length, Rule, found, inch, mm, named
 from cutting.methods import Ask
 from cutting.methods.sums import Sums
@@ -23,10 +23,10 @@ from cutting.pieces import Notch, Panel, finish
 from cutting.where import choice
 from cutting.where import part as place
 
-BAG_DEEP, BAG_WIDE = Rule(12), Rule(7)
 START, BELOW = Rule(1, "below_the_band"), Rule(1, "below_the_stitching")
 FACING = Rule(1.5)
 BEYOND = Rule(1)
+BAG_FACING = Rule(2.5)
 SEAM = Rule(0.5)
 
 
@@ -42,7 +42,10 @@ def pockets(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Poc
 
 
 def _in_seam(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Pockets:
-    """An opening in the side seam; the bag's two halves are sewn to front and back."""
+    """An opening in the side seam; the bag's two halves are sewn to front and back.
+
+    A bag of another cloth has a facing of the garment's own at its mouth, where it would show.
+    """
     sides = {name: panels[name].edges["side"].path.length for name in ("front", "back")}
     to_crotch = (sums.crotch_depth - sums.top).mm
     wanted = ask.pocket_start or _below_the_stitching(ask)
@@ -51,23 +54,30 @@ def _in_seam(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Po
     start = max(wanted.mm, longest - min(sides.values()))
     opening = smaller(ask.pocket_opening, to_crotch - start - 12.7, "pocket.opening")
     leg = (sums.length - sums.top).mm
-    deep = smaller(ask.bag_deep or BAG_DEEP.now, leg - start - 38.1, "pocket.bag")
+    to_hip = (sums.hip_depth - sums.top).mm - start
+    deep = smaller(deep_of(ask, opening.length.mm, to_hip), leg - start - 38.1, "pocket.bag")
     notes = [one.finding for one in (opening, deep) if one.finding]
     if start > wanted.mm + 0.1:
         params = {"wanted": wanted, "used": found(start, "below_the_yoke")}
         notes.append(Finding("pocket.start", "note", place("front"), params))
-    count = 4
+    both_sides = 2
     if ask.closure == "side-zip":
-        count = 2
+        both_sides = 1
         notes.append(Finding("pocket.one_side", "note", place("front"), {}))
     marks: list[tuple[str, Notch]] = []
     for name in sides:
         for code, down in (("pocket_top", start), ("pocket_end", start + opening.length.mm)):
             marks.append((name, panels[name].notch("side", code, longest - down)))
-    bag = _hand_bag(garment, opening.length, deep.length, ask)
+    to_dart = [distance(panels["front"].edges["waist"].path.start, dart.far) for dart in panels["front"].darts]
+    bag = hand_bag(garment, opening.length, deep.length, wide_of(ask, min([WIDE.now.mm, *to_dart])), ask)
     seam = sewn("pocket", "pocket-bag.opening", "front.side", "back.side", count=2)
-    part = Part(bag, count, pair=True, seams=(seam,))
-    return Pockets((part,), (), tuple(marks), tuple(notes))
+    parts = [bag_part(ask, bag, seam, both_sides)]
+    if "bags" in ask.other_cloth:
+        long = opening.length + BEYOND.now * 2
+        shown = strip(garment, "bag-facing", long, BAG_FACING.now, Allowed(SEAM.now, SEAM.now))
+        along = sewn("pocket", "bag-facing.waist", "pocket-bag.opening", count=2 * both_sides)
+        parts.append(Part(shown, 2 * both_sides, seams=(along,)))
+    return Pockets(tuple(parts), (), tuple(marks), tuple(notes))
 
 
 def _below_the_stitching(ask: Ask) -> Length:
@@ -77,28 +87,6 @@ def _below_the_stitching(ask: Ask) -> Length:
     if ask.waist_finish == "paper-bag":
         return CHANNEL - CHANNEL_SEAM * 2 + BELOW.now
     return START.now
-
-
-def _hand_bag(garment: str, opening: Length, deep: Length, ask: Ask) -> Panel:
-    """The shape of a hand: the opening straight along the seam, the bag hanging below and inwards."""
-    d = Draft("pocket-bag")
-    d.stage = "pocket-bag"
-    wide = ask.bag_wide or BAG_WIDE.now
-    h, w, g = deep.mm, wide.mm, max(opening.mm, min(opening.mm + 38.1, deep.mm - 12.7))
-    start = d.start("O", Point(0, 0), "bag_corner")
-    d.mark("B1", start.down(opening), "bag_opening", "grain")
-    level = d.mark("B2", start.down(found(0.55 * h, "of_the_bag")), "bag_level", "grain")
-    d.mark("B3", Place(level.point, "bag_level").out(wide), "bag_width", "level")
-    middle = d.mark("B4", start.out(found(0.45 * w, "of_the_bag")), "bag_middle", "level")
-    foot = d.mark("B5", Place(middle.point, "bag_middle").down(deep), "bag_depth", "grain").point
-    widest = Point(w, level.point.down)
-    upper = Cubic(start.point, Point(0.4 * w, 0), Point(w, 0.1 * h), widest)
-    corner = Cubic(widest, Point(w, 0.8 * h), Point(0.75 * w, h), foot)
-    lower = Cubic(foot, Point(0.2 * w, h), Point(0, 0.5 * (g + h)), Point(0, g))
-    d.edge("bag", [upper, corner, lower], SEAM.now)
-    d.edge("opening", [Line(Point(0, g), Point(0, 0))], ask.allowances.side)
-    d.lengths.update(cut_length=deep, cut_depth=wide, seam_down=mm(0))
-    return finish(garment, d)
 
 
 def _curved(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums, beyond: float | None = None) -> Pockets:
@@ -111,8 +99,9 @@ def _curved(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums, beyond
     deep = smaller(ask.pocket_deep, max(hip, 76.2), "pocket.opening")
     to_dart, to_centre = min(far, default=1e6) - 6.35, waist.length - 12.7
     code: FindingCode = "pocket.bag_dart" if to_dart < to_centre else "pocket.bag_wide"
-    bag_wide = smaller(ask.bag_wide or BAG_WIDE.now, min(to_dart, to_centre), code)
-    bag_deep = smaller(ask.bag_deep or BAG_DEEP.now, (sums.length - sums.top).mm - 38.1, "pocket.bag")
+    bag_wide = smaller(wide_of(ask, min(to_dart, to_centre)), min(to_dart, to_centre), code)
+    to_hip = side.back.place_of(front.points["H"])
+    bag_deep = smaller(deep_of(ask, deep.length.mm, to_hip), (sums.length - sums.top).mm - 38.1, "pocket.bag")
     clear = min(far, default=1e6) - wide.length.mm - 6.35  # of the dart
     top, low = waist.along(wide.length.mm)[0], side.back.along(deep.length.mm)[0]
     along = mouth(waist, top, low)
@@ -128,9 +117,9 @@ def _curved(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums, beyond
                 sewn("side", "pocket-backing.side", "front.side", count=2),
             ),
         ),
-        Part(
-            _bag(garment, waist, side, bag_wide.length, bag_deep.length, ask), 4, pair=True,
-            seams=(sewn("pocket", "front-pocket-bag.side", "pocket-facing.inner", "pocket-backing.inner", count=2),),
+        bag_part(
+            ask, curved_bag(garment, waist, side, bag_wide.length, bag_deep.length, ask),
+            sewn("pocket", "front-pocket-bag.side", "pocket-facing.inner", "pocket-backing.inner", count=2), 2,
         ),
     ]  # fmt: skip
     notches = [
@@ -175,36 +164,6 @@ def _backing(
     d.edge("inner", [mouth(waist, top, low)], mm(0))
     d.edge("side", list(upper.segments), ask.allowances.side)
     d.lengths.update(seam_down=mm(0))
-    return finish(garment, d)
-
-
-def _bag(garment: str, waist: Path, side: Path, wide: Length, deep: Length, ask: Ask) -> Panel:
-    """Half a bag: it follows the front's own waist and side, so that it is caught flat in both; its foot is round."""
-    d = Draft("front-pocket-bag")
-    d.stage = "front-pocket-bag"
-    far, low = waist.along(wide.mm)[0], side.back.along(deep.mm)[0]
-    r = min(50.0, wide.mm / 3, 0.45 * (far.across - low.across))
-    turn, _ = side.back.along(deep.mm - r)
-    _, upper = side.split(side.length - deep.mm + r)
-    start = d.start("O", waist.start, "bag_corner")
-    d.mark("B2", start.to(low, "of_the_bag"), "bag_depth", "grain")
-    d.mark("B3", start.along(waist.end.minus(waist.start), wide), "bag_width", "waist_seam")
-    k = 0.55 * r
-    corner: list[Segment] = [
-        Line(far, Point(far.across, low.down - r)),
-        Cubic(
-            Point(far.across, low.down - r), Point(far.across, low.down - r + k), Point(far.across - r + k, low.down),
-            Point(far.across - r, low.down),
-        ),
-        Line(Point(far.across - r, low.down), Point(low.across + r, low.down)),
-        Cubic(
-            Point(low.across + r, low.down), Point(low.across + r - k, low.down), turn.plus(low.minus(turn), 0.55), turn
-        ),
-    ]  # fmt: skip
-    d.edge("waist", list(waist.split(wide.mm)[0].segments), ask.allowances.waist)
-    d.edge("bag", corner, SEAM.now)
-    d.edge("side", list(upper.segments), ask.allowances.side)
-    d.lengths.update(cut_length=deep, cut_depth=wide, seam_down=mm(0))
     return finish(garment, d)
 
 

@@ -6,7 +6,7 @@ from typing import Literal
 
 SeamCode = Literal[
     "side", "inner_leg", "crotch", "waist", "strip", "ring", "channel", "tie", "loops", "fly", "pocket", "patch",
-    "piping", "shoulder", "armhole", "underarm", "neck", "centre", "binding",
+    "piping", "shoulder", "armhole", "underarm", "neck", "centre", "binding", "cuff", "shield",
 ]  # fmt: skip
 
 

@@ -7,15 +7,16 @@ from cutting.body import Body
 from cutting.drafting import Step
 from cutting.errors import CuttingError, Problem
 from cutting.finding import Finding
-from cutting.garments.facings import facings
+from cutting.garments.cuffs import cuff_parts, slit
+from cutting.garments.facings import facings, slit_facings
 from cutting.garments.garment import Garment
 from cutting.garments.neck_opening import opened, opening_parts
-from cutting.garments.notions import Notion, interfacing
-from cutting.garments.part import Part
-from cutting.garments.seams import Seam, top_seams
+from cutting.garments.notions import Notion, interfacing, stay
+from cutting.garments.part import Allowed, Part, middle_of, strip
+from cutting.garments.seams import Seam, sewn, top_seams
 from cutting.garments.top_numbers import top_numbers
 from cutting.geometry import Point, distance, is_simple
-from cutting.lengths import Rule
+from cutting.lengths import Length, Rule, found
 from cutting.methods.upper import TOPS, DraftedTop, Sleeve, TopAsk, TopSums, draw_top
 from cutting.pieces import Panel, Piece, Tape, finish, read_tapes
 from cutting.pieces.panel import with_notches
@@ -23,6 +24,9 @@ from cutting.where import GARMENT
 from cutting.where import part as place
 
 BACK_ZIP_OVER = Rule(7)
+TRACED = ("neck-facing", "armhole-facing")
+"""Facings that are traced off their panels; the others are strips."""
+SEAM, SHIELD = Rule(0.5), Rule(4)
 
 
 @dataclass(frozen=True)
@@ -43,9 +47,7 @@ class Top(Garment):
         """The panels' calls, then the facings'."""
         steps = [step for name in self.main for step in self.panels[name].steps]
         tapes = read_tapes(steps, self.panels, self.marking == "on-cloth")
-        return tapes + [
-            pair for part in self.parts if part.panel.name not in self.main for pair in _tapes(part, on_fold)
-        ]
+        return tapes + [pair for part in self.parts if part.panel.name not in self.main for pair in part.tapes(on_fold)]
 
     def anchor(self, panel: str, first: Tape) -> tuple[str, Point]:
         """The centre or the sleeve's middle, and the level of the neck point or the cap's top."""
@@ -63,7 +65,7 @@ class Top(Garment):
             return "second_"
         if part is not None and part.half and not folded:
             return "whole_"
-        return "top_" if panel in self.main else "traced_" if panel.endswith("facing") else ""
+        return "top_" if panel in self.main else "traced_" if panel.endswith(TRACED) else ""
 
     @property
     def own_seams(self) -> tuple[Seam, ...]:
@@ -83,13 +85,6 @@ class Top(Garment):
         return 2 * sum(p.waist_closed if edge == "waist" else p.edges["hem"].path.length for p in panels)
 
 
-def _tapes(part: Part, on_fold: bool) -> list[tuple[Step, Tape]]:
-    """A traced facing's calls are the same on the fold; a strip's are halved there."""
-    if part.half:
-        return [(step, Tape(step.start, step.end, step.length)) for step in part.panel.steps]
-    return part.tapes(on_fold)
-
-
 def draft_top(name: str, method: str, body: Body, ask: TopAsk) -> Top:
     """Draft a top. Raises CuttingError with the measure that cannot be served."""
     drawn = draw_top(body, ask)
@@ -97,8 +92,13 @@ def draft_top(name: str, method: str, body: Body, ask: TopAsk) -> Top:
     panels = _notched(panels, drawn, ask)
     if drawn.sums.opening is not None:
         panels["front"] = opened(panels["front"], drawn.sums.opening)
+    if drawn.sleeve is not None and drawn.sleeve.cuff is not None:
+        panels["sleeve"] = slit(panels["sleeve"])
     parts = [_main(panels[key], ask) for key in panels] + facings(name, panels, ask)
     parts += opening_parts(name, ask, drawn.sums.opening)
+    if drawn.sleeve is not None:
+        parts += cuff_parts(name, ask, drawn.sleeve, panels["sleeve"])
+    parts += [*_shield(name, drawn, ask), *slit_facings(name, ask)]
     every = panels | {part.panel.name: part.panel for part in parts}
     broken = [
         Problem("outline.crossed", GARMENT, {"panel": key})
@@ -121,6 +121,18 @@ def _main(panel: Panel, ask: TopAsk) -> Part:
     if ask.closure == f"{panel.name}-zip":
         return Part(panel, 2, pair=True)
     return Part(panel, 1, fold=0.0, half=True)
+
+
+def _front_zip(drawn: DraftedTop) -> Length:
+    return drawn.sums.front_length - drawn.sums.front_neck
+
+
+def _shield(garment: str, drawn: DraftedTop, ask: TopAsk) -> list[Part]:
+    """A folded strip behind a zip in front, as long as the zip and 1/2 in more at each end."""
+    if ask.closure != "front-zip":
+        return []
+    shield = strip(garment, "zip-shield", _front_zip(drawn) + SEAM.now * 2, SHIELD.now, Allowed(SEAM.now, SEAM.now))
+    return [Part(shield, fold=middle_of(shield), seams=(sewn("shield", "zip-shield.waist", "front.centre"),))]
 
 
 def _said(drawn: DraftedTop) -> list[Finding]:
@@ -165,10 +177,13 @@ def _notched(panels: dict[str, Panel], drawn: DraftedTop, ask: TopAsk) -> dict[s
 
 def _notions(parts: list[Part], drawn: DraftedTop, ask: TopAsk) -> list[Notion]:
     bought: list[Notion] = []
+    if ask.finish == "bias":
+        behind = next(d for d in drawn.drafts if d.panel == "back").edges["neck"].path.length
+        bought.append(stay("neck-stay", found(2 * behind, "round_the_edge")))
     if ask.closure == "back-zip":
         long = drawn.sums.back_waist_level - drawn.sums.back_neck
         long = long + BACK_ZIP_OVER.now if ask.joined else long
         bought.append(Notion("zip-through" if ask.joined else "invisible-zip", 1, long))
     if ask.closure == "front-zip":
-        bought.append(Notion("open-zip", 1, drawn.sums.front_length - drawn.sums.front_neck))
+        bought.append(Notion("open-zip", 1, _front_zip(drawn)))
     return bought + [interfacing(part) for part in parts if part.interfacing]

@@ -4,6 +4,7 @@ from cutting.garments.number import Number, Numbers
 from cutting.garments.part import Part
 from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods.upper import DraftedTop, TopAsk
+from cutting.methods.upper.sleeve import CUFF_SEAM
 from cutting.pieces import Panel, read_tape
 
 BOTH = ("front", "back")
@@ -55,6 +56,7 @@ def top_numbers(panels: dict[str, Panel], parts: list[Part], drawn: DraftedTop, 
         same("back.zip_edge_waist", ask.zip_edge - lean if lean.mm else ask.zip_edge)
     if drawn.sleeve is not None:
         numbers |= _sleeve(panels["sleeve"], drawn, ask)
+        numbers |= {key: number for part in parts if part.panel.name == "cuff" for key, number in _cuff(part, ask)}
     pieces = {part.panel.name: part.piece(on_fold=True).width for part in parts}
     widest = max(pieces, key=lambda name: pieces[name])
     label = f"widest_{widest}" if widest in (*BOTH, "sleeve") else "widest_part"
@@ -63,12 +65,20 @@ def top_numbers(panels: dict[str, Panel], parts: list[Part], drawn: DraftedTop, 
     return numbers
 
 
+def _cuff(part: Part, ask: TopAsk) -> list[tuple[str, Number]]:
+    lengths, folded = part.panel.lengths, named(ask.cuff_depth, "cuff") * 2
+    return [
+        ("cuff.cut_length", Number(lengths["round"] + lengths["overlap"], lengths["cut_length"])),
+        ("cuff.cut_depth", Number(folded, lengths["cut_depth"])),
+    ]
+
+
 def _sleeve(panel: Panel, drawn: DraftedTop, ask: TopAsk) -> Numbers:
     made = drawn.sleeve
     if made is None:
         return {}
     seams = named(ask.allowances.side, "allowance.side") * 2
-    hem = named(ask.hem, "hem")
+    hem = named(ask.hem, "hem") if made.cuff is None else named(CUFF_SEAM.now, "allowance.hem")
     cap = found(made.cap, "cap_length")
     return {
         "sleeve.width": Number(made.width, made.width + seams),

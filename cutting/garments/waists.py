@@ -1,17 +1,22 @@
 """What finishes the waist: bands, elastic, the channel and tie of a paper-bag waist."""
 
+from collections.abc import Collection
+from dataclasses import replace
+
+from cutting.errors import refuse
 from cutting.garments.part import Allowed, Part, middle_of, strip
 from cutting.garments.seams import sewn
+from cutting.geometry import Line, Path, offset_polyline
 from cutting.lengths import Fixed, Length, Rule, cm, inch, mm, named
 from cutting.methods import Ask
 from cutting.methods.sums import Sums
 from cutting.pieces import Panel
 from cutting.pieces.panel import with_notches
+from cutting.where import choice
 
 SEAM = Rule(0.5, "band_seam")
 CHANNEL, CHANNEL_SEAM = cm(6, "channel"), cm(1)
 TIE = cm(20, "tie")
-LEGS = ("front.waist", "back.waist")
 
 
 def band_depth(ask: Ask) -> Length:
@@ -19,17 +24,17 @@ def band_depth(ask: Ask) -> Length:
     return named(ask.band_depth, "band_finished") * 2 + SEAM.now * 2
 
 
-def waist_parts(garment: str, ask: Ask, sums: Sums) -> list[Part]:
-    """The parts sewn on at the waist, bands first."""
-    deep = band_depth(ask)
-
+def waist_parts(garment: str, ask: Ask, sums: Sums, legs: Collection[str]) -> list[Part]:
+    """The parts sewn on at the waist of these legs, bands first. Raises CuttingError where a leg has no sides."""
+    deep, seam = band_depth(ask), tuple(f"{leg}.waist" for leg in legs)
     both = Allowed(SEAM.now, SEAM.now)
 
     def band(name: str, around: Length, overlap: Length, stiff: bool, *to: str) -> Part:
         length = around + overlap + SEAM.now * 2
         panel = strip(garment, name, length, deep, both, overlap=overlap, round=around)
         panel = with_notches(panel, *(panel.notch("waist", code, at) for code, at in _marks(name, ask, sums, panel)))
-        ring = () if overlap.mm else (sewn("ring", f"{name}.end", f"{name}.other_end"),)
+        other = {"front-band": "back-band.end", "back-band": ""}.get(name, f"{name}.other_end")
+        ring = () if overlap.mm or not other else (sewn("ring", f"{name}.end", other, count=1 + (name != "band")),)
         return Part(panel, fold=middle_of(panel), interfacing=stiff, seams=(sewn("waist", f"{name}.waist", *to), *ring))
 
     finish = ask.waist_finish
@@ -38,15 +43,19 @@ def waist_parts(garment: str, ask: Ask, sums: Sums) -> list[Part]:
         if ask.band_join == "sides":
             return _joined_at_the_sides(garment, ask, sums, deep)
         if ask.band_join == "centre-back":
-            half = strip(
-                garment, "band", (sums.waist + overlap) / 2 + SEAM.now * 2, deep, both,
-                overlap=overlap / 2, round=sums.waist / 2,
-            )  # fmt: skip
-            joined = (sewn("waist", "band.waist", *LEGS), sewn("ring", "band.end", "band.end"))
-            return [Part(half, 2, fold=middle_of(half), interfacing=True, seams=joined)]
-        return [band("band", sums.waist, overlap, True, *LEGS)]
+            return [_of_two_halves(garment, sums.waist, overlap, deep, True, *seam)]
+        return [band("band", sums.waist, overlap, True, *seam)]
     if finish == "elastic-band":
-        return [band("band", sums.opening, mm(0), False, *LEGS)]
+        if ask.band_join == "sides":
+            if "front" not in legs:
+                raise refuse("band.sides", choice("band_join"))
+            return [
+                band("front-band", sums.front_waist * 2, mm(0), False, "front.waist"),
+                band("back-band", sums.back_waist * 2, mm(0), False, "back.waist"),
+            ]
+        if ask.band_join == "centre-back":
+            return [_of_two_halves(garment, sums.opening, mm(0), deep, False, *seam)]
+        return [band("band", sums.opening, mm(0), False, *seam)]
     if finish == "half-elastic":
         front, back = sums.front_waist - sums.front_darts.all, sums.back_waist
         return [
@@ -63,11 +72,37 @@ def waist_parts(garment: str, ask: Ask, sums: Sums) -> list[Part]:
             Part(
                 channel,
                 fold=middle_of(channel),
-                seams=(sewn("channel", "channel.waist", "front.heading", "back.heading"),),
+                seams=(sewn("channel", "channel.waist", *(f"{leg}.channel" for leg in legs)),),
             ),
             Part(tie, count=2, seams=(sewn("tie", "tie.end", "tie.end"),)),
         ]
     return []
+
+
+def _of_two_halves(garment: str, around: Length, overlap: Length, deep: Length, stiff: bool, *to: str) -> Part:
+    """A band cut in two equal strips and joined."""
+    long = (around + overlap) / 2 + SEAM.now * 2
+    half = strip(
+        garment, "band", long, deep, Allowed(SEAM.now, SEAM.now), overlap=overlap / 2, round=around / 2
+    )  # fmt: skip
+    joined = (sewn("waist", "band.waist", *to), sewn("ring", "band.end", "band.end"))
+    return Part(half, 2, fold=middle_of(half), interfacing=stiff, seams=joined)
+
+
+def with_channel(legs: dict[str, Panel], ask: Ask) -> dict[str, Panel]:
+    """The legs with the line of the channel's lower edge, and a notch where it meets sides and centres."""
+    if ask.waist_finish != "paper-bag":
+        return legs
+    deep = (CHANNEL - CHANNEL_SEAM * 2).mm
+    done = {}
+    for name, panel in legs.items():
+        lower = offset_polyline(panel.edges["waist"].path.flat(), -deep)
+        line = Path(tuple(Line(a, b) for a, b in zip(lower, lower[1:], strict=False)))
+        before = "side" if "side" in panel.edges else "back_crotch"
+        ends = (before, panel.edges[before].path.length - deep), ("crotch", deep)
+        marked = replace(panel, lines=panel.lines | {"channel": line})
+        done[name] = with_notches(marked, *(panel.notch(edge, "channel", at) for edge, at in ends))
+    return done
 
 
 def elastic_length(ask: Ask, sums: Sums) -> Length | None:

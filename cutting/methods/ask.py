@@ -49,6 +49,7 @@ class Ask:
     front_waist: str = "waist"
     casing: Fixed = field(default_factory=lambda: inch(3))
     heading: Fixed = field(default_factory=lambda: inch(2))
+    heading_place: str = "above"
     elastic: str | Fixed = "waist-4"
     crotch_depth: str | Fixed = "hip/4"
     depth_else: str | Fixed = "hip/4"
@@ -97,7 +98,7 @@ class Ask:
     side_in_knee: Fixed | None = None
     side_in_hem: Fixed | None = None
     inner_in_hem: Fixed | None = None
-    length: Fixed | None = None
+    length: str | Fixed = "by-style"
     hem: Fixed = field(default_factory=lambda: inch(2))
     closure: str = "side-zip"
     zip_edge: Fixed = field(default_factory=lambda: inch(1))
@@ -108,8 +109,9 @@ class Ask:
     pocket_opening: Fixed = field(default_factory=lambda: inch(6.5))
     pocket_wide: Fixed = field(default_factory=lambda: inch(3))
     pocket_deep: Fixed = field(default_factory=lambda: inch(5))
-    bag_deep: Fixed | None = None
-    bag_wide: Fixed | None = None
+    bag_deep: str | Fixed = "usual"
+    bag_wide: str | Fixed = "usual"
+    bag_cut: str = "halves"
     patch: Fixed = field(default_factory=lambda: inch(5))
     patch_wide: Fixed | None = None
     patch_deep: Fixed | None = None
@@ -163,6 +165,22 @@ class Ask:
     def has_band(self) -> bool:
         """A band of its own is sewn on."""
         return self.waist_finish in ("straight-band", "shaped-band", "half-elastic", "elastic-band")
+
+    @property
+    def inside(self) -> Fixed:
+        """How far under the figure's top the waist's seam is drawn: under a band or a heading that is inside it."""
+        if self.band == "inside":
+            return Fixed(self.band_depth.size, "band")
+        if self.waist_finish == "paper-bag" and self.heading_place == "inside":
+            return Fixed(self.heading.size, "heading_inside")
+        return inch(0)
+
+    @property
+    def finished_above(self) -> Fixed | None:
+        """What is finished above the waist's seam up to where the figure was taken: a band, a heading inside it."""
+        if self.band in ("below", "inside", "on-top"):
+            return Fixed(self.band_depth.size, "band_finished")
+        return self.inside if self.inside.size else None
 
     @property
     def waist_folds(self) -> int:

@@ -85,7 +85,6 @@ def grouped(groups: Mapping[str, Mapping[str, Choice]]) -> dict[str, Choice]:
 
 
 BANDED = need("waist_finish", "straight-band", "half-elastic", "elastic-band")
-STRAIGHT_BAND = need("waist_finish", "straight-band")
 KNEED = need("leg", "straight", "close", "boot-cut", "tapered")
 
 OF_BOTH = ("darts", "dart_place", "dart_intake", "dart_length")
@@ -97,6 +96,8 @@ GATHERED = need("waist_is", "gathered")
 OPEN_LEG = need("leg", "short", "fall", "wide")
 HEM_BY_RULE = need("hem_width", "")
 DART_PLACES = "half-panel from-centre crease bust-span"
+
+BAGGED = need("pockets", "in-seam", "front-curved")
 
 LOWER_EDGES = {
     "side": (need("panels", "two"),),
@@ -116,16 +117,20 @@ LOWER: dict[str, Choice] = grouped({
         "band_depth": length(
             0.5, 4, need("waist_finish", "straight-band", "shaped-band", "half-elastic", "elastic-band")
         ),
-        "band_overlap": length(0, 6, STRAIGHT_BAND),
-        "band_join": rule("none sides centre-back", STRAIGHT_BAND),
+        "band_overlap": length(0, 6, need("waist_finish", "straight-band", "shaped-band")),
+        "band_join": rule(
+            "none sides centre-back", need("waist_finish", "straight-band", "elastic-band"),
+            rule_needs={"sides": (need("panels", "two"),)},
+        ),
         "casing": length(1, 5, need("waist_finish", "casing")),
         "heading": length(0.5, 4, need("waist_finish", "paper-bag")),
+        "heading_place": rule("above inside", need("waist_finish", "paper-bag")),
         "elastic": either(
             "waist-4 nine-tenths", 12, 70, need("waist_finish", "half-elastic", "elastic-band", "casing", "paper-bag")
         ),
         "front_waist": rule("waist hip", need("waist_finish", "half-elastic")),
         "waist_position": rule("worn natural high low"),
-        "belt_loops": rule("none four", ALONE),
+        "belt_loops": rule("none four by-waist", ALONE),
     },
     "fit": {
         "seat": rule("flat usual full", need("by_seat", "yes")),
@@ -157,7 +162,7 @@ LOWER: dict[str, Choice] = grouped({
         "curve_outside": length(0, 1),
     },
     "leg": {
-        "length": length(8, 60),
+        "length": either("by-style floor", 8, 60),
         "knee_ease": length(0, 16, KNEED, need("knee_width", "")),
         "knee_width": length(8, 60, KNEED),
         "thigh_line": length(0.5, 8, need("leg", "fall")),
@@ -192,8 +197,9 @@ LOWER: dict[str, Choice] = grouped({
         "pocket_opening": length(4, 8, need("pockets", "in-seam")),
         "pocket_wide": length(1.5, 4.5, need("pockets", "front-curved", "mock")),
         "pocket_deep": length(2, 8, need("pockets", "front-curved", "mock")),
-        "bag_deep": length(5, 16, need("pockets", "in-seam", "front-curved")),
-        "bag_wide": length(3, 10, need("pockets", "in-seam", "front-curved")),
+        "bag_deep": either("usual hip-line", 5, 16, BAGGED),
+        "bag_wide": either("usual dart", 3, 10, BAGGED),
+        "bag_cut": rule("halves fold", BAGGED),
         "patch": length(3, 8, need("pockets", "back-patch")),
         "patch_wide": length(3, 12, need("pockets", "back-patch", "patch-curved")),
         "patch_deep": length(3, 16, need("pockets", "back-patch", "patch-curved")),

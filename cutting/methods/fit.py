@@ -24,10 +24,43 @@ LEAST_TIP, MOST_TIP = 0.5, 5.0
 Drawn = tuple[Sums, list[Draft]]
 
 
+FRONT_SHARE = (0.44, 0.47)
+"""How much of the crotch seam is the front's."""
+MOST_RAISE = 4.0
+"""How far up the centre back may go for that, in inches."""
+TRIES = 4
+
+
 def fitted(body: Body, ask: Ask, draw: Callable[[Ask], Drawn]) -> Ask:
-    """The same with the depth, and the tip, that give the measured crotch length. Raises CuttingError as `draw`."""
+    """The same with the depth, and the tip, that give the measured crotch length, and with the centre back so high that
+    the front has its share of it, where no height was chosen. Raises CuttingError as `draw`.
+    """
     if ask.crotch_fit != "measured" or not body.has("crotch_length"):
         return ask
+    made = _long_enough(body, ask, draw)
+    if "seat_raise" in ask.chosen:
+        return made
+    least, most = FRONT_SHARE
+    for _ in range(TRIES):
+        drawn = draw(made)
+        front, whole = _front_seam(made, drawn), crotch_seam(made, drawn)
+        off = front - min(max(front, (least + NARROWER) * whole), (most - NARROWER) * whole)
+        now = drawn[0].lift.mm
+        # What the back is higher by is taken off the depth: half of it off each.
+        lift = min(max(now + 2 * off, 0.0), inch(MOST_RAISE).mm)
+        if abs(lift - now) < CLOSE or least * whole <= front <= most * whole:
+            break
+        ask = replace(ask, seat_raise=Fixed(Fraction(lift), "by_crotch_share"))
+        made = _long_enough(body, ask, draw)
+    return made
+
+
+NARROWER = 0.002
+"""The share is aimed so far within its limits."""
+
+
+def _long_enough(body: Body, ask: Ask, draw: Callable[[Ask], Drawn]) -> Ask:
+    """The same with the depth, and the tip, that give the measured crotch length."""
     wanted = body.crotch_length.mm + inch(0.5).mm + ask.crotch_ease.mm
     rise = measured_rise(body)
     middle = rise.mm if rise is not None else body.hip.mm / 4
@@ -67,8 +100,14 @@ def _found(
     return size, left
 
 
+def _front_seam(ask: Ask, drawn: Drawn) -> float:
+    """The front's part of it, in mm."""
+    front = next(d for d in drawn[1] if d.panel == "front")
+    return front.edges["crotch"].path.length + (ask.finished_above.mm if ask.finished_above else 0.0)
+
+
 def crotch_seam(ask: Ask, drawn: Drawn) -> float:
     """Round the crotch from waist to waist as it is drafted, the finished band counted, in mm."""
     _, drafts = drawn
     edges = [edge.path.length for d in drafts for name, edge in d.edges.items() if name.endswith("crotch")]
-    return sum(edges) + 2 * (ask.band_depth.mm if ask.band in ("below", "inside", "on-top") else 0.0)
+    return sum(edges) + (2 * ask.finished_above.mm if ask.finished_above else 0.0)

@@ -54,7 +54,7 @@ def _end(ref: EdgeRef | None, panels: dict[str, Panel], panel: str, net: Point, 
         shift = (seam.mm - allowance.mm - net.down) * away.down
         terms: tuple[Length, ...] = (allowance if away.down < 0 else -allowance,)
         if abs(seam.mm - net.down) > 0.05:
-            terms += (-named(seam, "band") if away.down < 0 else named(seam, "band"),)
+            terms += (-seam if away.down < 0 else seam,)
         return _End(shift, terms)
     if name == "guide":
         shift = (-allowance.mm - net.across) * away.across

@@ -8,7 +8,7 @@ from pydantic import BaseModel
 
 from cutting.body import with_sample
 from cutting.choosing import Row, asked
-from cutting.effects import Effect, effects
+from cutting.effects import LEFT_OUT, Effect, effects
 from cutting.errors import CuttingError
 from cutting.formats import keep, read_job
 from cutting.formats.choices_v1 import read_choices
@@ -38,7 +38,8 @@ class OptionOut(BaseModel):
 class RowOut(BaseModel):
     """A choice that is asked. `of` is the set it is one of (allowances), empty for one by itself.
 
-    `typed` where a length may be given instead of one of the rules. `usual` is what is taken where nothing is chosen:
+    `typed` where a length may be given instead of one of the rules; `typed_says` what the length that was given changes
+    against the usual. `usual` is what is taken where nothing is chosen:
     its value, and as one says it with where it comes from.
     """
 
@@ -53,6 +54,7 @@ class RowOut(BaseModel):
     usually: str
     least_mm: float
     most_mm: float
+    typed_says: str = ""
 
 
 class ChoiceGroupOut(BaseModel):
@@ -124,8 +126,16 @@ def _row(row: Row, kind: GarmentKind, joined: bool, unit: Unit, found: dict[tupl
         typed=by_rule and row.choice.kind == "rule-or-length", legend=named.legend,
         hint=named.hint, options=options, usual="" if row.usual is None or several else _plain(row.usual, unit),
         usually=", ".join(part for part in (shown or of_rule or named.unset, say.source_name(row.source)) if part),
-        least_mm=row.choice.least, most_mm=row.choice.most,
+        least_mm=row.choice.least, most_mm=row.choice.most, typed_says=_typed_says(found, row, unit),
     )  # fmt: skip
+
+
+def _typed_says(found: dict[tuple[str, str], Effect], row: Row, unit: Unit) -> str:
+    """What a typed length changes: the other way round what leaving it out would change."""
+    effect = found.get((row.key, LEFT_OUT))
+    if row.of or effect is None or effect.refused:
+        return ""
+    return words().say_effect({key: -by for key, by in effect.by.items()}, unit)
 
 
 def _typed(row: Row) -> RowKind:
@@ -177,16 +187,22 @@ def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
 
 
 def draft_alone(unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any]) -> PlanOut:
-    """The plan of one garment by one method, on cloth wide enough for anything. Raises CoreRefusal.
+    """The plan of one garment by one method, on cloth wide enough for anything, in words. Raises CoreRefusal.
 
     Where a point that drafting needs is missing, an invented body's is taken.
     """
+    return said_plan(kept_alone(unit, measurements, style, method, choices), unit)
+
+
+def kept_alone(
+    unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any]
+) -> dict[str, Any]:
+    """The same as it would be stored."""
     measurements = with_sample(measurements)
     try:
-        made = plan(read_job(_one(unit, measurements, style, method, choices)), by_width=False)
+        return keep(plan(read_job(_one(unit, measurements, style, method, choices)), by_width=False))
     except CuttingError as error:
         raise CoreRefusal(error, as_unit(unit)) from None
-    return said_plan(keep(made), unit)
 
 
 def _one(unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any]) -> dict[str, Any]:

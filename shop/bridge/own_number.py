@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from pydantic import BaseModel
+from pydantic import BaseModel, Field
 
 from cutting.errors import CuttingError, refuse
 from cutting.formats.stored import is_words
@@ -12,6 +12,13 @@ from cutting.slips import compared
 from cutting.where import JOB
 from shop.bridge.problems import CoreRefusal
 from shop.bridge.words import as_unit, words
+
+
+class OwnNumberIn(BaseModel):
+    """A number worked out by hand, for the number of the plan with that key."""
+
+    key: str = Field(max_length=80)
+    typed: str = Field(max_length=40)
 
 
 class OwnNumberOut(BaseModel):

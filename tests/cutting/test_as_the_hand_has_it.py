@@ -290,3 +290,35 @@ def test_a_short_leg_does_not_run_in_from_its_back_crotch_point(method):
     _, wire = made(method, "shorts")
     points = panel(wire, "back")["points"]
     assert points["X"][0] - max(point[0] for point in edge(wire, "back", "hem")) < 1.5 * INCH
+
+
+@pytest.mark.parametrize("method", ["quarter-hip", "multiplied-quarter", "one-piece-leg"])
+def test_a_leg_to_the_floor_clears_it_by_half_an_inch_and_needs_no_outseam(method):
+    """Waist to floor 43: the hem is 42 1/2 down; without the measure it is asked for by name."""
+    style = "loose-trousers" if method == "one-piece-leg" else "palazzo"
+    _, wire = made(method, style, {"waist_to_floor": 43, "outseam": None}, length="floor", hem=0)
+    assert inches(wire, "length") == pytest.approx(42.5)
+    main = "leg" if method == "one-piece-leg" else "front"
+    seam = panel(wire, main)["points"]["L"][1] - panel(wire, main)["points"]["O"][1]
+    band = 1.5 * INCH if wire["numbers"].get("trousers.band.finished_depth") else 0
+    assert seam + band == pytest.approx(42.5 * INCH, abs=0.1) or method == "one-piece-leg"
+    with pytest.raises(CuttingError, match=r"waist_to_floor"):
+        made(method, style, length="floor")
+
+
+def test_what_finds_no_room_along_a_fold_across_the_cloth_is_said_with_both_lengths():
+    """Front, back, their neck facings and the band are cut on the fold: longer together than cloth of 60 is wide."""
+    raw = job(
+        PLAIN | {"bust": 36, "shoulder": 15, "nape_to_waist": 16, "upper_arm": 11}, {"fold": "crosswise", "width": 60}
+    )
+    raw["garments"].append({"id": "top", "style": "straight-top", "choices": {}})
+    whole = plan(read_job(raw), by_width=False)
+    along = sum(
+        piece.count * (max(p.down for p in piece.cut) - min(p.down for p in piece.cut))
+        for garment in whole.garments for piece in garment.pieces(on_fold=True) if piece.folds is not None
+    )  # fmt: skip
+    said = next(one for one in plan_to_wire(whole)["findings"] if one["code"] == "lay.fold_full")
+    assert (said["params"]["needed"], said["params"]["room"]) == pytest.approx((along, 60 * INCH), abs=0.5)
+    assert along > 60 * INCH
+    raw["cloth"]["fold"] = "sections"
+    assert "lay.fold_full" not in codes(plan_to_wire(plan(read_job(raw), by_width=False)))

@@ -17,7 +17,7 @@ from tests.jobs import MARIT, job
 
 WHOLE = {
     "waist": 29, "hip": 41, "thigh": 24.5, "knee": 16, "waist_to_knee": 23, "outseam": 41, "inseam": 30.5, "body_rise": 10.5,
-    "waist_to_hip": 8, "bust_span": 7.5, "crotch_length": 26,
+    "waist_to_hip": 8, "bust_span": 7.5, "crotch_length": 26, "waist_to_floor": 42,
 }  # fmt: skip
 RULES = [
     (style, key, word)

@@ -17,7 +17,7 @@ BODY = {
     "waist": 30, "hip": 41, "thigh": 24.5, "knee": 16, "waist_to_knee": 23, "outseam": 41, "inseam": 30.5,
     "body_rise": 10.5, "waist_to_hip": 8, "bust_span": 7.5, "ankle": 9.5, "low_waist": 34, "bust": 38, "shoulder": 15.5,
     "nape_to_waist": 16, "neck_to_waist": 18.5, "upper_arm": 12, "sleeve_length": 23, "wrist": 6.5, "neck": 14,
-    "head": 22, "shoulder_to_bust_point": 10.5, "crotch_length": 26,
+    "head": 22, "shoulder_to_bust_point": 10.5, "crotch_length": 26, "waist_to_floor": 42,
 }  # fmt: skip
 FIRST = {pair[1]: pair for pair in reversed(STYLES_BY_METHOD)}
 PAIRS = STYLES_BY_METHOD if os.environ.get("PLAVET_DEEP") else [*FIRST.values(), ("palazzo", "quarter-hip")]

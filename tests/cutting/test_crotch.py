@@ -17,7 +17,7 @@ from cutting.lengths import inch
 from cutting.methods import METHODS, resolve
 from cutting.plan import plan
 from tests.conftest import many
-from tests.jobs import FIVE, job
+from tests.jobs import FIVE, job, of_body
 from tests.strategies import MADE, bodies
 
 INCH = 25.4
@@ -51,6 +51,9 @@ def test_the_seam_is_brought_to_the_measured_crotch_in_every_method(style, metho
         return
     assert sewn(garment) == pytest.approx(round(around) + INCH / 2, abs=10)
     assert sewn(garment) == pytest.approx(garment.numbers["crotch_seam"].net.mm, abs=0.1)
+    front = garment.numbers["front.crotch_seam"].net.mm / garment.numbers["crotch_seam"].net.mm
+    at_an_end = not 1 < garment.numbers["back.seat_raise"].net.mm < 4 * INCH - 1
+    assert 0.439 <= front <= 0.471 or at_an_end
     failed = {check.code for check in check_garment(garment) if not check.ok}
     assert not failed & {"crotch.length", "seam.side", "seam.inner_leg", "girth.hip"}
 
@@ -98,3 +101,25 @@ def test_a_fit_to_the_crotch_asks_for_it_and_leaves_the_girths(name):
     ask = kind.resolve("quarter-hip", "straight-trousers", {"crotch_fit": "measured"}, None, False)
     assert "crotch_length" in kind.needs("quarter-hip", ask, FIVE[name])
     assert "crotch_length" not in kind.needs("quarter-hip", resolve("quarter-hip", "straight-trousers", {}), FIVE[name])
+
+
+@pytest.mark.parametrize(("name", "left_out", "longer", "either_way"), [
+    ("middle", (), 25, 42), ("tall", (), 25, 42), ("middle", ("body_rise", "inseam"), 14, 136),
+])  # fmt: skip
+def test_the_usual_crotch_is_shown_where_none_was_measured(name, left_out, longer, either_way):
+    """BODIES: by the rise a quarter-hip draft is 2.5 cm longer than 93 bodies there, sd 2.1; by the hip 1.4, sd 6.8."""
+    by = "hip/4" if left_out else "seated"
+    drafted_for_it = of_body(name, "quarter-hip", "straight-trousers", crotch_depth=by)
+    middle = sewn(drafted_for_it.garments[0]) - longer
+    sizes = {key: size for key, size in FIVE[name].items() if key not in left_out}
+    raw = job(style="palazzo", hip_ease=1) | {"unit": "cm", "measurements": sizes}
+    raw["garments"][0]["method"] = "third-hip"
+    wire = plan_to_wire(plan(read_job(raw), by_width=False))
+    said = next(one for one in wire["findings"] if one["code"] == "crotch.usual")
+    assert (said["params"]["low"], said["params"]["high"]) == pytest.approx(
+        (middle - either_way, middle + either_way), abs=1
+    )
+    assert said["params"]["sewn"] == pytest.approx(wire["numbers"]["trousers.crotch_seam"]["net_mm"], abs=0.1)
+    raw["measurements"]["crotch_length"] = 70
+    wire = plan_to_wire(plan(read_job(raw), by_width=False))
+    assert "crotch.usual" not in codes(wire)

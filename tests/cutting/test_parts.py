@@ -41,11 +41,18 @@ def parts_of(**choices):
         ({"waist_finish": "shaped-band"}, {"front-band": 4, "back-band": 4}),
         ({"waist_finish": "half-elastic"}, {"front-band": 1, "back-band": 1}),
         ({"waist_finish": "elastic-band"}, {"band": 1}),
+        ({"waist_finish": "elastic-band", "band_join": "sides"}, {"front-band": 1, "back-band": 1}),
+        ({"waist_finish": "elastic-band", "band_join": "centre-back"}, {"band": 2}),
         ({"waist_finish": "casing"}, {}),
         ({"waist_finish": "paper-bag"}, {"channel": 1, "tie": 2}),
         ({"yoke": 2}, {"band": 1, "yoke": 2}),
         ({"pockets": ["in-seam"], "closure": "back-zip"}, {"band": 1, "pocket-bag": 4}),
         ({"pockets": ["in-seam"]}, {"band": 1, "pocket-bag": 2}),
+        ({"pockets": ["in-seam"], "bag_cut": "fold"}, {"band": 1, "pocket-bag": 1}),
+        (
+            {"pockets": ["front-curved"], "bag_cut": "fold"},
+            {"band": 1, "pocket-facing": 2, "pocket-backing": 2, "front-pocket-bag": 2},
+        ),
         ({"pockets": ["front-curved"]}, {"band": 1, "pocket-facing": 2, "pocket-backing": 2, "front-pocket-bag": 4}),
         ({"pockets": ["mock"]}, {"band": 1, "pocket-facing": 2, "pocket-backing": 2}),
         ({"pockets": ["patch-curved"]}, {"band": 1, "curved-patch": 2, "mouth-piping": 2}),
@@ -88,6 +95,106 @@ def test_strips_are_as_large_as_practice_has_them():
     ring = LineString(piping.exterior.coords[:2])
     (ax, ay), (bx, by) = ring.coords
     assert abs(ax - bx) == pytest.approx(abs(ay - by)), "cut at half a right angle to the grain"
+
+
+LAPS = {
+    "fly": ("front-band", "centre"),
+    "side-zip": ("back-band", "side"),
+    "back-zip": ("back-band", "centre"),
+}
+
+
+@pytest.mark.parametrize("closure", LAPS)
+def test_a_shaped_band_goes_under_itself_where_it_closes_and_meets_the_darts_below(closure):
+    """An overlap of 2 and the seam (1/2 at the centre, 1 at the side and on a zip) at one end; a notch for each dart that goes on."""
+    made, parts = parts_of(waist_finish="shaped-band", closure=closure, band_overlap=2)
+    for name in ("front-band", "back-band"):
+        edges, leg = parts[name].panel.edges, made.garments[0].panels[name.removesuffix("-band")]
+        zip_edge = (name, closure) == ("back-band", "back-zip")
+        for edge, seam in (("centre", 1 if zip_edge else 0.5), ("side", 1)):
+            lap = 2 if (name, edge) == LAPS[closure] else 0
+            assert edges[edge].allowance.mm / INCH == pytest.approx(seam + lap)
+        up = [LineString(edges["lower"].path.flat()).project(ShapelyPoint(n.net)) for n in parts[name].panel.notches
+              if (n.edge, n.code) == ("lower", "dart")]  # fmt: skip
+        assert len(up) == len(leg.darts) == 1
+        along = LineString(leg.edges["waist"].path.back.flat())
+        down = [along.project(ShapelyPoint(n.net)) for n in leg.notches if n.code == "dart"]
+        assert min(down) == pytest.approx(up[0], abs=0.05)  # from the centre to the dart
+    lap = next(one for one in plan_to_wire(made)["findings"] if one["code"] == "band.lap")
+    assert "2 in" in lap["words"]
+
+
+def test_a_fly_is_faced_along_its_own_curve_and_interfaced():
+    """As long as the zip's 7 and half a seam at the waist; 2 wide and the centre's seam."""
+    made, parts = parts_of(closure="fly")
+    facing, front = parts["fly-facing"], made.garments[0].panels["front"]
+    assert facing.interfacing
+    centre = LineString(facing.panel.edges["centre"].path.flat())
+    assert centre.length / INCH == pytest.approx(7, abs=0.01)
+    assert LineString(front.edges["crotch"].path.flat()).buffer(0.05).contains(centre)
+    assert facing.panel.edges["waist"].path.length / INCH == pytest.approx(2, abs=0.01)
+    assert Polygon(front.net).buffer(0.1).contains(Polygon(facing.panel.net))
+
+
+@pytest.mark.parametrize(("waist", "loops"), [(26, 5), (36, 6), (48, 8)])
+def test_belt_loops_go_by_the_waist(waist, loops):
+    """One to each 6 in, five at least; each of them 7.5 cm of a strip 5 cm wide."""
+    made = planned({"waist": waist, "hip": 52}, style="straight-trousers", closure="fly", belt_loops="by-waist")
+    strip = next(part for part in made.garments[0].parts if part.panel.name == "belt-loops")
+    assert size(strip) == pytest.approx((5 / 2.54, loops * 7.5 / 2.54))
+    assert strip.seams[0].count == loops
+
+
+@pytest.mark.parametrize("pocket", ["in-seam", "front-curved"])
+def test_a_bag_ends_where_it_is_asked_to_and_on_the_fold_is_one_piece(pocket):
+    for cut in ("halves", "fold"):
+        choices = {
+            "pockets": [pocket],
+            "bag_cut": cut,
+            "bag_deep": "hip-line",
+            "bag_wide": "dart",
+            "hip_line": "two-above",
+        }
+        made, parts = parts_of(crotch_depth="hip/4+3", **choices)
+        front = made.garments[0].panels["front"]
+        bag = parts["pocket-bag" if pocket == "in-seam" else "front-pocket-bag"]
+        left, top, right, bottom = Polygon(bag.panel.net).bounds
+        waist = front.edges["waist"].path
+        to_dart = LineString(waist.flat()).project(ShapelyPoint(front.darts[0].far))
+        start = INCH if pocket == "in-seam" else 0
+        assert bottom - top == pytest.approx(front.points["H"].down - start, abs=1)
+        edges = bag.panel.edges
+        wide = LineString(edges["waist"].path.flat()).length if "waist" in edges else right - left
+        assert to_dart - 7 <= wide <= to_dart + 0.1
+        if cut == "fold":
+            piece, whole = bag.piece(on_fold=True), bag.piece(on_fold=False)
+            assert min(p.across for p in piece.cut) == pytest.approx(0, abs=1e-6)
+            assert Polygon(whole.cut).area == pytest.approx(2 * Polygon(piece.cut).area, rel=1e-6)
+
+
+def test_a_bag_of_another_cloth_has_a_facing_at_its_mouth_and_the_mouth_a_stay():
+    """Cut 2 1/2 wide, 1 longer than the opening at each end; the tape 1/2 wide and 1 longer than it."""
+    made, parts = parts_of(pockets=["in-seam"], closure="back-zip", other_cloth=["bags"])
+    assert parts["bag-facing"].count == 4
+    assert size(parts["bag-facing"]) == pytest.approx((2.5, 6.5 + 2))
+    tape = next(n for n in plan_to_wire(made)["notions"] if n["code"] == "pocket-stay")
+    assert (tape["count"], tape["length_mm"], tape["width_mm"]) == pytest.approx((2, 7.5 * INCH, 0.5 * INCH))
+
+
+def test_a_paper_bags_channel_is_marked_on_the_legs_and_its_heading_may_be_within_the_rise():
+    """4 cm of channel below the heading; within the rise everything is 2 in nearer to the top that is chalked."""
+    deep = {}
+    for place in ("above", "inside"):
+        made, _ = parts_of(waist_finish="paper-bag", heading_place=place)
+        wire = plan_to_wire(made)
+        for name in ("front", "back"):
+            panel = made.garments[0].panels[name]
+            waist, line = (LineString(path.flat()) for path in (panel.edges["waist"].path, panel.lines["channel"]))
+            assert waist.distance(line) == pytest.approx(40, abs=0.1)
+            assert sorted(n.edge for n in panel.notches if n.code == "channel") == ["crotch", "side"]
+        deep[place] = next(m["reads_mm"] for m in wire["marks"] if (m["panel"], m["code"]) == ("front", "crotch_line"))
+        assert wire["numbers"]["trousers.crotch_depth"]["net_mm"] == pytest.approx(41 / 4 * INCH)
+    assert deep["above"] - deep["inside"] == pytest.approx(2 * INCH)
 
 
 def test_what_is_bought_besides():

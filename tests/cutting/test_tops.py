@@ -435,3 +435,59 @@ def test_a_loose_top_from_the_tummy_s_level_needs_no_nape_to_waist():
     assert not [check for check in made.checks if not check.ok]
     with pytest.raises(CuttingError, match="nape_to_waist"):
         plan(read_job(top_job("middle", "bodice", sizes)), by_width=False)
+
+
+@pytest.mark.parametrize("sleeve", ["three-quarter", "long"])
+def test_a_sleeve_is_drawn_in_to_its_cuff(sleeve):
+    """Wrist 6 1/2 and 1 ease: cut with an overlap of 1 and two seams, 9 1/2; twice 2 deep and seams, 5.
+
+    The sleeve is 2 shorter and slit 3 up in the middle of its back half; the slit's binding is twice that and two seams.
+    """
+    whole, made = (
+        plan(read_job(top_job("middle", "straight-top", {"wrist": "6 1/2 in"}, unit="in", sleeve=sleeve, sleeve_finish=finish)), by_width=False)
+        for finish in ("hem", "cuff")
+    )  # fmt: skip
+    panel, parts = made.garments[0].panels["sleeve"], {part.panel.name: part for part in made.garments[0].parts}
+    hem = {
+        name: LineString(one.garments[0].panels["sleeve"].edges["hem"].path.flat())
+        for name, one in (("whole", whole), ("cut", made))
+    }
+    assert hem["whole"].centroid.y - hem["cut"].centroid.y == pytest.approx(2 * INCH)
+    assert hem["cut"].length == pytest.approx(hem["whole"].length)
+    left, top, right, bottom = Polygon(parts["cuff"].panel.cut).bounds
+    assert ((right - left) / INCH, (bottom - top) / INCH) == pytest.approx((5, 9.5))
+    assert (parts["cuff"].count, parts["cuff"].interfacing) == (2, True)
+    slit = LineString(panel.lines["sleeve-slit"].flat())
+    assert slit.length == pytest.approx(3 * INCH)
+    assert hem["cut"].distance(slit) < 0.01
+    assert slit.centroid.x == pytest.approx(-hem["cut"].length / 4)
+    left, top, right, bottom = Polygon(parts["slit-binding"].panel.cut).bounds
+    assert ((right - left) / INCH, (bottom - top) / INCH) == pytest.approx((1.25, 7))
+    said = {mark["name"] for mark in plan_to_wire(made)["marks"]}
+    assert {"Slit, across", "Slit, end", "Cuff, length"} <= said
+    assert all(check.ok for check in made.checks)
+
+
+def test_a_zip_in_front_has_a_shield_a_narrow_slit_facings_a_bound_neck_its_stay():
+    """A strip of 4 folded, as long as the zip and two seams; four strips 2 wide, 1 longer than a slit of 5."""
+    job = top_job("middle", "straight-top", unit="in", closure="front-zip", side_slit=5, finish="bias")
+    job["garments"][0]["choices"]["allowances"] = {"side": "1/2 in"}
+    made = plan(read_job(job), by_width=False)
+    front = made.garments[0].panels["front"]
+    parts = {part.panel.name: (part.count, *Polygon(part.panel.cut).bounds) for part in made.garments[0].parts}
+    count, left, top, right, bottom = parts["zip-shield"]
+    opening = LineString(front.edges["centre"].path.flat()).length
+    assert (count, right - left, bottom - top) == pytest.approx((1, 4 * INCH, opening + INCH))
+    count, left, top, right, bottom = parts["side-slit-facing"]
+    assert (count, right - left, bottom - top) == pytest.approx((4, 2 * INCH, 6 * INCH))
+    behind = LineString(made.garments[0].panels["back"].edges["neck"].path.flat(0.001)).length
+    tape = next(n for n in plan_to_wire(made)["notions"] if n["code"] == "neck-stay")
+    assert tape["length_mm"] == pytest.approx(2 * behind + INCH, abs=0.1)
+    job["garments"][0]["choices"]["allowances"] = {"side": "1 in"}
+    assert "side-slit-facing" not in {part.panel.name for part in plan(read_job(job), by_width=False).garments[0].parts}
+
+
+def test_a_shoulder_that_reaches_the_side_is_refused_though_the_back_is_narrow():
+    """A quarter of bust 98 and ease is 27: half a shoulder of 53 is 26 1/2, whatever is measured between the armholes."""
+    with pytest.raises(CuttingError, match=r"shoulder\.wide"):
+        plan(read_job(top_job("middle", "straight-top", {"shoulder": 53, "back_width": 38, "chest_width": 36})))

@@ -48,6 +48,17 @@ def test_what_a_choice_is_said_to_change_is_what_it_changes(owner, order, choice
     assert rest == 0 or "/" in said
 
 
+def test_a_typed_length_says_what_it_changes_against_the_usual(owner, order):
+    """A hip of 41: a quarter of it is 10 1/4, so that 11 is 3/4 deeper; the usual tip is 2, so that 3 1/2 is 1 1/2 more."""
+    path, body = garment_of(order)
+    body |= {"choices": body["choices"] | {"crotch_depth": "11", "back_tip": "3 1/2"}}
+    assert owner("PUT", path, body)[0] == 200
+    rows = {row["key"]: row for g in owner.get(f"/orders/{order['id']}/design")["groups"] for row in g["rows"]}
+    assert "crotch depth + 3/4 in" in rows["crotch_depth"]["typed_says"]
+    assert "back tip + 1 1/2 in" in rows["back_tip"]["typed_says"]
+    assert rows["knee_width" if "knee_width" in rows else "hem"]["typed_says"] == ""
+
+
 def test_a_choice_that_lacks_a_measure_says_which(owner, order):
     depths = rules(owner.get(f"/orders/{order['id']}/design"), "crotch_depth")
     assert "Rise, seated is missing" in depths["seated"]["dead"]
@@ -84,6 +95,19 @@ def test_a_method_on_a_body_of_another_workshop_is_not_found(stranger, owner, or
     assert stranger("GET", f"/drafts/quarter-hip?sheet={sheet}")[0] == 404
     mine = owner.get("/drafts/quarter-hip", style="palazzo", sheet=sheet)
     assert mine["numbers"]["trousers.front.hip_width"]["net_mm"] == pytest.approx(41 / 4 * 25.4)
+
+
+def test_a_number_of_ones_own_is_compared_with_a_method_on_a_clients_body(stranger, owner, order):
+    """A hip of 41 makes a quarter of 10 1/4; half of it was taken, 10 1/4 too much; nothing is kept."""
+    path = f"/drafts/quarter-hip/number?style=palazzo&sheet={order['sheet']['id']}"
+    hip = {"key": "trousers.front.hip_width", "typed": "20 1/2"}
+    status, answer = owner("POST", path, hip)
+    assert (status, answer["right"], answer["right_mm"]) == (200, False, pytest.approx(41 / 4 * 25.4))
+    assert "10 1/4" in answer["says"][0]
+    assert owner("POST", path, hip | {"typed": "10 1/4"})[1]["right"]
+    assert stranger("POST", path, hip)[0] == 404
+    assert owner("POST", path, hip | {"typed": "wide"})[0] == 422
+    assert owner("POST", path, hip | {"key": "trousers.front.tail"})[0] == 422
 
 
 def test_house_rules_are_kept_used_and_taken_off(owner, stranger, new_id):

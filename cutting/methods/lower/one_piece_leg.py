@@ -32,9 +32,9 @@ def draw(body: Body, ask: Ask, _: Seats) -> tuple[Sums, list[Draft]]:
     half = (body.hip / 2 + cm(10, "loose")) / 2
     widths = Widths(half, half, half, half, cm(5), cm(10))
     sums = leg_sums(body, ask, rise, length, widths)
-    leg, top = (length - rise).mm, sums.top
+    leg = (length - rise).mm
     d = Draft("leg")
-    d.lengths.update(seam_down=top if ask.band == "inside" else mm(0), hem_widened=mm(0), side_raise=mm(0))
+    d.lengths.update(seam_down=ask.inside, hem_widened=mm(0), side_raise=mm(0))
     seam = d.lengths["seam_down"].mm
 
     d.stage = "lines"

@@ -10,7 +10,15 @@ from cutting.methods.ask import Ask
 from cutting.methods.darts import Darts
 from cutting.methods.styles import STYLES
 from cutting.methods.sums import Sums
-from cutting.methods.two_panel.sums import check_hem, crotch_depth, of_depth, unmeasured, waist_girth
+from cutting.methods.two_panel.sums import (
+    check_hem,
+    chosen_length,
+    crotch_depth,
+    of_depth,
+    of_length,
+    unmeasured,
+    waist_girth,
+)
 from cutting.where import choice
 
 
@@ -33,17 +41,15 @@ def needs(ask: Ask, *also: str) -> tuple[str, ...]:
         keys.append("hip")
     if ask.waist_finish == "paper-bag":
         keys.append("waist")
-    if ask.length is None and STYLES[ask.style].length is None:
-        keys.append("outseam")
-    return tuple(dict.fromkeys(keys))
+    return tuple(dict.fromkeys([*keys, *of_length(ask)]))
 
 
 def depth_and_length(body: Body, ask: Ask) -> tuple[Length, Length]:
     """The crotch depth and the finished length. Raises CuttingError where the leg would be shorter than its hem."""
     depth = crotch_depth(body.hip if body.has("hip") else None, body, ask)
-    style = STYLES[ask.style]
-    if ask.length is not None:
-        length: Length = ask.length
+    style, own = STYLES[ask.style], chosen_length(body, ask)
+    if own is not None:
+        length: Length = own
     elif style.length is not None and style.length != "knee":
         length = depth + as_marked(style.length)
     else:
@@ -64,7 +70,7 @@ def leg_sums(body: Body, ask: Ask, depth: Length, length: Length, w: Widths, *fo
     hip_depth: Length = depth - inch(2)
     if body.has("waist_to_hip") and body.waist_to_hip.mm < depth.mm - 25.4:
         hip_depth = body.waist_to_hip
-    top: Length = named(ask.band_depth, "band") if ask.band in ("below", "inside") else nothing
+    top: Length = named(ask.band_depth, "band") if ask.band == "below" else ask.inside
     return Sums(
         hip=body.hip if body.has("hip") else None, front_hip=w.front_hip, back_hip=w.back_hip,
         waist_girth=girth, waist_round=waist_round,

@@ -5,7 +5,7 @@ from math import sqrt
 from cutting.body import Body
 from cutting.drafting import Draft, Place
 from cutting.geometry import Line, Path, Point, Segment, squared, unit
-from cutting.lengths import Length, found, inch, mm, named
+from cutting.lengths import Length, found, inch, named
 from cutting.methods.ask import Ask
 from cutting.methods.share import most
 from cutting.methods.styles import STYLES
@@ -33,7 +33,7 @@ STAGES = ("lines", "widths", "crotch", "waist", "darts", "side", "leg")
 
 def front(body: Body, ask: Ask, sums: Sums, d: Draft) -> None:
     """Draw the front. Lengths in mm, net; raises CuttingError where a sum cannot be laid out."""
-    d.lengths.update(seam_down=ask.band_depth if ask.band == "inside" else mm(0))
+    d.lengths.update(seam_down=ask.inside)
     o = d.start("O", Point(0, 0), "top")
     crotch_line, hip_line, knee_line, hem_line = lines_across(sums, ask, d, o)
 

@@ -11,7 +11,7 @@ from cutting.body import Body
 from cutting.codes import FindingCode
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
-from cutting.lengths import Fixed, Length, as_marked, cm, found, inch, mm, named
+from cutting.lengths import Fixed, Length, Rule, as_marked, cm, found, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.darts import Darts, back_darts, front_share
 from cutting.methods.share import least, most
@@ -24,6 +24,8 @@ Seats = Mapping[str, tuple[float, float, float]]
 SEATS: Seats = {"flat": (1.5, 1, 1.5), "usual": (2, 1.5, 2), "full": (3, 2, 2.5)}
 """By the seat: the back's tip, raise and slant in inches."""
 LOW_WAIST = cm(7, "low_waist")
+CLEAR = Rule(0.5, "off_the_floor")
+"""A hem that goes to the floor clears it by so much."""
 CLEANUPS: Mapping[str, FindingCode] = {
     "back-larger": "waist.back-larger", "redraw-centre": "waist.redraw-centre", "re-mark-side": "waist.re-mark-side",
 }  # fmt: skip
@@ -59,7 +61,7 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
         if abs(own.mm - depth.mm) > inch(0.25).mm:
             params = {"used": depth, "own": own}
             findings.append(Finding("depth.by_rise", "note", choice("crotch_depth"), params))
-    top: Length = named(ask.band_depth, "band") if ask.band in ("below", "inside") else mm(0)
+    top: Length = named(ask.band_depth, "band") if ask.band == "below" else ask.inside
     knee_depth = _knee_depth(body, ask, depth)
     length = _length(body, ask, depth, knee_depth)
     hip_depth = _hip_depth(body, ask, depth)
@@ -276,8 +278,7 @@ def needs(ask: Ask) -> tuple[str, ...]:
         keys.append("waist")
     if ask.crotch_extension in THIGH_RULES:
         keys.append("thigh")
-    if ask.length is None and style.length is None:
-        keys.append("outseam")
+    keys += of_length(ask)
     fitted = not ask.gathered and ask.fullness == 1
     for name, place in (("front", ask.front_dart_place), ("back", ask.back_dart_place)):
         half_elastic = ask.waist_finish == "half-elastic"
@@ -286,6 +287,20 @@ def needs(ask: Ask) -> tuple[str, ...]:
     if style.leg == "close" and ask.hem_width is None:
         keys.append("ankle")
     return tuple(dict.fromkeys(keys))
+
+
+def of_length(ask: Ask) -> tuple[str, ...]:
+    """What the garment's length is taken from, besides the depth."""
+    if ask.length == "floor":
+        return ("waist_to_floor",)
+    return ("outseam",) if ask.length == "by-style" and STYLES[ask.style].length is None else ()
+
+
+def chosen_length(body: Body, ask: Ask) -> Length | None:
+    """A length that was typed, or the one that clears the floor; None where the style says how long it is."""
+    if isinstance(ask.length, Fixed):
+        return ask.length
+    return body.waist_to_floor - CLEAR.now if ask.length == "floor" else None
 
 
 def of_depth(ask: Ask) -> tuple[str, ...]:
@@ -320,7 +335,7 @@ def _knee_depth(body: Body, ask: Ask, depth: Length) -> Length:
     """Measured, else half of crotch to ankle, raised 1 1/2; without an outseam 2 1/4 times the crotch depth."""
     if body.has("waist_to_knee"):
         return body.waist_to_knee
-    whole: Length | None = ask.length if STYLES[ask.style].leg != "short" else None
+    whole = chosen_length(body, ask) if STYLES[ask.style].leg != "short" else None
     if whole is None and body.has("outseam"):
         whole = body.outseam
     if whole is None:
@@ -330,9 +345,9 @@ def _knee_depth(body: Body, ask: Ask, depth: Length) -> Length:
 
 def _length(body: Body, ask: Ask, depth: Length, knee: Length) -> Length:
     """From where the figure was taken to the finished hem: chosen, else by the style."""
-    style = STYLES[ask.style]
-    if ask.length is not None:
-        return ask.length
+    style, own = STYLES[ask.style], chosen_length(body, ask)
+    if own is not None:
+        return own
     if style.length == "knee":
         return knee
     if style.length is not None:

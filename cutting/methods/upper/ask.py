@@ -42,6 +42,8 @@ class TopAsk:
     cap_ease: Fixed = field(default_factory=lambda: inch(0.5))
     sleeve_length: Fixed | None = None
     sleeve_round: Fixed | None = None
+    sleeve_finish: str = "hem"
+    cuff_depth: Fixed = field(default_factory=lambda: inch(2))
     closure: str = "none"
     zip_edge: Fixed = field(default_factory=lambda: inch(1.5))
     neck_opening: str = "none"

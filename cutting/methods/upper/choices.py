@@ -4,6 +4,7 @@ from cutting.methods.choices import ALONE, JOINED, Choice, allowances, grouped, 
 
 FITTED, NOT_FITTED = need("fitted", "yes"), need("fitted", "no")
 LONG = need("ends", "hip")
+CUFFED = need("sleeve", "three-quarter", "long")
 SLEEVED = need("sleeve", "short", "three-quarter", "long")
 
 TOP: dict[str, Choice] = grouped({
@@ -35,6 +36,8 @@ TOP: dict[str, Choice] = grouped({
         "cap_ease": length(0, 2, SLEEVED),
         "sleeve_length": length(4, 36, SLEEVED),
         "sleeve_round": length(4, 36, SLEEVED),
+        "sleeve_finish": rule("hem cuff", CUFFED),
+        "cuff_depth": length(1, 5, CUFFED, need("sleeve_finish", "cuff")),
     },
     "length": {
         "top_length": length(10, 50, NOT_FITTED, ALONE),

@@ -21,11 +21,17 @@ FLATTEST, STEEPEST = 1 / 9, 0.37
 SHORT, UNDER_CAP = Rule(9, "short_sleeve"), Rule(3, "under_the_cap")
 HAND = Rule(2.5, "hand")
 """What the lower edge of a long sleeve is wider than the wrist, so that the hand passes."""
+CUFF, CUFF_LESS, CUFF_SEAM = Rule(1, "cuff_ease"), Rule(1.5, "drawn_in"), Rule(0.5)
+"""What a cuff is wider than the wrist; what the lower edge is drawn in by where no wrist was measured."""
+SLIT = Rule(3, "sleeve_slit")
+"""How long the slit over a cuff is."""
 
 
 @dataclass(frozen=True)
 class Sleeve:
-    """What a sleeve is worked out from. `widened` is what it is wider than arm and ease, in mm."""
+    """What a sleeve is worked out from. `widened` is what it is wider than arm and ease, in mm; `cuff` what its lower
+    edge is drawn in to, without the overlap.
+    """
 
     width: Length
     height: float
@@ -33,6 +39,7 @@ class Sleeve:
     around: Length
     cap: float
     widened: float
+    cuff: Length | None = None
 
 
 def sleeve_sums(body: Body, ask: TopAsk, armhole: float) -> Sleeve:
@@ -52,9 +59,13 @@ def sleeve_sums(body: Body, ask: TopAsk, armhole: float) -> Sleeve:
         widened = wide - width.mm
         width = width + found(widened, "to_fill_the_armhole")
     length, around = _lower(body, ask, width, height)
+    cuff = None
+    if ask.sleeve_finish == "cuff":
+        length = length - named(ask.cuff_depth, "cuff")
+        cuff = least(around, body.wrist + CUFF.now) if body.has("wrist") else around - CUFF_LESS.now
     if length.mm < height + 25.4:
         raise refuse("sleeve.short", choice("sleeve_length"), length=length, cap=found(height, ""))
-    return Sleeve(width, height, length, around, cap_length(width.mm / 2, height), widened)
+    return Sleeve(width, height, length, around, cap_length(width.mm / 2, height), widened, cuff)
 
 
 def _lower(body: Body, ask: TopAsk, width: Length, height: float) -> tuple[Length, Length]:
@@ -97,6 +108,9 @@ def sleeve(ask: TopAsk, sums: Sleeve, d: Draft) -> None:
         "UB", Place(biceps.point, "middle_line").back(half), "sleeve_back", "level", None, "back_underarm"
     ).point
     edge = sums.around / 2
+    if sums.cuff is not None:
+        foot = d.mark("S0", Place(low.point, "middle_line").back(sums.around / 4), "sleeve_slit_foot", "level")
+        d.mark("S1", foot.up(SLIT.now), "sleeve_slit", "grain")
     right = d.mark("R", Place(low.point, "middle_line").out(edge), "sleeve_hem_front", "level", None, "underarm").point
     left = d.mark(
         "RB", Place(low.point, "middle_line").back(edge), "sleeve_hem_back", "level", None, "back_underarm"
@@ -114,7 +128,8 @@ def sleeve(ask: TopAsk, sums: Sleeve, d: Draft) -> None:
     d.edge("back_cap", [back_cap.back], given.armhole)
     d.edge("cap", [front_cap], given.armhole)
     d.edge("underarm", [Line(front, right)], given.side)
-    d.edge("hem", [Line(right, left)], ask.hem, turned=1)
+    # A cuff is sewn where a hem is folded: both lines are chalked inside the cut edge.
+    d.edge("hem", [Line(right, left)], ask.hem if sums.cuff is None else CUFF_SEAM.now, turned=1)
     d.edge("back_underarm", [Line(left, back)], given.side)
     d.lengths.update(cap_length=found(sums.cap, "cap_length"), widened=found(sums.widened, "to_fill_the_armhole"))
     d.lengths.update(seam_down=mm(0))

@@ -260,8 +260,9 @@ def _across(body: Body, ask: TopAsk, shoulder: Length, width: Length) -> tuple[L
     front: Length = body.chest_width / 2 if body.has("chest_width") else shoulder - named(ask.armhole_hollow, "hollow")
     back: Length = body.back_width / 2 if body.has("back_width") else shoulder
     front, back = least(front, shoulder), least(back, shoulder)
-    if width.mm - back.mm < inch(0.5).mm or width.mm - front.mm < inch(0.75).mm:
-        raise refuse("shoulder.wide", measure("shoulder"), across=most(front, back), width=width)
+    if width.mm - shoulder.mm < inch(0.5).mm or width.mm - front.mm < inch(0.75).mm:
+        # Not the widths between the armholes alone: a tip beyond the side would lean the armhole outwards.
+        raise refuse("shoulder.wide", measure("shoulder"), across=shoulder, width=width)
     if min(front.mm, back.mm) < shoulder.mm - inch(3).mm:
         key = "chest_width" if front.mm < back.mm else "back_width"
         raise refuse("across.narrow", measure(key), across=least(front, back), shoulder=shoulder)

@@ -31,6 +31,7 @@ CHECKS: dict[str, tuple[str, str, str, str]] = {
     "smooth.hem": ("no corner", "off the straight within an inch", "The hem runs smoothly over side and inner leg.", "The hem makes a corner at the side or the inner leg, {right} off the straight within an inch: curve it into the seam."),
     "square.neck": ("square", "off the square within an inch", "The neck is square to the centre.", "The neck makes a point at the centre."),
     "cap.armhole": ("armhole and its ease", "sleeve's cap", "The sleeve fits its armhole.", "The cap is {right} long; the armhole with its ease {left}."),
+    "cuff.sleeve": ("cuff, its overlap closed", "sleeve's lower edge", "The sleeve is drawn in to its cuff.", "The cuff is {left} round, the sleeve's lower edge {right}: it cannot be drawn in to it. Give the sleeve a wider lower edge."),
     "seam.underarm": ("front underarm", "back underarm", "The sleeve's underarm seams are equal.", "The sleeve's seams are {left} and {right}."),
     "girth.arm": ("upper arm and 1/2 in", "round the sleeve", "There is room for the arm.", "The sleeve is {right} round over an arm that needs {left}."),
     "seam.facing": ("edge of the panel", "edge of the facing", "The facing fits its edge.", "The panel's edge is {left}, its facing's {right}."),

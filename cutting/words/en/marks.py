@@ -18,7 +18,7 @@ PLACES = {
     "front_out": "the front's point, out", "back_out": "the back's point, out", "corner": "the corner of centre and crotch line",
     "fold_at_waist": "the fold, at the waist", "slanted_waist": "the centre's end of the waist", "crotch_point": "the crotch point",
     "hip_level": "the hip line", "strip_centre": "the centre's end of the strip's line", "strip_corner": "its top line",
-    "strip_guide": "its guide line", "bag_corner": "the bag's corner", "bag_level": "the opening's line", "bag_middle": "the bag's lowest point", "opening": "the opening",
+    "strip_guide": "its guide line", "bag_corner": "the bag's corner", "bag_width": "the bag's outer corner", "bag_level": "the opening's line", "bag_middle": "the bag's lowest point", "opening": "the opening",
     **top_marks.PLACES,
     "just_marked": "the point just marked", "side_top": "the side's top", "back_on_hem_line": "the back's point on the hem line", "back_hem_in": "the back's point on the hem line", "patch_corner": "the patch's corner", "waist_middle": "the middle of the waist", "fold": "the fold", "selvedge": "the selvedge", "cut_end": "the cut end of the cloth",
 }  # fmt: skip
@@ -139,7 +139,7 @@ PANELS = {
     "curved-patch": "curved patch", "turn-up": "turn-up", "mouth-piping": "mouth piping", "slit-facing": "slit facing", "placket": "placket", "channel": "channel", "tie": "tie", "yoke": "yoke", "pocket-bag": "pocket bag", "front-pocket-bag": "front pocket bag", "pocket-facing": "pocket facing",
     "pocket-backing": "pocket backing", "patch": "patch pocket", "outside-patch": "outside pocket", "piping": "piping",
     **top_marks.PANELS,
-    "fly-facing": "fly facing", "fly-guard": "fly guard", "belt-loops": "belt loops",
+    "bag-facing": "bag facing", "fly-facing": "fly facing", "fly-guard": "fly guard", "belt-loops": "belt loops",
 }  # fmt: skip
 """What each panel is called."""
 _STRIP: dict[str, tuple[str, str]] = {
@@ -172,6 +172,8 @@ _STRIP: dict[str, tuple[str, str]] = {
     "bag_middle": ("{Panel}, lowest point, across", "The bag hangs lowest under this point."),
     "bag_depth": ("{Panel}, depth", "It ends by the hip line, or well above the knee."),
     "bag_width": ("{Panel}, width", "Never past the dart."),
+    "fly_width": ("{Panel}, along the waist", "Trace the front's centre and waist: it is sewn to the edge that is on top."),
+    "fly_length": ("{Panel}, down the centre", "As far as the zip; then round the foot."),
     "facing_width": ("{Panel}, width", "It follows the opening's curve."),
     "backing_width": ("{Panel}, along the waist", "Trace the front's corner before its opening is cut, and 1 in more."),
     "backing_depth": ("{Panel}, down the side", "The same down the side."),
@@ -187,7 +189,6 @@ _REASONS: dict[str, dict[str, str]] = {
     "band": _BAND, "front-band": _BAND,
     "back-band": _BAND | {"strip_length": "As long as the back's waist laid flat: the elastic gathers it."},
     "channel": {"strip_length": "As long as the waist laid flat, sewn inside under the heading.", "strip_depth": "It holds the elastic."},
-    "fly-facing": {"strip_length": "As long as the zip and 1 in.", "strip_depth": "It is sewn to the left front's edge."},
     "fly-guard": {"strip_length": "As long as the zip and 1 in.", "strip_depth": "Folded along its middle; it is behind the zip."},
     "belt-loops": {"strip_length": "Cut in four when it is sewn and turned.", "strip_depth": "Folded twice."},
     "piping": {"strip_length": "As long as the pocket's edge and 1 in.", "strip_depth": "Cut on the bias, so that it goes round the corner."},

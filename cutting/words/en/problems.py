@@ -55,6 +55,7 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "strip.too_deep": ("A strip {depth} deep reaches into the crotch curve", "Give less, or a deeper crotch line."),
     "strip.dart_out": ("A dart that runs on to the lower edge of a strip {depth} deep leaves the panel before it is there", "Give less, or fewer or narrower darts."),
     "waist.steep": ("The centre back raised by {lift} on a back waist of {waist} makes the waist too steep to be sewn smooth", "Give the centre back less height."),
+    "band.sides": ("A leg in one piece has no side seams to join a band at", "Join it at the centre back, or cut it in one."),
     "strip.turned": ("A {finish} waist is turned down over a yoke's seam", "Leave the yoke out, or choose a band."),
     "choice.unused": ("The method {method} does not use this choice", "Leave it out, or choose a method that draws front and back."),
     "method.finish": ("This method does not make a {finish} waist", "Choose one of: {offered}."),

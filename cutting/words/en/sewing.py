@@ -6,10 +6,12 @@ NOTIONS = {
     "zip": "zip", "invisible-zip": "invisible zip", "fly-zip": "fly zip", "open-zip": "open zip",
     "zip-through": "zip for top and trousers", "elastic": "elastic, 1 in wide",
     "interfacing": "interfacing for the {panel}", "hook": "hook and bar",
+    "pocket-stay": "stay tape for a pocket's mouth", "waist-stay": "stay tape for the waist seam",
+    "neck-stay": "stay tape for the back neck",
 }  # fmt: skip
 PLACES = {
-    "neck-opening": "at the neck's opening", "heading": "inside, under the heading", "pocket": "opening", "inner_leg": "inner leg", "patch": "at the patch's place",
-    "curved-patch": "at the patch's place", "outside-patch": "at the pocket's place", "inner": "inner edge", "end": "end", "other_side": "other side",
+    "neck-opening": "at the neck's opening", "channel": "inside, under the heading", "pocket": "opening", "inner_leg": "inner leg", "patch": "at the patch's place",
+    "curved-patch": "at the patch's place", "outside-patch": "at the pocket's place", "inner": "inner edge", "sleeve-slit": "at the slit", "end": "end", "other_side": "other side",
 }  # fmt: skip
 """Edges and lines that are not called by their own code."""
 

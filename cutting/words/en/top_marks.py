@@ -5,7 +5,7 @@ PLACES = {
     "centre_waist": "the centre's lower end", "shoulder_out": "the shoulder tip's mark", "underarm": "the underarm point",
     "bust_dart_place": "the dart's upper leg", "bust_dart_middle": "the dart's middle", "neck_point": "the neck point",
     "centre_neck": "the neck at the centre", "neck_depth": "the neck at the centre", "shoulder_tip": "the shoulder tip", "cap_top": "the cap's top",
-    "middle_line": "the middle line", "armhole_line": "the centre",
+    "middle_line": "the middle line", "armhole_line": "the centre", "sleeve_slit_foot": "the slit's foot",
 }  # fmt: skip
 LINES = {
     "neck_level": "straight out, level", "armhole_line": "along the armhole line", "side_seam": "down the side seam",
@@ -49,7 +49,9 @@ SLEEVE: dict[str, tuple[str, str]] = {
     "sleeve_hem_back": ("Lower edge, back half", "The same to the other side."),
     "cap_upper": ("Cap, upper level", "A quarter down the cap: mark the level on the middle line."),
     "cap_lower": ("Cap, lower level", "Three quarters down: mark the level on the middle line."),
-    "hem_turn": ("Hem's turn", "The hem is folded here: the lower edge is measured on this line."),
+    "hem_turn": ("Lower edge's line", "A hem is folded here, a cuff is sewn here: the lower edge is measured on this line."),
+    "sleeve_slit_foot": ("Slit, across", "In the middle of the sleeve's back half, at its lower edge."),
+    "sleeve_slit": ("Slit, end", "The sleeve is slit from its lower edge to here; a strip binds both sides."),
     "cap_front_upper": ("Cap, front, upper point", "The cap runs full here."),
     "cap_front_lower": ("Cap, front, lower point", "The front is hollowed more than the back."),
     "cap_back_upper": ("Cap, back, upper point", "The cap runs full here."),
@@ -67,6 +69,7 @@ FACING: dict[str, tuple[str, str]] = {
 PANELS = {
     "sleeve": "sleeve", "front-neck-facing": "front neck facing", "back-neck-facing": "back neck facing",
     "front-armhole-facing": "front armhole facing", "back-armhole-facing": "back armhole facing",
+    "cuff": "cuff", "slit-binding": "slit binding", "zip-shield": "zip shield", "side-slit-facing": "side slit facing",
     "neck-binding": "neck binding", "armhole-binding": "armhole binding",
 }  # fmt: skip
 """What each panel is called."""

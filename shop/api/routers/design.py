@@ -7,8 +7,9 @@ from django.http import HttpRequest
 from ninja import Field, Router, Schema
 
 from shop.api.auth import person
-from shop.bridge.designing import DesignOut, Outline, design, draft_alone, silhouettes
+from shop.bridge.designing import DesignOut, Outline, design, draft_alone, kept_alone, silhouettes
 from shop.bridge.drafting import PlanShape
+from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
 from shop.bridge.trade import TradeOut, trade
 from shop.clients.queries import measures_of
 from shop.orders import actions, queries
@@ -81,9 +82,26 @@ def draft_by(
     request: HttpRequest, method: str, style: str = "straight-trousers", sheet: UUID | None = None
 ) -> PlanShape:
     """One style by one method, with its usual choices and net, on a sheet's measures or on an invented body."""
+    unit, measures = _body(request, sheet)
+    return draft_alone(unit, measures, style, method, NET)
+
+
+@router.post("/drafts/{method}/number", response=OwnNumberOut)
+def check_own_number_of_draft(
+    request: HttpRequest, method: str, body: OwnNumberIn, style: str = "straight-trousers", sheet: UUID | None = None
+) -> OwnNumberOut:
+    """A number of one's own beside that draft's: the difference, what it does, the slip it looks like."""
+    unit, measures = _body(request, sheet)
+    return own_number(kept_alone(unit, measures, style, method, NET), body.key, body.typed, unit)
+
+
+NET = {"marking": "on-paper"}
+
+
+def _body(request: HttpRequest, sheet: UUID | None) -> tuple[str, dict[str, str]]:
+    """The unit and the measures of a sheet; none of an invented body."""
     actor = person(request)
-    unit, measures = measures_of(actor, sheet) if sheet else (actor.workshop.unit, {})
-    return draft_alone(unit, measures, style, method, {"marking": "on-paper"})
+    return measures_of(actor, sheet) if sheet else (actor.workshop.unit, {})
 
 
 @router.get("/house-rules", response=list[HouseRuleOut])

@@ -13,7 +13,7 @@ from shop.api.auth import person
 from shop.api.routers.clients import ClientOut, client_out
 from shop.api.routers.sheets import SheetOut, sheet_out
 from shop.bridge.drafting import PlanShape, WidthShape
-from shop.bridge.own_number import OwnNumberOut, own_number
+from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
 from shop.bridge.trade import session_of
 from shop.bridge.words import said_plan
 from shop.clients.queries import counting
@@ -236,13 +236,6 @@ def plan_answer(
     actor = person(request)
     said = said_plan(best_plan(actor, run), unit or actor.workshop.unit)
     return PlanAnswer(id=run.id, plan=said, clients=clients or {})
-
-
-class OwnNumberIn(Schema):
-    """A number worked out by hand, for the number of the plan with that key."""
-
-    key: str = Field(max_length=80)
-    typed: str = Field(max_length=40)
 
 
 @router.post("/plans/{id}/number", response=OwnNumberOut)

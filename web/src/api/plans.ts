@@ -52,8 +52,21 @@ export function usePutHandLay(order: string, plan: string) {
 }
 
 /** A number of one's own beside the plan's. */
-export const useOwnNumber = (plan: string) =>
+/** A plan that is stored, or a draft of the Methods page. */
+export type Drafted = { plan: string } | { method: string; style: string; sheet: string };
+
+export const useOwnNumber = (of: Drafted) =>
   useMutation({
     mutationFn: (body: Schemas["OwnNumberIn"]) =>
-      answered(server.POST("/api/plans/{id}/number", { ...path(plan), body })),
+      "plan" in of
+        ? answered(server.POST("/api/plans/{id}/number", { ...path(of.plan), body }))
+        : answered(
+            server.POST("/api/drafts/{method}/number", {
+              params: {
+                path: { method: of.method },
+                query: { style: of.style, ...(of.sheet ? { sheet: of.sheet } : {}) },
+              },
+              body,
+            }),
+          ),
   });

@@ -227,6 +227,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drafts/{method}/number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check Own Number Of Draft
+         * @description A number of one's own beside that draft's: the difference, what it does, the slip it looks like.
+         */
+        post: operations["shop_api_routers_design_check_own_number_of_draft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/flat": {
         parameters: {
             query?: never;
@@ -2660,7 +2680,8 @@ export interface components {
          * RowOut
          * @description A choice that is asked. `of` is the set it is one of (allowances), empty for one by itself.
          *
-         *     `typed` where a length may be given instead of one of the rules. `usual` is what is taken where nothing is chosen:
+         *     `typed` where a length may be given instead of one of the rules; `typed_says` what the length that was given changes
+         *     against the usual. `usual` is what is taken where nothing is chosen:
          *     its value, and as one says it with where it comes from.
          */
         RowOut: {
@@ -2685,6 +2706,11 @@ export interface components {
             options: components["schemas"]["OptionOut"][];
             /** Typed */
             typed: boolean;
+            /**
+             * Typed Says
+             * @default
+             */
+            typed_says: string;
             /** Usual */
             usual: string;
             /** Usually */
@@ -3602,6 +3628,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_design_check_own_number_of_draft: {
+        parameters: {
+            query?: {
+                style?: string;
+                sheet?: string | null;
+            };
+            header?: never;
+            path: {
+                method: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnNumberIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnNumberOut"];
                 };
             };
         };

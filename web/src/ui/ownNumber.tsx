@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
 import { inWords, Refused } from "../api/client";
-import { type Plan, useOwnNumber } from "../api/plans";
+import { type Drafted, type Plan, useOwnNumber } from "../api/plans";
 import { garmentName } from "../drawing/names";
 import type { Unit } from "../lengths/units";
 import { field, Label } from "./field";
@@ -9,14 +9,14 @@ import { Press } from "./press";
 import { Says } from "./words";
 
 /** A number worked out by hand beside the plan's: how far off it is, what that would do, the slip it looks like. */
-export function OwnNumber({ plan, planId, unit, first }: { plan: Plan; planId: string; unit: Unit; first?: string }) {
+export function OwnNumber({ plan, of, unit, first }: { plan: Plan; of: Drafted; unit: Unit; first?: string }) {
   const garments = [...new Set(plan.panels.map((panel) => panel.garment))];
   const keys = Object.keys(plan.numbers).filter((key) => plan.numbers[key]!.net_mm !== 0);
   const [key, setKey] = useState(
     first && keys.includes(first) ? first : keys.find((one) => one.endsWith("waist_width")),
   );
   const [typed, setTyped] = useState("");
-  const asked = useOwnNumber(planId);
+  const asked = useOwnNumber(of);
   const name = (one: string) => {
     const whose = garments.find((garment) => one.startsWith(`${garment}.`)) ?? "";
     const called = plan.numbers[one]!.name || one;

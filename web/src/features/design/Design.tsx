@@ -153,7 +153,7 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
       <Margin>
         {error && <Unworkable error={error} order={order.id} />}
         {plan && !error && <Ledger plan={plan} unit={unit} />}
-        {plan && !error && <OwnNumber plan={plan} planId={planId} unit={unit} />}
+        {plan && !error && <OwnNumber plan={plan} of={{ plan: planId }} unit={unit} />}
         {plan && !error && <Findings plan={plan} />}
       </Margin>
     </WithMargin>
@@ -206,28 +206,37 @@ function OneChoice({ row, part, unit, choose, press }: ChoiceProps) {
           place={`choice:${part.row.id}:${part.half}${row.key}`}
           keep={(typed) => choose(row, typed)}
         />
+        <TypedSays row={row} />
       </Box>
     );
   }
   const times = row.kind === "number";
   return (
-    <Entry
-      label={
-        <>
-          {row.legend}{" "}
-          <chakra.span fontWeight="400" color="ink2">
-            {[row.hint, row.usually && `usually ${row.usually}`].filter(Boolean).join(", ")}
-          </chakra.span>
-        </>
-      }
-      name={row.key}
-      unit={unit}
-      plain={times ? "times" : undefined}
-      also={times ? (typed) => /^[0-9]+([.,][0-9]+)?$/.test(typed) : undefined}
-      saved={String(own ?? "")}
-      placeholder={row.usually}
-      place={`choice:${part.row.id}:${part.half}${row.key}`}
-      keep={(typed) => choose(row, typed)}
-    />
+    <Box display="grid" gap="4">
+      <Entry
+        label={
+          <>
+            {row.legend}{" "}
+            <chakra.span fontWeight="400" color="ink2">
+              {[row.hint, row.usually && `usually ${row.usually}`].filter(Boolean).join(", ")}
+            </chakra.span>
+          </>
+        }
+        name={row.key}
+        unit={unit}
+        plain={times ? "times" : undefined}
+        also={times ? (typed) => /^[0-9]+([.,][0-9]+)?$/.test(typed) : undefined}
+        saved={String(own ?? "")}
+        placeholder={row.usually}
+        place={`choice:${part.row.id}:${part.half}${row.key}`}
+        keep={(typed) => choose(row, typed)}
+      />
+      <TypedSays row={row} />
+    </Box>
   );
+}
+
+/** What a length of one's own changes on this client. */
+function TypedSays({ row }: { row: Row }) {
+  return row.typed_says ? <chakra.p color="ink2">Against the usual: {row.typed_says}</chakra.p> : null;
 }

@@ -185,7 +185,7 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
                 unit={unit}
                 only={(row) => outfitOf(plan, row.garment) === outfitOf(plan, mark.garment)}
               />
-              <OwnNumber plan={plan} planId={planId} unit={unit} />
+              <OwnNumber plan={plan} of={{ plan: planId }} unit={unit} />
               {at === marks.length && <Findings plan={plan} />}
             </Box>
           )}

@@ -48,6 +48,14 @@ it("steps through a method in words and numbers, another laid over it", async ()
   standIn({
     "GET /drafts/(.*)": ({ path }) => ({ body: drafts[path.split("/")[2]!] }),
     "GET /bodies": () => ({ body: [{ sheet: "s-1", name: "Marit Sol" }] }),
+    "POST /drafts/quarter-hip/number": ({ body }) => ({
+      body: {
+        right: false,
+        typed_mm: 279,
+        right_mm: 254,
+        says: (body as { key: string }).key === "a" ? ["It is 1 in more."] : [],
+      },
+    }),
   });
   show(<Methods />);
   await screen.findByText(/^Step 1 of 2, front/);
@@ -58,6 +66,11 @@ it("steps through a method in words and numbers, another laid over it", async ()
   within(table).getByText("Crotch depth");
   expect(table.textContent).toContain("hip / 4 + 1 in");
   screen.getByRole("img", { name: "Two drafts of one body, over each other" });
+  document.querySelector("details")!.open = true; // a click does not open it here
+  fireEvent.change(screen.getByLabelText("Which"), { target: { value: "a" } });
+  fireEvent.change(screen.getByLabelText("Mine, in inches"), { target: { value: "11" } });
+  fireEvent.click(screen.getByRole("button", { name: "Compare" }));
+  await screen.findByText("It is 1 in more.");
   fireEvent.change(screen.getByLabelText("Laid over it"), { target: { value: "" } });
   expect(screen.queryByRole("table", { name: "Where they differ" })).toBeNull();
 });

@@ -9,6 +9,7 @@ import { field, Label } from "../../ui/field";
 import { useKeys } from "../../ui/keys";
 import { Length } from "../../ui/length";
 import { Margin, WithMargin } from "../../ui/margin";
+import { OwnNumber } from "../../ui/ownNumber";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { differences } from "./differences";
@@ -78,6 +79,9 @@ export function Methods() {
       </Box>
       <Margin>
         {mark && <Step mark={mark} at={Math.min(at, steps.length - 1)} of={steps.length} go={setAt} />}
+        {one.data && (
+          <OwnNumber key={`${method} ${style} ${sheet}`} plan={one.data} of={{ method, style, sheet }} unit={unit} />
+        )}
         {one.data && against && other.data && (
           <Apart one={one.data} other={other.data} names={[name(method), name(against)]} unit={unit} />
         )}
