@@ -12,7 +12,7 @@ FLAGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "-
 CHOIR, FERRY, BAND, TWO, SUIT = (str(order["title"]) for order in people.ORDERS)
 WIDE: list[tuple[str, str | None, str, str]] = [
     ("bench", None, "/", "Add an order"),
-    ("measure", CHOIR, "measure", "last time"),
+    ("measure", CHOIR, "measure", "Read off the tape"),
     ("design", CHOIR, "design", "Finished with"),
     ("design-top", TWO, "design?part=1", "Neck and opening"),
     ("design-jumpsuit", SUIT, "design", "Neck and opening"),

@@ -58,6 +58,11 @@ def asks(draw, made=None):
         ),
         "closure": draw(st.sampled_from(["fly", "side-zip", "back-zip"])),
         "pockets": draw(st.sampled_from([(), ("in-seam",), ("front-curved",), ("back-patch", "outside-patch")])),
+        "bag_cut": draw(st.sampled_from([None, "fold"])),
+        "bag_deep": draw(st.sampled_from([None, "hip-line"])),
+        "bag_wide": draw(st.sampled_from([None, "dart"])),
+        "heading_place": draw(st.sampled_from(["above", "inside"])) if finish == "paper-bag" else None,
+        "belt_loops": draw(st.sampled_from([None, "by-waist"])),
         "yoke": draw(st.sampled_from([None, None, inch(2), inch(3)])),
         "turn_up": draw(st.sampled_from([None, None, inch(1.5)]))
         if style not in ("very-short-shorts", "boxers")
@@ -123,6 +128,7 @@ def top_asks(draw, style=None, joined=False):
     chosen = {
         "neck_shape": draw(st.sampled_from(["round", "v", "square", "boat"])),
         "sleeve": draw(st.sampled_from(["none", "short", "three-quarter", "long"])),
+        "sleeve_finish": draw(st.sampled_from(["hem", "cuff"])),
         "closure": draw(st.sampled_from([None, "back-zip", "front-zip"])),
         "finish": draw(st.sampled_from(["facing", "bias"])),
         "bust_dart": draw(st.sampled_from(["side", "none"])),

@@ -178,13 +178,15 @@ def _of_rules(sizes: Sizes, sure: Collection[str] = ()) -> list[Finding]:
         found.append(_doubt("doubt.inseam", "warn", "inseam", inseam=inseam, outseam=outseam))
     elif outseam and inseam and rise and abs(outseam - inseam - rise) > 1.5 * inch:
         found.append(_doubt("doubt.rises", "warn", "body_rise", rise=rise, other=outseam - inseam))
+    # A rise that was taken both ways is the body's own, however far it is from a quarter of the hip.
+    both_ways = outseam and inseam and rise and abs(outseam - inseam - rise) <= inch
     rise = rise or (outseam - inseam if outseam and inseam and outseam > inseam else None)
     if hip and rise:
         over = rise - hip / 4
         where = "body_rise" if "body_rise" in sizes else "outseam"
         if not -3 * inch <= over <= 4 * inch:
             found.append(_doubt("doubt.rise", "warn", where, rise=rise, quarter=hip / 4))
-        elif abs(over) > 1.5 * inch:
+        elif abs(over) > 1.5 * inch and not both_ways:
             found.append(_doubt("doubt.rise", "note", where, rise=rise, quarter=hip / 4))
     waist, thigh = has("waist"), has("thigh")
     if waist and hip and waist > hip:

@@ -149,7 +149,7 @@ def _grown(garment: Top) -> Check:
                 "underarm": given.side.mm, "back_underarm": given.side.mm, "waist": given.waist.mm,
                 "centre": ask.zip_edge.mm if ask.closure == f"{name}-zip" else 0.0, "hem": ask.hem.mm,
             }[key]  # fmt: skip
-            if key == "hem" and name == "sleeve" and ask.sleeve_finish == "cuff":
+            if key == "hem" and name == "sleeve" and ask.cuffed:
                 asked = CUFF_SEAM.now.mm
             if key in ("waist", "hem") and name != "sleeve" and not ask.joined:
                 asked = edge.allowance.mm if ask.hem_shape == "curved" else ask.hem.mm

@@ -1,12 +1,17 @@
 """What is said of a crotch that was not measured."""
 
+from math import ceil, floor
+
 from cutting.body import Body
 from cutting.finding import Finding
 from cutting.garments.number import Numbers
-from cutting.lengths import found
+from cutting.lengths import Rule, found
 from cutting.methods import Ask
 from cutting.methods.usual_crotch import usual_crotch
 from cutting.where import measure
+
+ROUGHLY = Rule(0.5, metric=1)
+"""What is usual is said to so much."""
 
 
 def said_of_crotch(body: Body, ask: Ask, numbers: Numbers) -> list[Finding]:
@@ -16,6 +21,7 @@ def said_of_crotch(body: Body, ask: Ask, numbers: Numbers) -> list[Finding]:
     usual = usual_crotch(body)
     if usual is None:
         return []
-    low, high = (found(size, "") for size in usual)
+    step = ROUGHLY.now.mm
+    low, high = found(floor(usual[0] / step) * step, ""), found(ceil(usual[1] / step) * step, "")
     seam = numbers["crotch_seam"].net
     return [Finding("crotch.usual", "note", measure("crotch_length"), {"low": low, "high": high, "sewn": seam})]

@@ -18,8 +18,10 @@ CLOSE = 0.05
 """The seam is found to so many mm."""
 PER_DEPTH, PER_TIP = 1.75, 0.8
 """About how much longer the seam is for each mm of depth, and of tip."""
-SHALLOWER, DEEPER = 1.5, 3.0
-"""How far from the rise the depth may go, in inches; from a quarter of the hip where no rise was measured."""
+SHALLOWER, DEEPER = (0.25, 1.5), 3.0
+"""How far from the rise the depth may go, in inches; from a quarter of the hip where no rise was measured. It is over
+the rise by more than the first only where no tip brings the seam to its length otherwise.
+"""
 LEAST_TIP, MOST_TIP = 0.5, 5.0
 Drawn = tuple[Sums, list[Draft]]
 
@@ -28,7 +30,7 @@ FRONT_SHARE = (0.44, 0.47)
 """How much of the crotch seam is the front's."""
 MOST_RAISE = 4.0
 """How far up the centre back may go for that, in inches."""
-TRIES = 4
+TRIES = 7
 
 
 def fitted(body: Body, ask: Ask, draw: Callable[[Ask], Drawn]) -> Ask:
@@ -61,6 +63,16 @@ NARROWER = 0.002
 
 def _long_enough(body: Body, ask: Ask, draw: Callable[[Ask], Drawn]) -> Ask:
     """The same with the depth, and the tip, that give the measured crotch length."""
+    made = ask
+    for shallower in SHALLOWER:
+        made, left = _within(body, ask, draw, shallower)
+        if abs(left) <= CLOSE:
+            break
+    return made
+
+
+def _within(body: Body, ask: Ask, draw: Callable[[Ask], Drawn], shallower: float) -> tuple[Ask, float]:
+    """The same with the depth no more than so many inches over the rise, and what is still missing, in mm."""
     wanted = body.crotch_length.mm + inch(0.5).mm + ask.crotch_ease.mm
     rise = measured_rise(body)
     middle = rise.mm if rise is not None else body.hip.mm / 4
@@ -72,14 +84,14 @@ def _long_enough(body: Body, ask: Ask, draw: Callable[[Ask], Drawn]) -> Ask:
     def tipped(size: float) -> Ask:
         return replace(deep(depth), back_tip=Fixed(Fraction(size), "by_crotch_length"))
 
-    within = (middle - inch(SHALLOWER).mm, middle + inch(DEEPER).mm)
+    within = (middle - inch(shallower).mm, middle + inch(DEEPER).mm)
     depth, left = _found(lambda size: wanted - crotch_seam(deep(size), draw(deep(size))), depth, within, PER_DEPTH)
     if abs(left) <= CLOSE or ask.back_extension != "tip":
-        return deep(depth)
+        return deep(depth), left
     tip = draw(deep(depth))[0].tip.mm
     within = (inch(LEAST_TIP).mm, inch(MOST_TIP).mm)
-    tip, _ = _found(lambda size: wanted - crotch_seam(tipped(size), draw(tipped(size))), tip, within, PER_TIP)
-    return tipped(tip)
+    tip, left = _found(lambda size: wanted - crotch_seam(tipped(size), draw(tipped(size))), tip, within, PER_TIP)
+    return tipped(tip), left
 
 
 def _found(

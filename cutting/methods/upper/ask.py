@@ -64,3 +64,8 @@ class TopAsk:
     stretch: Fraction = Fraction(0)
     chosen: tuple[str, ...] = ()
     allowances: TopAllowances = field(default_factory=TopAllowances)
+
+    @property
+    def cuffed(self) -> bool:
+        """The sleeve ends in a cuff: a short one never does."""
+        return self.sleeve_finish == "cuff" and self.sleeve in ("three-quarter", "long")

@@ -60,7 +60,7 @@ def sleeve_sums(body: Body, ask: TopAsk, armhole: float) -> Sleeve:
         width = width + found(widened, "to_fill_the_armhole")
     length, around = _lower(body, ask, width, height)
     cuff = None
-    if ask.sleeve_finish == "cuff":
+    if ask.cuffed:
         length = length - named(ask.cuff_depth, "cuff")
         cuff = least(around, body.wrist + CUFF.now) if body.has("wrist") else around - CUFF_LESS.now
     if length.mm < height + 25.4:
