@@ -125,12 +125,11 @@ def sliced(wire):
     for name in ("front", "back"):
         panel = panels[name]
         outline = LineString(panel.net)
-        top = panel.points["CF" if name == "front" else "CB"]
         strips = [f"{name}-band", *(["yoke"] if name == "back" else [])]
         on = next((panels[strip] for strip in strips if strip in panels and cut_off(panels[strip])), panel)
         waist += 2 * sum(along(part) for part in on.segments if part["edge"] == "waist")
         waist -= 2 * sum(distance(Point(*dart.near), Point(*dart.far)) for dart in on.darts)
-        hip += 2 * level_to_centre(panel, outline, top, panel.points["H"][1])
+        hip += 2 * level_to_centre(panel, outline, panel.points["H"][1])
         thigh += panel.points["X"][0] - leftmost(outline, panel.points["C"][1])
     return waist, hip, thigh
 
@@ -172,13 +171,11 @@ def leftmost(outline, down):
     return outline.intersection(LineString([(-5000, down), (5000, down)])).bounds[0]
 
 
-def level_to_centre(panel, outline, top, down):
-    """From the side to the straight centre line, the line being the outline's own first stretch below the waist."""
-    ring = [Point(*p) for p in panel.net]
-    k = min(range(len(ring)), key=lambda i: distance(ring[i], Point(*top)))
-    below = ring[k + 1]
-    share = (down - top[1]) / (below.down - top[1])
-    return top[0] + share * (below.across - top[0]) - leftmost(outline, down)
+def level_to_centre(panel, outline, down):
+    """From the side to the straight centre line, the line being the crotch seam's own first stretch."""
+    top, below = next(part["points"] for part in panel.segments if part["edge"] == "crotch")
+    share = (down - top[1]) / (below[1] - top[1])
+    return top[0] + share * (below[0] - top[0]) - leftmost(outline, down)
 
 
 STRAIGHT = {
