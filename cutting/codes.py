@@ -26,15 +26,16 @@ FindingCode = Literal[
     "join.gathered", "cloth.stretch", "cloth.thin", "cloth.thick", "cloth.pleated", "slant.reduced", "dart.none",
     "waist.over_hip", "hip_line.gap", "knee.floor", "knee.unmeasured", "thigh.unmeasured", "thigh.capped",
     "elastic.unmeasured", "hip.unmeasured", "depth.guard", "depth.capped", "depth.by_rise", "crotch.usual",
-    "diagonal.moved", "curve.moved", "choice.idle", "dart.shortened", "hem.widened", "turn.short", "turn.full",
-    "doubt.model", "doubt.last", "doubt.rise", "doubt.rises", "doubt.inseam", "doubt.waist", "doubt.fork",
-    "doubt.order", "lay.none", "lay.nap", "lay.shallow", "lay.fold_full", "cloth.short", "fold.quick_shallow",
+    "crotch.usual_by_hip", "diagonal.moved", "curve.moved", "choice.idle", "dart.shortened", "hem.widened",
+    "turn.short", "turn.full", "doubt.model", "doubt.last", "doubt.rise", "doubt.rises", "doubt.inseam", "doubt.waist",
+    "doubt.fork", "doubt.order", "lay.none", "lay.nap", "lay.shallow", "lay.fold_full", "cloth.short",
+    "fold.quick_shallow",
 ]
 """What should be looked at in a draft that was made; a failed check is a finding of the check's own code."""
 CheckCode = Literal[
     "depth.sit", "crotch.length", "crotch.loose", "extension.range", "darts.room", "darts.missing", "elastic.wide",
     "elastic.length", "zip.edge", "hem.foot", "seam.none", "girth.waist", "girth.hip", "hip.room", "seam.strip",
-    "band.waist", "band.depth", "waist.opening", "hem.turn", "seam.side", "seam.inner_leg", "thigh.ease",
+    "band.waist", "band.depth", "band.under", "waist.opening", "hem.turn", "seam.side", "seam.inner_leg", "thigh.ease",
     "extension.order", "leg.width", "allowance.held", "girth.hem", "neck.head", "girth.bust", "top.opening", "top.hip",
     "seam.shoulder", "seam.top_side", "smooth.neck", "smooth.armhole", "smooth.underarm", "smooth.lower",
     "smooth.waist", "smooth.hem", "square.neck", "cap.armhole", "cuff.sleeve", "seam.underarm", "girth.arm",

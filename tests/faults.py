@@ -136,6 +136,28 @@ def hem_drawn_with_a_ruler(garment: Garment) -> Garment:
     return _straight(_straight(garment, "front", "hem"), "back", "hem")
 
 
+def turn_of_a_hem_cut_straight_down(garment: Garment) -> Garment:
+    """Half an inch is left off each end of the hem's turn, in its lowest corners."""
+    for name in ("front", "back"):
+        panel = garment.panels[name]
+        low = max(p.down for p in panel.cut)
+        turned = [p for p in panel.cut if p.down > low - 3]
+        left, right = min(p.across for p in turned), max(p.across for p in turned)
+
+        def nearer(p: Point, left: float = left, right: float = right, low: float = low) -> Point:
+            by = 12.7 if p.across == left else -12.7 if p.across == right else 0.0
+            return Point(p.across + by, p.down) if p.down > low - 3 else p
+
+        panel.__dict__["cut"] = [nearer(p) for p in panel.cut]
+    return garment
+
+
+def shaped_band_without_its_under_lap(garment: Garment) -> Garment:
+    edges = garment.panels["front-band"].edges
+    bare = replace(edges["centre"], allowance=garment.ask.allowances.centre)
+    return _panel(garment, "front-band", edges=edges | {"centre": bare})
+
+
 FAULTS = {
     side_seam_forgotten: "girth.hip",
     inner_leg_seam_forgotten: "allowance.held",
@@ -152,6 +174,8 @@ FAULTS = {
     elastic_waist_cut_to_the_waist: "waist.opening",
     waist_drawn_with_a_ruler: "smooth.waist",
     hem_drawn_with_a_ruler: "smooth.hem",
+    turn_of_a_hem_cut_straight_down: "hem.turn",
+    shaped_band_without_its_under_lap: "band.under",
 }
 """Each slip, and the code of the check that must fail."""
 MADE = {
@@ -159,6 +183,8 @@ MADE = {
     strip_cut_with_its_dart_left_open: {"waist_finish": "shaped-band"},
     elastic_waist_cut_to_the_waist: {"waist_finish": "casing"},
     hem_drawn_with_a_ruler: {"style": "shorts"},
+    turn_of_a_hem_cut_straight_down: {"style": "knee-shorts"},
+    shaped_band_without_its_under_lap: {"waist_finish": "shaped-band", "closure": "fly"},
 }
 """What a slip is seeded into, where a plain palazzo or straight trousers cannot have it."""
 
@@ -214,6 +240,11 @@ def armhole_cut_down_into_the_side(garment: Garment) -> Garment:
     return _panel(garment, "front", edges=edges | {"armhole": replace(edges["armhole"], path=Path((*upper, low)))})
 
 
+def sleeve_cut_to_the_wrist_under_a_cuff(garment: Garment) -> Garment:
+    """Its lower edge is narrower than the cuff that it is gathered into."""
+    return _edge(garment, "sleeve", "hem", 0.6)
+
+
 TOP_FAULTS = {
     side_seam_of_a_top_forgotten: "girth.bust",
     cap_without_room_for_its_ease: "cap.armhole",
@@ -223,8 +254,11 @@ TOP_FAULTS = {
     neck_cut_for_the_neck_not_for_the_head: "neck.head",
     lower_edge_drawn_with_a_ruler: "smooth.lower",
     armhole_cut_down_into_the_side: "smooth.underarm",
+    sleeve_cut_to_the_wrist_under_a_cuff: "cuff.sleeve",
 }
 """Slips at a top, and the check that must fail; the neck's in a top that does not open, the others in a bodice."""
+TOP_MADE = {sleeve_cut_to_the_wrist_under_a_cuff: {"sleeve_finish": "cuff"}}
+"""What a slip at a top is seeded into, where a plain bodice cannot have it."""
 JOIN_FAULTS = {
     "join.waist": {"waist_ease": "1 in"},
     "join.dart": {"front_dart_at": "2 in"},

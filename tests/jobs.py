@@ -31,6 +31,18 @@ def planned(*arguments, **choices) -> Plan:
     return plan(read_job(job(*arguments, **choices)), by_width=False)
 
 
+def parts_of(**choices):
+    """The plan of the demo's body in straight trousers, and its small parts by name."""
+    made = planned(style=choices.pop("style", "straight-trousers"), cloth={"width": 60}, **choices)
+    return made, {part.panel.name: part for part in made.garments[0].parts}
+
+
+def size_of(part):
+    """Across and down, cut, in inches."""
+    across, down = zip(*((p.across / 25.4, p.down / 25.4) for p in part.panel.cut), strict=True)
+    return max(across) - min(across), max(down) - min(down)
+
+
 FIVE = {
     "small": {"waist": 58, "hip": 84, "thigh": 48, "knee": 33, "outseam": 90, "inseam": 66, "ankle": 20, "body_rise": 23, "waist_to_knee": 54},
     "middle": {"waist": 80, "hip": 104, "thigh": 62, "knee": 40, "outseam": 104, "inseam": 77, "ankle": 24, "body_rise": 27, "waist_to_knee": 60},
@@ -74,3 +86,7 @@ def top_job(name, style, measures=None, fold="auto", unit="cm", **choices):
         "measurements": {key: value for key, value in sizes.items() if value is not None},
         "garments": [{"id": "t", "style": style, "choices": as_inches}], "cloth": {"width": "60 in", "fold": fold},
     }  # fmt: skip
+
+
+OF_THE_BODY = {"depth.sit", "hem.foot"}
+"""What a rule comes to on some bodies, and is said."""

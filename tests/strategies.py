@@ -26,6 +26,7 @@ def bodies(draw, waist_to=1.02):
     sizes = {"waist": hip * share, "hip": hip, "thigh": thigh, "knee": knee, "outseam": inseam + rise, "inseam": inseam}
     sizes["ankle"] = 0.13 * hip + 0.05 * height + draw(st.floats(-1, 1))
     sizes["body_rise"] = rise
+    sizes["waist_to_floor"] = sizes["outseam"] + draw(st.floats(1, 6))
     if draw(st.booleans()):
         sizes |= {"waist_to_knee": rise + 0.19 * height}
     return Body({key: Fraction(round(value * 10)) for key, value in sizes.items()})
@@ -68,7 +69,8 @@ def asks(draw, made=None):
         if style not in ("very-short-shorts", "boxers")
         else None,
         "waist_cleanup": draw(st.sampled_from(["back-to-front", "back-larger", "redraw-centre", "re-mark-side"])),
-        "band_join": draw(st.sampled_from(["none", "centre-back"])),
+        "band_join": draw(st.sampled_from(["none", "centre-back", "sides"])),
+        "length": draw(st.sampled_from([None, "floor"])) if STYLES[style].leg != "short" else None,
         "marking": draw(st.sampled_from(["on-cloth", "on-paper"])),
     }
     how = METHODS[method]
@@ -76,6 +78,8 @@ def asks(draw, made=None):
         chosen["waist_finish"] = chosen["band"] = None
     if (chosen["waist_finish"] or resolve(method, style, {}).waist_finish) in ("casing", "paper-bag"):
         chosen["yoke"] = None  # refused by name: it would be turned down over a seam
+    if chosen["band_join"] == "sides" and "closure" in how.unused:
+        chosen["band_join"] = None
     kept = {key: value for key, value in chosen.items() if value is not None and key not in how.unused}
     return method, resolve(method, style, kept)
 
@@ -136,6 +140,8 @@ def top_asks(draw, style=None, joined=False):
         "hem_shape": draw(st.sampled_from(["level", "curved"])) if TOPS[style].ends == "hip" else None,
         "marking": draw(st.sampled_from(["on-cloth", "on-paper"])),
     }
+    if TOPS[style].ends == "hip" and not joined:
+        chosen["side_slit"] = draw(st.sampled_from([None, inch(4)]))
     if TOPS[style].fitted:
         chosen |= {"waist_ease": draw(st.sampled_from([None, inch(1)])), "darts": draw(st.sampled_from([None, "one"]))}
     if joined:

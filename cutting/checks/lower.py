@@ -1,16 +1,20 @@
 """A lower garment's checks: girths, seams that meet, the band, the crotch, the leg."""
 
+from itertools import pairwise
+
 from cutting.checks.check import Check
 from cutting.checks.one_leg import check_leg
 from cutting.checks.shared import GIRTH, SEAM, STRETCHED, bands, girth_of_waist, grown, level, opening, thigh
 from cutting.checks.smooth import smooth_lower
 from cutting.checks.worn import check_worn
 from cutting.garments import Lower
-from cutting.geometry import Path, crossings
+from cutting.geometry import Path, Point, crossings, distance, offset_polyline
 from cutting.pieces import Panel
 from cutting.where import Where
 
-HEM = 2.0
+HEM, FINE = 2.0, 0.001
+AT_THE_EDGE = 0.05
+"""So near to the raw edge its corners are looked for, in mm."""
 
 
 def check_lower(garment: Lower) -> list[Check]:
@@ -48,22 +52,32 @@ def check_lower(garment: Lower) -> list[Check]:
 
 
 def _turned(where: Where, panel: Panel) -> Check:
-    """The hem's lower edge is as wide as the leg it is folded up on, measured on the cut outline square to its ends."""
+    """The hem's raw edge, measured on the cut outline, is as long as the leg is where it comes to be folded.
+
+    That is one fold above the hem's line, or on it where it is folded twice.
+    """
     edge = panel.edges["hem"]
-    deep = edge.allowance.mm / edge.turned
-    path, ring = edge.path, [*panel.cut, panel.cut[0]]
+    inside = -edge.allowance.mm / edge.turned * (edge.turned % 2)
+    path, ring = edge.path, panel.cut
+    ends = (path.start, path.segments[0].direction(0.0), -1), (path.end, path.segments[-1].direction(1.0), 1)
 
-    def width(outside: float) -> float:
-        """From end to end at a distance from the fold: the edge moved there, and what is beyond its two ends."""
-        wide = path.length - outside * sum(path.bends)
-        for end, along, sign in (
-            (path.start, path.segments[0].direction(0.0), -1), (path.end, path.segments[-1].direction(1.0), 1),
-        ):  # fmt: skip
-            wide += max(sign * hit.at for hit in crossings(ring, end.plus(along.left, outside), along))
-        return wide
+    def beyond(end: Point, along: Point, sign: int, outside: float) -> float:
+        """How far the cut outline is from an end of the hem, at a distance from the fold."""
+        return max(sign * hit.at for hit in crossings([*ring, ring[0]], end.plus(along.left, outside), along))
 
-    leg, hem = width(0.5 - deep), width(deep - 0.5)
+    first, last = (end.plus(along.left, inside) for end, along, _ in ends)
+    leg = _long([first, *offset_polyline(path.flat(FINE), inside)[1:-1], last])
+    leg += sum(beyond(*end, inside) for end in ends)
+    raw = edge.allowance.mm - AT_THE_EDGE
+    corners = [end.plus(along.left, raw).plus(along, sign * beyond(end, along, sign, raw)) for end, along, sign in ends]
+    places = [min(range(len(ring)), key=lambda k: distance(ring[k], corner)) for corner in corners]
+    there = [ring[k % len(ring)] for k in range(places[0], places[0] + (places[1] - places[0]) % len(ring) + 1)]
+    hem = _long(there)
     return Check("hem.turn", where / panel.name, leg, hem, HEM, abs(leg - hem) <= HEM, params={"panel": panel.name})
+
+
+def _long(points: list[Point]) -> float:
+    return sum(distance(a, b) for a, b in pairwise(points))
 
 
 def _hip_sewn(panel: Panel, garment: Lower) -> float:

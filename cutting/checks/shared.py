@@ -3,6 +3,7 @@
 from cutting.checks.check import Check
 from cutting.finding import Weight
 from cutting.garments import Lower, Top
+from cutting.garments.cut_off import UNDER_LAP
 from cutting.geometry import Line, Point, crossings
 from cutting.lengths import Rule
 from cutting.pieces import Panel
@@ -28,6 +29,7 @@ def bands(garment: Lower, flat: float, waist: float) -> list[Check]:
             one = under.waist_closed
             other = panels[name].edges["lower"].path.length
             checks.append(Check("seam.strip", where / name, one, other, SEAM, abs(one - other) <= SEAM))
+            checks += _under_lap(garment, name)
     strips = [part for part in garment.parts if part.panel.name.endswith("band") and "cut_depth" in part.panel.lengths]
     if not strips:
         return checks
@@ -43,6 +45,18 @@ def bands(garment: Lower, flat: float, waist: float) -> list[Check]:
         asked = ask.band_depth.mm
         checks.append(Check("band.depth", where, asked, folded, SEAM, abs(asked - folded) <= SEAM))
     return checks
+
+
+def _under_lap(garment: Lower, name: str) -> list[Check]:
+    """The end of a shaped band that goes under its other end is cut longer by the overlap, beyond its seam."""
+    edge = UNDER_LAP.get((name, garment.ask.closure))
+    if edge is None:
+        return []
+    panel, given = garment.panels[name], garment.ask.allowances
+    zipped = (name, garment.ask.closure) == ("back-band", "back-zip")
+    seam = (garment.ask.zip_edge if zipped else given.centre if edge == "centre" else given.side).mm
+    lap, asked = outside(panel, edge, 0.5) - seam, garment.ask.band_overlap.mm
+    return [Check("band.under", garment.where / name, asked, lap, SEAM, abs(asked - lap) <= SEAM)]
 
 
 def opening(garment: Lower, flat: float, waist: float) -> list[Check]:

@@ -12,7 +12,7 @@ from cutting.garments import Lower
 from cutting.garments.zips import ZIPS
 from cutting.geometry import distance
 from cutting.methods.styles import STYLES
-from cutting.methods.two_panel.sums import LOW_WAIST, measured_rise
+from cutting.methods.two_panel.levels import LOW_WAIST, measured_rise
 from cutting.pieces import Panel
 
 INCH = 25.4

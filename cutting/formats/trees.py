@@ -5,6 +5,7 @@
 """
 
 from fractions import Fraction
+from functools import lru_cache
 from typing import Any
 
 from cutting.lengths import Fixed, Found, Length, Measured, Scaled, Sum
@@ -27,17 +28,22 @@ def to_tree(length: Length) -> Tree:
     raise TypeError(type(length).__name__)
 
 
+@lru_cache(maxsize=4096)
+def _exact(text: str) -> Fraction:
+    return Fraction(text)
+
+
 def from_tree(tree: Tree) -> Length:
     """The length that was kept. Raises ValueError for data that is none."""
     match tree:
         case ["m", str(key), str(size)]:
-            return Measured(key, Fraction(size))
+            return Measured(key, _exact(size))
         case ["f", str(size), str(label)]:
-            return Fixed(Fraction(size), label)
+            return Fixed(_exact(size), label)
         case ["d", float(mm) | int(mm), str(label)]:
             return Found(float(mm), label)
         case ["x", str(factor), list(of)]:
-            return Scaled(from_tree(of), Fraction(factor))
+            return Scaled(from_tree(of), _exact(factor))
         case ["+", *terms]:
             return Sum(tuple(from_tree(term) for term in terms))
     raise ValueError(f"this is no length: {tree!r:.80}")

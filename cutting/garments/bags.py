@@ -3,34 +3,47 @@
 All sizes are common practice, no source: 12 in deep and 7 wide.
 """
 
+from collections.abc import Mapping
+
 from cutting.drafting import Draft, Place
 from cutting.garments.part import Part
 from cutting.garments.seams import Seam
 from cutting.geometry import Cubic, Line, Path, Point, Segment
 from cutting.lengths import Fixed, Length, Rule, found, mm
 from cutting.methods import Ask
+from cutting.methods.share import least, most
 from cutting.pieces import Panel, finish
 
 DEEP, WIDE = Rule(12), Rule(7)
 SEAM = Rule(0.5)
-UNDER = 38.1
-"""A bag ends at least so many mm under its opening."""
+UNDER = Rule(1.5, "under_the_opening")
+"""A bag that goes to the hip line ends at least so far under its opening."""
 ROUND = 50.0
 """How round the corner of a bag's foot is, at most, in mm."""
 
 
-def deep_of(ask: Ask, opening: float, to_hip_line: float) -> Length:
-    """How deep a bag is asked to be, from where it begins: as usual, to the hip line, or as it was typed. In mm."""
+def deep_of(ask: Ask, opening: Length, to_hip_line: float) -> Length:
+    """How deep a bag is asked to be from where it begins: as usual, typed, or to the hip line `to_hip_line` mm down.
+
+    Where the hip line is hardly under the opening, it goes under the opening all the same.
+    """
     if isinstance(ask.bag_deep, Fixed):
         return ask.bag_deep
-    return DEEP.now if ask.bag_deep == "usual" else found(max(to_hip_line, opening + UNDER), "to_the_hip_line")
+    if ask.bag_deep == "usual":
+        return DEEP.now
+    return most(found(to_hip_line, "to_the_hip_line"), opening + UNDER.now)
 
 
-def wide_of(ask: Ask, to_dart: float) -> Length:
-    """How wide it is asked to be: as usual, as far as the dart, or as it was typed. In mm."""
+def wide_of(ask: Ask, limits: Mapping[str, float]) -> Length:
+    """How wide it is asked to be: as usual, typed, or as far as the nearest of `limits`: mm by what is there.
+
+    Without a limit it is as wide as usual.
+    """
     if isinstance(ask.bag_wide, Fixed):
         return ask.bag_wide
-    return WIDE.now if ask.bag_wide == "usual" else found(to_dart, "to_the_dart")
+    if ask.bag_wide == "usual" or not limits:
+        return WIDE.now
+    return least(*(found(at, code) for code, at in limits.items()))
 
 
 def bag_part(ask: Ask, bag: Panel, seam: Seam, sides: int) -> Part:

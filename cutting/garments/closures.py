@@ -16,8 +16,8 @@ ROUND = 50.8
 FLY: tuple[tuple[SeamCode, str, str], ...] = (("fly", "centre", "crotch"), ("waist", "waist", "waist"))
 """How a fly's facing is sewn to the front."""
 LOOP_LONG, LOOP_WIDE = cm(7.5), cm(5)
-LOOP_EACH, FEWEST = 152.4, 5
-"""A belt loop for each so many mm of the waist, and no fewer than so many."""
+LOOP_EACH, FEWEST = Rule(6), 5
+"""A belt loop for each so much of the waist, and no fewer than so many."""
 
 
 def closure_parts(garment: str, ask: Ask, closing: Length | None, legs: dict[str, Panel], sums: Sums) -> list[Part]:
@@ -30,7 +30,8 @@ def closure_parts(garment: str, ask: Ask, closing: Length | None, legs: dict[str
         guard = strip(garment, "fly-guard", closing + inch(1), GUARD.now, Allowed(SEAM.now, SEAM.now))
         parts.append(Part(guard, seams=(sewn("fly", "fly-guard.waist", f"{front.name}.crotch"),)))
     if ask.belt_loops != "none":
-        count = 4 if ask.belt_loops == "four" else max(FEWEST, round((sums.waist_round or sums.opening).mm / LOOP_EACH))
+        around = (sums.waist_round or sums.opening).mm
+        count = 4 if ask.belt_loops == "four" else max(FEWEST, round(around / LOOP_EACH.now.mm))
         loops = strip(garment, "belt-loops", LOOP_LONG * count, LOOP_WIDE, Allowed(cm(1), cm(1)))
         parts.append(Part(loops, seams=(sewn("loops", "belt-loops.end", "band", count=count),)))
     return parts

@@ -3,6 +3,7 @@
 from math import ceil, floor
 
 from cutting.body import Body
+from cutting.codes import FindingCode
 from cutting.finding import Finding
 from cutting.garments.number import Numbers
 from cutting.lengths import Rule, found
@@ -24,4 +25,5 @@ def said_of_crotch(body: Body, ask: Ask, numbers: Numbers) -> list[Finding]:
     step = ROUGHLY.now.mm
     low, high = found(floor(usual[0] / step) * step, ""), found(ceil(usual[1] / step) * step, "")
     seam = numbers["crotch_seam"].net
-    return [Finding("crotch.usual", "note", measure("crotch_length"), {"low": low, "high": high, "sewn": seam})]
+    code: FindingCode = "crotch.usual" if usual[2] == "rise" else "crotch.usual_by_hip"
+    return [Finding(code, "note", measure("crotch_length"), {"low": low, "high": high, "sewn": seam})]

@@ -55,7 +55,7 @@ def _in_seam(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Po
     opening = smaller(ask.pocket_opening, to_crotch - start - 12.7, "pocket.opening")
     leg = (sums.length - sums.top).mm
     to_hip = (sums.hip_depth - sums.top).mm - start
-    deep = smaller(deep_of(ask, opening.length.mm, to_hip), leg - start - 38.1, "pocket.bag")
+    deep = smaller(deep_of(ask, opening.length, to_hip), leg - start - 38.1, "pocket.bag")
     notes = [one.finding for one in (opening, deep) if one.finding]
     if start > wanted.mm + 0.1:
         params = {"wanted": wanted, "used": found(start, "below_the_yoke")}
@@ -69,7 +69,8 @@ def _in_seam(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Po
         for code, down in (("pocket_top", start), ("pocket_end", start + opening.length.mm)):
             marks.append((name, panels[name].notch("side", code, longest - down)))
     to_dart = [distance(panels["front"].edges["waist"].path.start, dart.far) for dart in panels["front"].darts]
-    bag = hand_bag(garment, opening.length, deep.length, wide_of(ask, min([WIDE.now.mm, *to_dart])), ask)
+    nearest = {"to_the_dart": min(to_dart)} if to_dart and min(to_dart) < WIDE.now.mm else {}
+    bag = hand_bag(garment, opening.length, deep.length, wide_of(ask, nearest), ask)
     seam = sewn("pocket", "pocket-bag.opening", "front.side", "back.side", count=2)
     parts = [bag_part(ask, bag, seam, both_sides)]
     if "bags" in ask.other_cloth:
@@ -97,11 +98,11 @@ def _curved(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums, beyond
     wide = smaller(ask.pocket_wide, min([*far, waist.length / 2]) - 12.7, "pocket.dart")
     hip = (sums.hip_depth - sums.top).mm
     deep = smaller(ask.pocket_deep, max(hip, 76.2), "pocket.opening")
-    to_dart, to_centre = min(far, default=1e6) - 6.35, waist.length - 12.7
-    code: FindingCode = "pocket.bag_dart" if to_dart < to_centre else "pocket.bag_wide"
-    bag_wide = smaller(wide_of(ask, min(to_dart, to_centre)), min(to_dart, to_centre), code)
+    limits = {"to_the_centre": waist.length - 12.7} | ({"to_the_dart": min(far) - 6.35} if far else {})
+    code: FindingCode = "pocket.bag_dart" if min(limits, key=limits.__getitem__) == "to_the_dart" else "pocket.bag_wide"
+    bag_wide = smaller(wide_of(ask, limits), min(limits.values()), code)
     to_hip = side.back.place_of(front.points["H"])
-    bag_deep = smaller(deep_of(ask, deep.length.mm, to_hip), (sums.length - sums.top).mm - 38.1, "pocket.bag")
+    bag_deep = smaller(deep_of(ask, deep.length, to_hip), (sums.length - sums.top).mm - 38.1, "pocket.bag")
     clear = min(far, default=1e6) - wide.length.mm - 6.35  # of the dart
     top, low = waist.along(wide.length.mm)[0], side.back.along(deep.length.mm)[0]
     along = mouth(waist, top, low)

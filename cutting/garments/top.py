@@ -15,7 +15,7 @@ from cutting.garments.notions import Notion, interfacing, stay
 from cutting.garments.part import Allowed, Part, middle_of, strip
 from cutting.garments.seams import Seam, sewn, top_seams
 from cutting.garments.top_numbers import top_numbers
-from cutting.geometry import Point, distance, is_simple
+from cutting.geometry import Point, is_simple
 from cutting.lengths import Length, Rule, found
 from cutting.methods.upper import TOPS, DraftedTop, Sleeve, TopAsk, TopSums, draw_top
 from cutting.pieces import Panel, Piece, Tape, finish, read_tapes
@@ -149,17 +149,16 @@ def _notched(panels: dict[str, Panel], drawn: DraftedTop, ask: TopAsk) -> dict[s
         armhole = panel.edges["armhole"].path.length
         notches = [panel.notch("armhole", name, armhole * (1 - share)) for share in shares]
         edge = "waist" if "waist" in panel.edges else "hem"
-        length = panel.edges[edge].path.length
+        lower = panel.edges[edge].path
         for dart in panel.darts:
             if dart.edge == "side":
-                start = panel.edges["side"].path.start
-                notches += [panel.notch("side", "dart", distance(start, p)) for p in (dart.near, dart.far)]
+                side = panel.edges["side"].path
+                notches += [panel.notch("side", "dart", side.place_of(p)) for p in (dart.near, dart.far)]
             else:
-                start = panel.edges[edge].path.start
-                notches += [panel.notch(edge, "dart", min(length, distance(start, p))) for p in (dart.near, dart.far)]
+                notches += [panel.notch(edge, "dart", lower.place_of(p)) for p in (dart.near, dart.far)]
         if ask.side_slit is not None:
-            side = panel.edges["side"].path.length
-            notches.append(panel.notch("side", "slit", max(0.0, side - ask.side_slit.mm)))
+            side = panel.edges["side"].path
+            notches.append(panel.notch("side", "slit", max(0.0, side.length - ask.side_slit.mm)))
         done[name] = with_notches(panel, *notches)
     if drawn.sleeve is not None:
         sleeve = panels["sleeve"]

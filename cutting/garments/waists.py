@@ -1,6 +1,6 @@
 """What finishes the waist: bands, elastic, the channel and tie of a paper-bag waist."""
 
-from collections.abc import Collection
+from collections.abc import Collection, Sequence
 from dataclasses import replace
 
 from cutting.errors import refuse
@@ -17,6 +17,8 @@ from cutting.where import choice
 SEAM = Rule(0.5, "band_seam")
 CHANNEL, CHANNEL_SEAM = cm(6, "channel"), cm(1)
 TIE = cm(20, "tie")
+SIDES = ("back-band.end", 2)
+"""What a front band is sewn to at both its ends."""
 
 
 def band_depth(ask: Ask) -> Length:
@@ -26,67 +28,74 @@ def band_depth(ask: Ask) -> Length:
 
 def waist_parts(garment: str, ask: Ask, sums: Sums, legs: Collection[str]) -> list[Part]:
     """The parts sewn on at the waist of these legs, bands first. Raises CuttingError where a leg has no sides."""
-    deep, seam = band_depth(ask), tuple(f"{leg}.waist" for leg in legs)
+    if ask.waist_finish == "paper-bag":
+        return _channel_and_tie(garment, sums, legs)
+    if ask.waist_finish not in ("straight-band", "elastic-band", "half-elastic"):
+        return []
+    if ask.waist_finish == "half-elastic" or ask.band_join == "sides":
+        if "front" not in legs:
+            raise refuse("band.sides", choice("band_join"))
+        return _front_and_back(garment, ask, sums)
+    to = tuple(f"{leg}.waist" for leg in legs)
+    elastic = ask.elastic_all_round
+    around, overlap = (sums.opening, mm(0)) if elastic else (sums.waist, named(ask.band_overlap, "overlap"))
+    if ask.band_join == "centre-back":
+        return [
+            _band(garment, "band", ask, around / 2, to, overlap / 2, stiff=not elastic, count=2, ring=("band.end", 1))
+        ]
+    ring = ("band.other_end", 1) if elastic else None
+    return [_band(garment, "band", ask, around, to, overlap, stiff=not elastic, ring=ring, marks=_marks(ask, sums))]
+
+
+def _band(
+    garment: str, name: str, ask: Ask, around: Length, to: Sequence[str], overlap: Length, *, stiff: bool,
+    count: int = 1, ring: tuple[str, int] | None = None, marks: Sequence[tuple[str, float]] = (),
+) -> Part:  # fmt: skip
+    """A strip of a band: as long as it goes around, its overlap and two seams; folded along its middle.
+
+    `ring` is the end that its own is sewn to and how often; `marks` are the notches, in mm along from its first end.
+    """
+    long = around + overlap + SEAM.now * 2
     both = Allowed(SEAM.now, SEAM.now)
-
-    def band(name: str, around: Length, overlap: Length, stiff: bool, *to: str) -> Part:
-        length = around + overlap + SEAM.now * 2
-        panel = strip(garment, name, length, deep, both, overlap=overlap, round=around)
-        panel = with_notches(panel, *(panel.notch("waist", code, at) for code, at in _marks(name, ask, sums, panel)))
-        other = {"front-band": "back-band.end", "back-band": ""}.get(name, f"{name}.other_end")
-        ring = () if overlap.mm or not other else (sewn("ring", f"{name}.end", other, count=1 + (name != "band")),)
-        return Part(panel, fold=middle_of(panel), interfacing=stiff, seams=(sewn("waist", f"{name}.waist", *to), *ring))
-
-    finish = ask.waist_finish
-    if finish == "straight-band":
-        overlap = named(ask.band_overlap, "overlap")
-        if ask.band_join == "sides":
-            return _joined_at_the_sides(garment, ask, sums, deep)
-        if ask.band_join == "centre-back":
-            return [_of_two_halves(garment, sums.waist, overlap, deep, True, *seam)]
-        return [band("band", sums.waist, overlap, True, *seam)]
-    if finish == "elastic-band":
-        if ask.band_join == "sides":
-            if "front" not in legs:
-                raise refuse("band.sides", choice("band_join"))
-            return [
-                band("front-band", sums.front_waist * 2, mm(0), False, "front.waist"),
-                band("back-band", sums.back_waist * 2, mm(0), False, "back.waist"),
-            ]
-        if ask.band_join == "centre-back":
-            return [_of_two_halves(garment, sums.opening, mm(0), deep, False, *seam)]
-        return [band("band", sums.opening, mm(0), False, *seam)]
-    if finish == "half-elastic":
-        front, back = sums.front_waist - sums.front_darts.all, sums.back_waist
-        return [
-            band("front-band", front * 2, mm(0), True, "front.waist"),
-            band("back-band", back * 2, mm(0), False, "back.waist"),
-        ]
-    if finish == "paper-bag":
-        long = sums.opening + SEAM.now * 2
-        channel = strip(garment, "channel", long, CHANNEL, Allowed(SEAM.now, CHANNEL_SEAM))
-        tie = strip(
-            garment, "tie", (sums.waist_girth or sums.waist) / 2 + inch(18, "to_tie"), TIE, Allowed(cm(1), cm(1))
-        )
-        return [
-            Part(
-                channel,
-                fold=middle_of(channel),
-                seams=(sewn("channel", "channel.waist", *(f"{leg}.channel" for leg in legs)),),
-            ),
-            Part(tie, count=2, seams=(sewn("tie", "tie.end", "tie.end"),)),
-        ]
-    return []
+    panel = strip(garment, name, long, band_depth(ask), both, overlap=overlap, round=around)
+    whole = panel.edges["waist"].path.length
+    panel = with_notches(panel, *(panel.notch("waist", code, at) for code, at in marks if 1.0 < at < whole - 1.0))
+    seams = [sewn("waist", f"{name}.waist", *to)]
+    if ring is not None:
+        seams.append(sewn("ring", f"{name}.end", ring[0], count=ring[1]))
+    return Part(panel, count, fold=middle_of(panel), interfacing=stiff, seams=tuple(seams))
 
 
-def _of_two_halves(garment: str, around: Length, overlap: Length, deep: Length, stiff: bool, *to: str) -> Part:
-    """A band cut in two equal strips and joined."""
-    long = (around + overlap) / 2 + SEAM.now * 2
-    half = strip(
-        garment, "band", long, deep, Allowed(SEAM.now, SEAM.now), overlap=overlap / 2, round=around / 2
+def _front_and_back(garment: str, ask: Ask, sums: Sums) -> list[Part]:
+    """A front band with the overlap and a back band, sewn together at the sides; under a fly the front's in halves."""
+    stiff = {"front": ask.waist_finish != "elastic-band", "back": ask.waist_finish == "straight-band"}
+    front = sums.front_waist - sums.front_darts.all if stiff["front"] else sums.front_waist
+    back = sums.back_waist - sums.back_darts.all if stiff["back"] else sums.back_waist
+    overlap = named(ask.band_overlap, "overlap") if stiff["back"] else mm(0)
+    if stiff["back"] and ask.closure == "fly":
+        ahead = _band(garment, "front-band", ask, front, ("front.waist",), overlap / 2, stiff=True, count=2, ring=SIDES)
+    else:
+        ahead = _band(
+            garment, "front-band", ask, front * 2, ("front.waist",), overlap, stiff=stiff["front"], ring=SIDES,
+            marks=[("centre", front.mm)],
+        )  # fmt: skip
+    middle = [("centre", back.mm)]
+    behind = _band(
+        garment, "back-band", ask, back * 2, ("back.waist",), mm(0), stiff=stiff["back"], marks=middle
     )  # fmt: skip
-    joined = (sewn("waist", "band.waist", *to), sewn("ring", "band.end", "band.end"))
-    return Part(half, 2, fold=middle_of(half), interfacing=stiff, seams=joined)
+    return [ahead, behind]
+
+
+def _channel_and_tie(garment: str, sums: Sums, legs: Collection[str]) -> list[Part]:
+    """What a paper-bag waist is drawn in with: a channel inside the legs, and a tie in two lengths."""
+    channel = strip(garment, "channel", sums.opening + SEAM.now * 2, CHANNEL, Allowed(SEAM.now, CHANNEL_SEAM))
+    tie_long = (sums.waist_girth or sums.waist) / 2 + inch(18, "to_tie")
+    tie = strip(garment, "tie", tie_long, TIE, Allowed(cm(1), cm(1)))
+    under = sewn("channel", "channel.waist", *(f"{leg}.channel" for leg in legs))
+    return [
+        Part(channel, fold=middle_of(channel), seams=(under,)),
+        Part(tie, count=2, seams=(sewn("tie", "tie.end", "tie.end"),)),
+    ]
 
 
 def with_channel(legs: dict[str, Panel], ask: Ask) -> dict[str, Panel]:
@@ -122,41 +131,14 @@ def elastic_length(ask: Ask, sums: Sums) -> Length | None:
     return whole / 2 if ask.waist_finish == "half-elastic" else whole
 
 
-def _marks(name: str, ask: Ask, sums: Sums, panel: Panel) -> list[tuple[str, float]]:
-    """Where a band meets side seams and centres, and where its overlap begins: along it from its first end, in mm."""
-    darts = not (ask.elastic_all_round or name == "back-band")
+def _marks(ask: Ask, sums: Sums) -> list[tuple[str, float]]:
+    """Where a band that closes at one place meets side seams and centres, and where its overlap begins: mm along it."""
+    darts = not ask.elastic_all_round
     front = (sums.front_waist - sums.front_darts.all if darts else sums.front_waist).mm
     back = (sums.back_waist - sums.back_darts.all if darts else sums.back_waist).mm
-    whole = panel.edges["waist"].path.length
-    if name == "front-band":
-        order = [("centre", front)]
-    elif name == "back-band":
-        order = [("centre", back)]
-    elif ask.closure == "side-zip":
-        order = [("centre", front), ("side", 2 * front), ("centre", 2 * front + back), ("overlap", 2 * (front + back))]
-    elif ask.closure == "fly":
-        order = [("side", front), ("centre", front + back), ("side", front + 2 * back), ("overlap", 2 * (front + back))]
-    else:
-        order = [("side", back), ("centre", back + front), ("side", back + 2 * front), ("overlap", 2 * (front + back))]
-    return [(code, at) for code, at in order if 1.0 < at < whole - 1.0]
-
-
-def _joined_at_the_sides(garment: str, ask: Ask, sums: Sums, deep: Length) -> list[Part]:
-    """A front band and a back band; under a fly the front's in two halves. The front ones have the overlap."""
-    both = Allowed(SEAM.now, SEAM.now)
-    overlap = named(ask.band_overlap, "overlap")
-    front, back = sums.front_waist - sums.front_darts.all, sums.back_waist - sums.back_darts.all
-    halves = ask.closure == "fly"
-    parts: list[Part] = []
-    for name, around, more, count in (
-        ("front-band", front if halves else front * 2, overlap / 2 if halves else overlap, 2 if halves else 1),
-        ("back-band", back * 2, mm(0), 1),
-    ):
-        panel = strip(garment, name, around + more + SEAM.now * 2, deep, both, overlap=more, round=around)
-        if not (halves and name == "front-band"):
-            panel = with_notches(panel, panel.notch("waist", "centre", around.mm / 2))
-        seams = [sewn("waist", f"{name}.waist", f"{name.removesuffix('-band')}.waist")]
-        if name == "front-band":
-            seams.append(sewn("ring", "front-band.end", "back-band.end", count=2))
-        parts.append(Part(panel, count, fold=middle_of(panel), interfacing=True, seams=tuple(seams)))
-    return parts
+    end = ("overlap", 2 * (front + back))
+    if ask.closure == "side-zip":
+        return [("centre", front), ("side", 2 * front), ("centre", 2 * front + back), end]
+    if ask.closure == "fly":
+        return [("side", front), ("centre", front + back), ("side", front + 2 * back), end]
+    return [("side", back), ("centre", back + front), ("side", back + 2 * front), end]

@@ -85,7 +85,7 @@ class Cubic:
             speed = self.at(min(1.0, t + 1e-4)).minus(self.at(max(0.0, t - 1e-4)))
         return unit(speed)
 
-    @property
+    @cached_property
     def length(self) -> float:
         """Millimetres along the curve, by quadrature on two halves."""
         (ax, ay), (bx, by), (cx, cy), (dx, dy) = self.start, self.one, self.two, self.end

@@ -11,6 +11,7 @@ from contextlib import contextmanager
 from contextvars import ContextVar
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import cached_property
 
 Exact = Fraction | float
 INCH_MM = Fraction(254, 10)
@@ -24,7 +25,7 @@ class Length:
     def value(self) -> Exact:
         raise NotImplementedError
 
-    @property
+    @cached_property
     def mm(self) -> float:
         """Millimetres."""
         return float(self.value)
@@ -88,7 +89,7 @@ class Scaled(Length):
     of: Length
     factor: Fraction
 
-    @property
+    @cached_property
     def value(self) -> Exact:
         return self.of.value * self.factor
 
@@ -99,7 +100,7 @@ class Sum(Length):
 
     terms: tuple[Length, ...]
 
-    @property
+    @cached_property
     def value(self) -> Exact:
         return sum((term.value for term in self.terms), Fraction(0))
 

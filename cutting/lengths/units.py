@@ -6,6 +6,7 @@ The browser's twin is web/src/lengths/units.ts; both run the cases of tests/shar
 import re
 from dataclasses import dataclass
 from fractions import Fraction
+from math import gcd
 from typing import Literal
 
 from cutting.errors import refuse
@@ -111,11 +112,13 @@ class Shown:
 def show(mm: float | Fraction, unit: Unit) -> Shown:
     """`mm` at the nearest mark of the tape; halfway goes away from zero. Exact within 0.01 mm."""
     mark = MARKS[unit]
-    size = abs(Fraction(mm))
-    marks = int(size / mark + Fraction(1, 2))
-    exact = abs(size - marks * mark) <= Fraction(1, 100)
+    # In whole numbers, since this is asked for every number of every page: mm is above / below exactly.
+    above, below = (-mm if mm < 0 else mm).as_integer_ratio()
+    size, each = above * mark.denominator, below * mark.numerator
+    marks = (2 * size + each) // (2 * each)
+    exact = abs(size - marks * each) * 100 <= below * mark.denominator
     whole, rest = divmod(marks, 16 if unit == "in" else 10)
-    over = Fraction(rest, 16 if unit == "in" else 10)
     if unit == "cm":
         return Shown(unit, mm < 0 and marks > 0, whole, rest, 10, exact)
-    return Shown(unit, mm < 0 and marks > 0, whole, over.numerator, over.denominator, exact)
+    shared = gcd(rest, 16)
+    return Shown(unit, mm < 0 and marks > 0, whole, rest // shared, 16 // shared, exact)

@@ -12,7 +12,7 @@ from cutting.drafting import Draft
 from cutting.lengths import Fixed, inch
 from cutting.methods.ask import Ask
 from cutting.methods.sums import Sums
-from cutting.methods.two_panel.sums import measured_rise
+from cutting.methods.two_panel.levels import measured_rise
 
 CLOSE = 0.05
 """The seam is found to so many mm."""

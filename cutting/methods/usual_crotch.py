@@ -19,8 +19,8 @@ LENGTH = inch(40)
 """Any length of leg: the crotch seam is the same."""
 
 
-def usual_crotch(body: Body) -> tuple[float, float] | None:
-    """From and to, in mm: two standard deviations either way. None where waist or hip was not measured."""
+def usual_crotch(body: Body) -> tuple[float, float, str] | None:
+    """From and to, in mm: two standard deviations either way; by "rise" or "hip". None without waist or hip."""
     if not (body.has("waist") and body.has("hip")):
         return None
     if body.has("body_rise"):
@@ -34,5 +34,5 @@ def usual_crotch(body: Body) -> tuple[float, float] | None:
     longer, deviation = LONGER[by]
     with suppress(CuttingError):
         middle = crotch_seam(ask, how.draw(body, ask, how.seats)) - longer
-        return middle - 2 * deviation, middle + 2 * deviation
+        return middle - 2 * deviation, middle + 2 * deviation, by
     return None

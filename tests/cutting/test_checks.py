@@ -14,7 +14,7 @@ from cutting.lengths import read
 from cutting.lengths.length import Fixed
 from cutting.where import CLOTH
 from cutting.words.en import check_labels, check_say
-from tests.faults import FAULTS, JOIN_FAULTS, MADE, TOP_FAULTS, WORN_FAULTS, band_cut_to_the_body_without_ease
+from tests.faults import FAULTS, JOIN_FAULTS, MADE, TOP_FAULTS, TOP_MADE, WORN_FAULTS, band_cut_to_the_body_without_ease
 from tests.jobs import planned, top_job
 from tests.strategies import asks, bodies, served
 
@@ -90,7 +90,11 @@ def test_sound_garments_pass(body, made):
 @pytest.mark.parametrize("fault", TOP_FAULTS, ids=lambda fault: fault.__name__)
 def test_a_slip_at_a_top_is_named(fault):
     closed = TOP_FAULTS[fault] == "neck.head"
-    raw = top_job("middle", "straight-top") if closed else top_job("full", "bodice", sleeve="long")
+    raw = (
+        top_job("middle", "straight-top")
+        if closed
+        else top_job("full", "bodice", sleeve="long", **TOP_MADE.get(fault, {}))
+    )
     job = read_job(raw)
     top = draft_top("t", "quarter-bust", job.body, job.garments[0].ask)
     assert all(check.ok for check in check_garment(top))

@@ -36,7 +36,7 @@ def sewn(garment):
 
 
 @pytest.mark.parametrize(("style", "method"), TWO_PANELS)
-@settings(max_examples=many(4))
+@settings(max_examples=many(2))
 @given(bodies(waist_to=0.95), st.floats(-2, 3), st.sampled_from(["usual", "full"]), st.sampled_from([None, "yoke"]))
 def test_the_seam_is_brought_to_the_measured_crotch_in_every_method(style, method, body, more, seat, part):
     """Twice the rise and a third of the hip is about what a body measures there; a few cm either way are tried."""
@@ -116,10 +116,11 @@ def test_the_usual_crotch_is_shown_where_none_was_measured(name, left_out, longe
     raw = job(style="palazzo", hip_ease=1) | {"unit": "cm", "measurements": sizes}
     raw["garments"][0]["method"] = "third-hip"
     wire = plan_to_wire(plan(read_job(raw), by_width=False))
-    said = next(one for one in wire["findings"] if one["code"] == "crotch.usual")
+    said = next(one for one in wire["findings"] if one["code"].startswith("crotch.usual"))
+    assert said["code"] == ("crotch.usual_by_hip" if left_out else "crotch.usual")
     low, high = floor((middle - either_way) / 10) * 10, ceil((middle + either_way) / 10) * 10  # to a whole cm
     assert (said["params"]["low"], said["params"]["high"]) == pytest.approx((low, high), abs=0.1)
     assert said["params"]["sewn"] == pytest.approx(wire["numbers"]["trousers.crotch_seam"]["net_mm"], abs=0.1)
     raw["measurements"]["crotch_length"] = 70
     wire = plan_to_wire(plan(read_job(raw), by_width=False))
-    assert "crotch.usual" not in codes(wire)
+    assert not any(code.startswith("crotch.usual") for code in codes(wire))

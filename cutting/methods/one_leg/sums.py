@@ -10,15 +10,8 @@ from cutting.methods.ask import Ask
 from cutting.methods.darts import Darts
 from cutting.methods.styles import STYLES
 from cutting.methods.sums import Sums
-from cutting.methods.two_panel.sums import (
-    check_hem,
-    chosen_length,
-    crotch_depth,
-    of_depth,
-    of_length,
-    unmeasured,
-    waist_girth,
-)
+from cutting.methods.two_panel.levels import chosen_length, crotch_depth, of_depth, of_length
+from cutting.methods.two_panel.sums import check_hem, unmeasured, waist_girth
 from cutting.where import choice
 
 

@@ -9,6 +9,7 @@ CHECKS: dict[str, tuple[str, str, str, str]] = {
     "band.waist": ("round the waist, sewn", "band without its overlap", "The band is as long as the waist.", "The band is {right}, the sewn waist {left}. Cut the band anew."),
     "band.depth": ("finished band asked for", "the strip folded, less its seams", "The band folds to the depth asked for.", "The strip folds to {right}; {left} were asked for. Cut it twice the depth and two seams."),
     "waist.opening": ("hip that has to pass", "round the waist, let out", "The waist passes over the hip.", "The waist lets out to {right} and has to pass a hip of {left}. Give it a zip, or a waist as wide as the hip."),
+    "band.under": ("overlap chosen", "band beyond its seam", "The band is cut longer by its under-lap.", "The under-lap is {left}, the band is {right} longer than its seam. Cut that end longer."),
     "hem.turn": ("leg where the hem is sewn down", "lower edge of the hem", "The hem is as wide as the leg it turns up on.", "The hem's lower edge is {right}, the leg there {left}. Mirror the leg's sides below the turn."),
     "seam.side": ("front side seam", "back side seam", "The side seams are equal.", "The front's side is {left}, the back's {right}. They cannot be sewn together."),
     "seam.inner_leg": ("front inner leg", "back inner leg", "The inner legs are equal.", "The front's inner leg is {left}, the back's {right}."),

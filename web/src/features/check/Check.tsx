@@ -13,6 +13,7 @@ const flat = ([x = 0, y = 0]: readonly number[]): [number, number] => [x, y];
 /** The edges a check speaks of, or the level it is taken at. */
 const SHOWS: Record<string, { edges?: string[]; level?: string; strips?: boolean }> = {
   "seam.strip": { edges: ["waist", "lower"], strips: true },
+  "band.under": { edges: ["centre", "side"], strips: true },
   "hip.room": { level: "H" },
   "hem.turn": { edges: ["hem"] },
   "waist.opening": { edges: ["waist"] },

@@ -1,0 +1,164 @@
+"""What finishes and closes a waist: bands and how they are joined, channel, fly, loops."""
+
+import pytest
+from hypothesis import given
+from shapely.geometry import LineString, Polygon
+from shapely.geometry import Point as ShapelyPoint
+from shapely.ops import unary_union
+
+from cutting.errors import CuttingError
+from cutting.formats import plan_to_wire, read_job
+from cutting.methods import resolve
+from cutting.plan import plan
+from tests.jobs import FIVE, job, parts_of, planned, size_of
+from tests.strategies import bodies, served
+
+INCH = 25.4
+
+
+LAPS = {
+    "fly": ("front-band", "centre"),
+    "side-zip": ("back-band", "side"),
+    "back-zip": ("back-band", "centre"),
+}
+
+
+@pytest.mark.parametrize("closure", LAPS)
+def test_a_shaped_band_goes_under_itself_where_it_closes_and_meets_the_darts_below(closure):
+    """An overlap of 2 and the seam (1/2 at the centre, 1 at the side and on a zip) at one end; a notch for each dart that goes on."""
+    made, parts = parts_of(waist_finish="shaped-band", closure=closure, band_overlap=2)
+    for name in ("front-band", "back-band"):
+        edges, leg = parts[name].panel.edges, made.garments[0].panels[name.removesuffix("-band")]
+        zip_edge = (name, closure) == ("back-band", "back-zip")
+        for edge, seam in (("centre", 1 if zip_edge else 0.5), ("side", 1)):
+            lap = 2 if (name, edge) == LAPS[closure] else 0
+            assert edges[edge].allowance.mm / INCH == pytest.approx(seam + lap)
+        up = [LineString(edges["lower"].path.flat()).project(ShapelyPoint(n.net)) for n in parts[name].panel.notches
+              if (n.edge, n.code) == ("lower", "dart")]  # fmt: skip
+        assert len(up) == len(leg.darts) == 1
+        along = LineString(leg.edges["waist"].path.back.flat())
+        down = [along.project(ShapelyPoint(n.net)) for n in leg.notches if n.code == "dart"]
+        assert min(down) == pytest.approx(up[0], abs=0.05)  # from the centre to the dart
+    lap = next(one for one in plan_to_wire(made)["findings"] if one["code"] == "band.lap")
+    assert "2 in" in lap["words"]
+
+
+def test_a_fly_is_faced_along_its_own_curve_and_interfaced():
+    """As long as the zip's 7 and half a seam at the waist; 2 wide and the centre's seam."""
+    made, parts = parts_of(closure="fly")
+    facing, front = parts["fly-facing"], made.garments[0].panels["front"]
+    assert facing.interfacing
+    centre = LineString(facing.panel.edges["centre"].path.flat())
+    assert centre.length / INCH == pytest.approx(7, abs=0.01)
+    assert LineString(front.edges["crotch"].path.flat()).buffer(0.05).contains(centre)
+    assert facing.panel.edges["waist"].path.length / INCH == pytest.approx(2, abs=0.01)
+    assert Polygon(front.net).buffer(0.1).contains(Polygon(facing.panel.net))
+
+
+@pytest.mark.parametrize(
+    ("unit", "waist", "loops"),
+    [("in", 26, 5), ("in", 36, 6), ("in", 48, 8), ("cm", 83, 6), ("cm", 99, 7), ("cm", 114, 8)],
+)
+def test_belt_loops_go_by_the_waist(unit, waist, loops):
+    """One to each 6 in or 15 cm, five at least; each of them 7.5 cm of a strip 5 cm wide."""
+    hip = {"in": 52, "cm": 132}[unit]
+    raw = job({"waist": waist, "hip": hip}, style="straight-trousers", closure="fly", belt_loops="by-waist")
+    if unit == "cm":
+        raw |= {"unit": "cm", "measurements": FIVE["full"] | {"waist": waist, "hip": hip}}
+    made = plan(read_job(raw), by_width=False)
+    strip = next(part for part in made.garments[0].parts if part.panel.name == "belt-loops")
+    assert size_of(strip) == pytest.approx((5 / 2.54, loops * 7.5 / 2.54))
+    assert strip.seams[0].count == loops
+
+
+def test_a_paper_bags_channel_is_marked_on_the_legs_and_its_heading_may_be_within_the_rise():
+    """4 cm of channel below the heading; within the rise everything is 2 in nearer to the top that is chalked."""
+    deep = {}
+    for place in ("above", "inside"):
+        made, _ = parts_of(waist_finish="paper-bag", heading_place=place)
+        wire = plan_to_wire(made)
+        for name in ("front", "back"):
+            panel = made.garments[0].panels[name]
+            waist, line = (LineString(path.flat()) for path in (panel.edges["waist"].path, panel.lines["channel"]))
+            assert waist.distance(line) == pytest.approx(40, abs=0.1)
+            assert sorted(n.edge for n in panel.notches if n.code == "channel") == ["crotch", "side"]
+        deep[place] = next(m["reads_mm"] for m in wire["marks"] if (m["panel"], m["code"]) == ("front", "crotch_line"))
+        assert wire["numbers"]["trousers.crotch_depth"]["net_mm"] == pytest.approx(41 / 4 * INCH)
+    assert deep["above"] - deep["inside"] == pytest.approx(2 * INCH)
+
+
+@given(bodies(waist_to=0.9))
+def test_a_shaped_band_and_what_it_was_cut_off_make_the_draft_again(body):
+    made = ("half-thigh", resolve("half-thigh", "straight-trousers", {"waist_finish": "shaped-band"}))
+    garment = served(body, made)
+    for name in ("front", "back"):
+        whole, rest, band = garment.drafted[name], garment.panels[name], garment.panels[f"{name}-band"]
+        left = Polygon(whole.net).difference(unary_union([Polygon(rest.net)]))
+        taken = sum(Polygon([dart.near, dart.tip, dart.far]).intersection(left).area for dart in whole.darts)
+        assert Polygon(band.net).area == pytest.approx(left.area - taken, abs=30)
+        sewn = [edge.path.length for edge in (band.edges["lower"], rest.edges["waist"])]
+        darts = sum(LineString([dart.near, dart.far]).length for dart in rest.darts)
+        assert sewn[0] == pytest.approx(sewn[1] - darts, abs=0.5)
+
+
+def test_stretch_lets_a_pull_on_waist_pass_the_hip():
+    choices = {"style": "straight-trousers", "waist_finish": "straight-band", "closure": "none", "waist_ease": 6}
+    stiff, gives = (planned(cloth={"width": 60, "stretch_percent": percent}, **choices) for percent in (0, 25))
+    opening = [next(c for c in made.checks if c.code == "waist.opening") for made in (stiff, gives)]
+    assert [check.ok for check in opening] == [False, True]
+    assert opening[1].right == pytest.approx(opening[0].right * 1.25)
+
+
+def test_the_three_ways_to_clean_up_a_waist():
+    def made(way):
+        return plan_to_wire(planned(style="straight-trousers", waist_cleanup=way))
+
+    plain, larger, centre = made("back-to-front"), made("back-larger"), made("redraw-centre")
+    waist = [wire["numbers"]["trousers.back.waist_width"]["net_mm"] for wire in (plain, larger)]
+    assert waist[1] - waist[0] == pytest.approx(0.5 * INCH)
+    row = next(row for row in larger["ledger"] if row["level"] == "waist")
+    assert (row["gathers_mm"] / INCH, row["sewn_mm"] / INCH) == pytest.approx((1, 31.5))
+    back = next(panel for panel in centre["panels"] if panel["name"] == "back")
+    assert {edge["name"]: edge["allowance_mm"] for edge in back["edges"]}["crotch"] == pytest.approx(INCH)
+    for way in ("back-larger", "redraw-centre", "re-mark-side"):
+        assert f"waist.{way}" in {finding["code"] for finding in made(way)["findings"]}
+
+
+@pytest.mark.parametrize(
+    ("closure", "order"),
+    [
+        ("side-zip", ["front.centre", "side", "back.centre"]), ("fly", ["side", "back.centre", "side"]),
+        ("back-zip", ["side", "front.centre", "side"]),
+    ],
+)  # fmt: skip
+def test_a_straight_band_is_notched_where_it_meets_sides_and_centres(closure, order):
+    """From the opening round: by the lengths of the legs' own waist seams, darts closed, measured on their outlines."""
+    made, parts = parts_of(closure=closure)
+    legs = {name: made.garments[0].panels[name].waist_closed for name in ("front", "back")}
+    band = parts["band"].panel
+    seam = LineString(band.edges["waist"].path.flat())
+    found = [(notch.code, seam.project(ShapelyPoint(notch.net.across, notch.net.down))) for notch in band.notches]
+    starts = {
+        "side-zip": ["front", "front", "back"],
+        "fly": ["front", "back", "back"],
+        "back-zip": ["back", "front", "front"],
+    }
+    at = [sum(legs[name] for name in starts[closure][: k + 1]) for k in range(3)]
+    assert [code for code, _ in found] == [*(mark.rpartition(".")[2] for mark in order), "overlap"]
+    assert [place for _, place in found] == pytest.approx([*at, 2 * sum(legs.values())], abs=0.5)
+
+
+def test_bands_joined_at_the_sides_are_as_long_as_the_legs_they_are_sewn_to():
+    for closure in ("side-zip", "fly"):
+        made, parts = parts_of(band_join="sides", closure=closure)
+        for name in ("front", "back"):
+            part = parts[f"{name}-band"]
+            sewn = part.count * (part.panel.edges["waist"].path.length - part.panel.lengths["overlap"].mm)
+            assert sewn == pytest.approx(2 * made.garments[0].panels[name].waist_closed, abs=0.5)
+        assert {check.code for check in made.checks if not check.ok} <= {"depth.sit"}
+
+
+@pytest.mark.parametrize("finish", ["casing", "paper-bag"])
+def test_a_waist_that_is_turned_down_over_a_yoke_is_refused(finish):
+    with pytest.raises(CuttingError, match=r"yoke: strip\.turned"):
+        planned(style="straight-trousers", waist_finish=finish, yoke=2)
