@@ -7,16 +7,16 @@ ProblemCode = Literal[
     "job.json", "job.utf8", "job.twice", "job.number", "job.large", "job.deep", "job.format", "job.newer",
     "job.unknown", "job.missing", "job.kind", "job.rule", "job.later", "job.many", "job.many_others", "job.id",
     "length.empty", "length.unreadable", "length.fraction", "length.negative", "length.unit", "length.feet",
-    "measure.missing", "measure.small", "measure.large", "measure.flat", "choice.small", "choice.large", "cloth.width",
-    "cloth.length", "cloth.small", "cloth.repeat", "cloth.price", "cloth.percent", "lay.seconds", "waist.too_large",
-    "extension.order", "depth.too_small", "hip_line.too_high", "knee.too_high", "length.too_short", "length.below_knee",
-    "method.style", "strip.too_deep", "strip.dart_out", "band.sides", "waist.steep", "strip.turned", "choice.unused",
-    "method.finish", "choice.band", "choice.no_band", "turn.too_deep", "hem.too_narrow", "hem.too_deep", "length.short",
-    "inner_leg.open", "side.open", "dart.outside", "pockets.twice", "outline.crossed", "choice.unused_top",
-    "choice.joined", "choice.of_seam", "choice.joined_closure", "choice.alone", "job.half", "job.jumpsuit_choices",
-    "armhole.low", "armhole.shallow", "neck.too_wide", "front.short", "bust_dart.large", "shoulder.wide",
-    "across.narrow", "sleeve.arm", "sleeve.short", "top.too_short", "cut.nothing_main", "cut.nothing_other",
-    "lay.broken", "lay.pin", "lay.by_hand", "lay.invalid",
+    "length.less", "length.less_or_half", "measure.missing", "measure.small", "measure.large", "measure.flat",
+    "choice.small", "choice.large", "cloth.width", "cloth.length", "cloth.small", "cloth.repeat", "cloth.price",
+    "cloth.percent", "lay.seconds", "opening.too_deep", "waist.too_large", "extension.order", "depth.too_small",
+    "hip_line.too_high", "knee.too_high", "length.too_short", "length.below_knee", "method.style", "strip.too_deep",
+    "strip.dart_out", "band.sides", "waist.steep", "strip.turned", "choice.unused", "method.finish", "choice.band",
+    "choice.no_band", "turn.too_deep", "hem.too_narrow", "hem.too_deep", "length.short", "inner_leg.open", "side.open",
+    "dart.outside", "pockets.twice", "outline.crossed", "choice.unused_top", "choice.joined", "choice.of_seam",
+    "choice.joined_closure", "choice.alone", "job.half", "job.jumpsuit_choices", "armhole.low", "armhole.shallow",
+    "neck.too_wide", "front.short", "bust_dart.large", "shoulder.wide", "across.narrow", "sleeve.arm", "sleeve.short",
+    "top.too_short", "cut.nothing_main", "cut.nothing_other", "lay.broken", "lay.pin", "lay.by_hand", "lay.invalid",
 ]
 """Why a job cannot be drafted."""
 FindingCode = Literal[
@@ -44,7 +44,7 @@ CheckCode = Literal[
 """What is measured again on the outlines."""
 FaultCode = Literal[
     "lay.overlap", "lay.outside", "lay.off_fold", "lay.turned", "lay.layers", "lay.count", "lay.pair", "lay.mirrored",
-    "lay.unknown_piece", "lay.unknown_section",
+    "lay.unknown_piece", "lay.unknown_section", "lay.too_long",
 ]
 """What the exact check finds in a lay."""
 # fmt: on

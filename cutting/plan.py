@@ -3,6 +3,7 @@
 Draft every garment, lay its pieces, count the cloth, put the marks in order, keep the ledger, check, say what is wrong.
 """
 
+from collections import Counter
 from collections.abc import Sequence
 from dataclasses import asdict, dataclass, replace
 
@@ -15,6 +16,7 @@ from cutting.dividing import first_laid
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
 from cutting.garments import Garment
+from cutting.geometry import Point
 from cutting.job import AnyAsk, Asked, Job, Outfit
 from cutting.lay import Bound, Laid, Lay, Placement
 from cutting.laying import Laying
@@ -28,7 +30,7 @@ from cutting.widths import WidthRow
 from cutting.widths import by_width as widths_of
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.10.0"
+CORE = "0.11.0"
 
 
 @dataclass(frozen=True)
@@ -104,18 +106,39 @@ def widths(job: Job) -> tuple[WidthRow, ...]:
 def by_hand(made: Plan, placements: Sequence[tuple[int, Placement]]) -> Plan:
     """The plan on a lay that was moved by hand: placements with the numbers of their sections; lengths are measured.
 
-    Raises CuttingError where it is not sound.
+    Raises CuttingError where it is not sound: more pieces than there are, or a cloth longer than all pieces one after
+    another, are refused before anything is measured.
     """
     lays = []
+    pieces = [piece for section in made.laid.sections for piece in section.pieces]
+    wanted = {piece.id: piece.count for piece in pieces}
+    placed = Counter(placement.piece for _, placement in placements)
+    if any(count > wanted.get(piece, 0) for piece, count in placed.items()):
+        raise refuse("lay.by_hand", LAY, fault="lay.count", faults=["lay.count"])
+    longest = SPARE + sum(piece.count * _across(piece.cut) for piece in pieces)
+    if any(not -longest <= at <= 2 * longest for _, p in placements for at in (p.x, p.y)):
+        raise refuse("lay.by_hand", LAY, fault="lay.too_long", faults=["lay.too_long"])
     for number, section in enumerate(made.laid.sections):
         own = tuple(placement for there, placement in placements if there == number)
         cuts = {piece.id: piece.cut for piece in section.pieces}
         axis = 1 if section.table.crosswise else 0
         ends = [p.point(corner)[axis] for p in own for corner in cuts.get(p.piece, ())]
+        if max(ends, default=0.0) > longest:
+            raise refuse("lay.by_hand", LAY, fault="lay.too_long", faults=["lay.too_long"])
         lays.append(Lay(section.table, own, max(ends, default=0.0)))
     if len(lays) <= max((there for there, _ in placements), default=-1):
         raise refuse("lay.by_hand", LAY, fault="lay.unknown_section", faults=["lay.unknown_section"])
     return with_lays(made, lays, refused="lay.by_hand")
+
+
+SPARE = 1000.0
+"""A lay may be so many mm longer than all its pieces one after another: room to put them down while they are moved."""
+
+
+def _across(outline: Sequence[Point]) -> float:
+    """The longer side of the rectangle around an outline, in mm."""
+    across, down = zip(*outline, strict=True)
+    return float(max(max(across) - min(across), max(down) - min(down)))
 
 
 def with_lays(

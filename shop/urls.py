@@ -12,7 +12,7 @@ from shop.api.api import api
 def page(request: HttpRequest) -> HttpResponse:
     """The single page; the browser part finds its own way from the address."""
     answer = render(request, "index.html")
-    answer["Cache-Control"] = "no-cache"
+    answer["Cache-Control"] = "no-store"
     return answer
 
 

@@ -1,6 +1,7 @@
 """What a fly, a belt and a turn-up ask for: facing, guard, loops, strips. Sizes are common practice, no source."""
 
 from cutting.drafting import Draft
+from cutting.errors import refuse
 from cutting.garments.part import Allowed, Part, strip
 from cutting.garments.seams import Seam, SeamCode, sewn
 from cutting.geometry import Line, Point, hermite, parted, unit
@@ -8,6 +9,8 @@ from cutting.lengths import Length, Rule, cm, found, inch, mm, named
 from cutting.methods import Ask
 from cutting.methods.sums import Sums
 from cutting.pieces import Panel, finish
+from cutting.pieces.panel import with_notches
+from cutting.where import choice
 
 SEAM = Rule(0.5)
 FACING, GUARD = Rule(2), Rule(4)
@@ -15,6 +18,7 @@ ROUND = 50.8
 """Over so many mm the foot of a fly's facing is rounded in to the centre."""
 FLY: tuple[tuple[SeamCode, str, str], ...] = (("fly", "centre", "crotch"), ("waist", "waist", "waist"))
 """How a fly's facing is sewn to the front."""
+FLY_STRIP = Rule(4)
 LOOP_LONG, LOOP_WIDE = cm(7.5), cm(5)
 LOOP_EACH, FEWEST = Rule(6), 5
 """A belt loop for each so much of the waist, and no fewer than so many."""
@@ -59,6 +63,30 @@ def _fly_facing(garment: str, front: Panel, closing: Length, ask: Ask) -> Panel:
     d.edge("outer", [hermite(upper.end, into, turn, unit(inner.minus(turn))), Line(turn, inner)], mm(0))
     d.lengths.update(seam_down=mm(0))
     return finish(garment, d)
+
+
+def opening_parts(garment: str, ask: Ask, legs: dict[str, Panel]) -> list[Part]:
+    """The fly of an elastic waist: a folded strip for each front, from the waist down; one goes over the other."""
+    if ask.front_opening == "none":
+        return []
+    front = legs["front" if "front" in legs else "leg"]
+    both, deep = Allowed(SEAM.now, SEAM.now), ask.front_opening_deep
+    panel = strip(garment, "fly-strip", named(deep, "fly") + SEAM.now * 2, FLY_STRIP.now, both, opening=deep)
+    return [Part(panel, 2, seams=(sewn("fly", "fly-strip.waist", f"{front.name}.crotch"),))]
+
+
+def with_opening(legs: dict[str, Panel], ask: Ask) -> dict[str, Panel]:
+    """The legs with a notch where the fly of an elastic waist ends, below it the centre is sewn. Raises CuttingError
+    where the seam is no longer than that.
+    """
+    if ask.front_opening == "none":
+        return legs
+    name = "front" if "front" in legs else "leg"
+    panel, deep = legs[name], ask.front_opening_deep
+    room = panel.edges["crotch"].path.length - 2 * SEAM.now.mm
+    if deep.mm > room:
+        raise refuse("opening.too_deep", choice("front_opening_deep"), wanted=deep, room=found(room, ""))
+    return legs | {name: with_notches(panel, panel.notch("crotch", "opening_end", deep.mm))}
 
 
 def turn_up_parts(garment: str, ask: Ask, legs: dict[str, Panel]) -> list[Part]:

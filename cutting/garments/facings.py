@@ -7,7 +7,7 @@ from cutting.drafting import Draft, Place
 from cutting.garments.part import Allowed, Part, strip
 from cutting.garments.seams import sewn
 from cutting.garments.strips import bias
-from cutting.geometry import Cubic, Line, Path, Point, unit
+from cutting.geometry import Cubic, Line, Path, Point, gap, unit
 from cutting.lengths import Length, Rule, found, inch, mm
 from cutting.methods.upper import TopAsk
 from cutting.pieces import Panel, finish
@@ -16,6 +16,8 @@ NECK, ARMHOLE = Rule(2.5, "facing"), Rule(2, "facing")
 STRIP = Rule(1.25, metric=3.5)
 TURNED_IN, SLIT_WIDE = Rule(0.75), Rule(2)
 """From so much allowance on a slit's edge is turned in; else a strip so wide is sewn to it."""
+FULL = (0.55, 0.65, 0.75)
+"""How far a neck facing's outer edge is rounded out: more where a square neck's corner would come too near."""
 MOST = 0.42
 """A facing takes no more than this share of the shoulder, so that neck's and armhole's do not meet."""
 
@@ -78,7 +80,10 @@ def _neck(garment: str, panel: Panel) -> Panel:
     low = d.mark("B2", Place(centre.end, "centre_neck").along(fall, NECK.now), "facing_centre", "centre_line").point
     down = Point(-along.down, along.across)
     deep, out = low.down - end.down, end.across - low.across
-    outer = Cubic(end, end.plus(down, 0.55 * deep), low.plus(Point(fall.down, -fall.across), 0.55 * out), low)
+    square = Point(fall.down, -fall.across)
+    tried = [Cubic(end, end.plus(down, full * deep), low.plus(square, full * out), low) for full in FULL]
+    kept = neck.path.flat()
+    outer = next((one for one in tried if gap([end, *one.flat(1.0)], kept) >= wide.mm / 2), tried[-1])
     d.edge("neck", list(neck.path.segments), neck.allowance)
     d.edge("shoulder", [Line(shoulder.path.start, end)], shoulder.allowance)
     d.edge("outer", [outer], mm(0))

@@ -6,7 +6,7 @@ from typing import ClassVar
 from cutting.body import Body
 from cutting.drafting import Step, Wide
 from cutting.errors import CuttingError, Problem
-from cutting.garments.closures import closure_parts, turn_up_parts
+from cutting.garments.closures import closure_parts, opening_parts, turn_up_parts, with_opening
 from cutting.garments.crotch import said_of_crotch
 from cutting.garments.cut_off import cut_off, said_of_laps
 from cutting.garments.garment import Garment
@@ -124,10 +124,11 @@ def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     drafted = notched(drawn, ask, "leg_line" if sums.knee_round is None else "knee", closing)
     legs, parts = _strips(drafted, ask)
     parts = waist_parts(name, ask, sums, legs) + parts
-    legs = with_channel(legs, ask)
+    legs = with_opening(with_channel(legs, ask), ask)
     bags = pockets(name, legs, ask, sums)
     legs = {key: _with(panel, bags) for key, panel in legs.items()}
-    parts += [*bags.parts, *closure_parts(name, ask, closing, legs, sums), *turn_up_parts(name, ask, legs)]
+    parts += [*bags.parts, *closure_parts(name, ask, closing, legs, sums), *opening_parts(name, ask, legs)]
+    parts += turn_up_parts(name, ask, legs)
     panels = legs | {part.panel.name: part.panel for part in parts}
     broken = [Problem("outline.crossed", GARMENT, {"panel": key}) for key, p in panels.items() if not _sound(p)]
     if broken:

@@ -9,7 +9,7 @@ from cutting.methods import Ask
 from cutting.methods.sums import Sums
 
 NotionCode = Literal[
-    "zip", "invisible-zip", "fly-zip", "open-zip", "zip-through", "elastic", "interfacing", "hook",
+    "zip", "invisible-zip", "fly-zip", "open-zip", "zip-through", "elastic", "interfacing", "hook", "button",
     "pocket-stay", "waist-stay", "neck-stay",
 ]  # fmt: skip
 ELASTIC_WIDE, TAPE_WIDE, BOTH_ENDS = Rule(1), Rule(0.5), Rule(1, "two_ends")
@@ -59,6 +59,8 @@ def lower_notions(
         bought.append(stay("pocket-stay", bag.panel.lengths["opening"], bag.count if bag.half else bag.count // 2))
     if ask.waist_finish == "joined":
         bought.append(stay("waist-stay", sums.waist_round or sums.opening))
+    if ask.front_opening != "none":
+        bought.append(Notion("button"))
     if ask.has_band and ask.closure != "none":
         bought.append(Notion("hook"))
     return bought

@@ -1,6 +1,6 @@
 """Points, lines, curves and outlines in the draft frame: across grows to the right, down downwards, in mm."""
 
-from cutting.geometry.outline import Crossing, area, beyond, crossings, is_simple, offset_polyline
+from cutting.geometry.outline import Crossing, area, beyond, crossings, gap, is_simple, offset_polyline
 from cutting.geometry.path import Cubic, Line, Path, Segment, beyond_path, hermite
 from cutting.geometry.point import ORIGIN, Point, distance, unit
 from cutting.geometry.smooth import BEND, parted, squared
@@ -9,5 +9,5 @@ from cutting.geometry.solve import bisect
 __all__ = [
     "BEND", "ORIGIN", "Crossing", "Cubic", "Line", "Path", "Point", "Segment", "area", "beyond", "beyond_path",
     "bisect",
-    "crossings", "distance", "hermite", "is_simple", "offset_polyline", "parted", "squared", "unit",
+    "crossings", "distance", "gap", "hermite", "is_simple", "offset_polyline", "parted", "squared", "unit",
 ]  # fmt: skip

@@ -70,6 +70,12 @@ def offset_polyline(points: Sequence[Point], by: float) -> list[Point]:
     return clean if distance(clean[0], moved[0]) <= distance(clean[-1], moved[0]) else clean[::-1]
 
 
+def gap(one: Sequence[Point], other: Sequence[Point]) -> float:
+    """The smallest distance between two polylines, in mm."""
+    lines = [LineString([(p.across, p.down) for p in points]) for points in (one, other)]
+    return float(lines[0].distance(lines[1]))
+
+
 def area(points: Sequence[Point]) -> float:
     """Square millimetres inside a closed outline (shoelace)."""
     return abs(sum(a.cross(b) for a, b in zip(points, [*points[1:], points[0]], strict=True))) / 2

@@ -43,7 +43,7 @@ def parted(path: Path, points: Sequence[Point]) -> list[Path | None]:
     ]
 
 
-SAME, CRUMB = 1e-6, 1e-3
+SAME, CRUMB = 1e-6, 0.5
 """Points nearer than this many mm are the same; a part of a segment shorter than that is left out."""
 
 

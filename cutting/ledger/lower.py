@@ -25,8 +25,8 @@ def lower_rows(garment: Lower) -> list[Row]:
         rows = [Row(garment.id, "waist", "resulting", None, cut - seams, darts, gathers, seams, cut)]
     cut, seams = both("hip_width", 2)
     hip = 2 * (sums.front_hip + sums.back_hip).mm
-    of_hip: Literal["driven", "resulting"] = "resulting" if sums.leg_on_fold else "driven"
     own = body.hip.mm if body.has("hip") else None
+    of_hip: Literal["driven", "resulting"] = "resulting" if sums.leg_on_fold or own is None else "driven"
     rows.append(Row(garment.id, "hip", of_hip, own, hip - (own or 0.0), 0.0, 0.0, seams, cut))
     cut, seams = both("crotch_width", 1)
     own = body.thigh.mm if body.has("thigh") else None

@@ -33,6 +33,9 @@ _SIZE = re.compile(
     r"^(?:(?P<whole>[0-9]{1,9})(?:[ -]|$))?(?P<over>[0-9]{1,4})/(?P<under>[0-9]{1,4})$"
     r"|^(?P<decimal>[0-9]{1,9}(?:[.,][0-9]{1,9})?|[.,][0-9]{1,9})$"
 )
+_LESS = re.compile(r"^(?P<whole>.+?) (?P<sign>less|-) (?P<ease>.+)$")
+_PART = re.compile(r"^[0-9]{1,4}/")
+"""After ` - ` a fraction alone could as well belong to the number before it."""
 _UNIT = re.compile(r"^(.*?) ?([a-z]+|\"|'')$")
 
 
@@ -52,10 +55,12 @@ def _size(text: str) -> Fraction:
 def read(typed: str, unit: Unit) -> Fraction:
     """The exact millimetres of a length as typed; bare numbers are in `unit`.
 
-    Raises CuttingError: length.empty, length.unreadable, length.fraction, length.negative, length.unit.
+    `38 less 2` and `38 - 2` are a reading and the ease that is in it: what is left is read. A number without a unit has
+    the other one's there. Raises CuttingError: length.empty, length.unreadable, length.fraction, length.negative,
+    length.unit, length.feet, length.less, length.less_or_half.
     """
     text = typed.strip().lower().replace("\u00a0", " ").replace("″", '"').replace("”", '"').replace("’", "'")
-    text = text.replace("′", "'").replace("\u2044", "/")
+    text = text.replace("′", "'").replace("\u2044", "/").replace("\u2212", "-")
     for glyph, plain in GLYPHS.items():
         text = text.replace(glyph, " " + plain)
     text = re.sub(r"\s+", " ", re.sub(r" ?/ ?", "/", text)).strip()
@@ -63,8 +68,31 @@ def read(typed: str, unit: Unit) -> Fraction:
         raise refuse("length.empty")
     if len(text) > 40:
         raise refuse("length.unreadable")
-    if re.match(r"^[-\u2212] ?[0-9.,]", text):
+    if re.match(r"^- ?[0-9.,]", text):
         raise refuse("length.negative")
+    less = _LESS.match(text)
+    if less is None:
+        return _one(text, unit)
+    if less["sign"] == "-" and _PART.match(less["ease"]):
+        raise refuse("length.less_or_half")
+    parts = less["whole"], less["ease"]
+    there = next(filter(None, map(_unit_of, parts)), unit)
+    left = _one(parts[0], there) - _one(parts[1], there)
+    if left <= 0:
+        raise refuse("length.less")
+    return left
+
+
+def _unit_of(text: str) -> str | None:
+    """The unit that one length has of its own; feet are of inches."""
+    if _FEET.match(text):
+        return "in"
+    own = _UNIT.match(text)
+    return NAMES.get(own[2]) if own else None
+
+
+def _one(text: str, unit: str) -> Fraction:
+    """One length: feet and inches, a number and its unit, or a bare number in `unit`."""
     feet = _FEET.match(text)
     if feet:
         rest = feet[2].removesuffix("inches").removesuffix("inch").removesuffix("in").removesuffix("''")

@@ -123,6 +123,8 @@ class Ask:
     yoke: Fixed | None = None
     back_from: str = "front"
     belt_loops: str = "none"
+    front_opening: str = "none"
+    front_opening_deep: Fixed = field(default_factory=lambda: inch(7))
     band_join: str = "none"
     waist_cleanup: str = "back-to-front"
     marking: str = "on-cloth"

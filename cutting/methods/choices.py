@@ -131,6 +131,8 @@ LOWER: dict[str, Choice] = grouped({
         "front_waist": rule("waist hip", need("waist_finish", "half-elastic")),
         "waist_position": rule("worn natural high low"),
         "belt_loops": rule("none four by-waist", ALONE),
+        "front_opening": rule("none buttoned", need("waist_finish", "elastic-band", "casing"), need("closure", "none")),
+        "front_opening_deep": length(3, 10, need("front_opening", "buttoned")),
     },
     "fit": {
         "seat": rule("flat usual full", need("by_seat", "yes")),

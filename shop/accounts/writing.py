@@ -28,12 +28,29 @@ class StaleError(ShopError):
         return model_to_dict(self.row) | {"version": self.row.version}
 
 
+class BlankError(ShopError):
+    """A row that people call by a name or a title has none; `where` is the field."""
+
+    code = "blank"
+
+    def __init__(self, where: str):
+        what, mend = f"The {where} is missing", f"Type a {where}."
+        super().__init__(f"{what}. {mend}", [{"where": where, "code": self.code, "what": what, "mend": mend}])
+
+
+CALLED_BY = ("name", "title")
+
+
 def put_row(model: type[Row], *, actor: User, id: UUID, version: int, **fields: Any) -> Row:
     """Make or change the row `id` of the actor's workshop.
 
-    The same content again changes nothing. Raises StaleError where `version` is not the row's, Http404 where the id
-    is another workshop's.
+    Texts are trimmed; the same content again changes nothing. Raises BlankError, StaleError where `version` is not the
+    row's, Http404 where the id is another workshop's.
     """
+    fields = {key: value.strip() if isinstance(value, str) else value for key, value in fields.items()}
+    for key in CALLED_BY:
+        if fields.get(key) == "":
+            raise BlankError(key)
     for _ in range(2):
         try:
             with transaction.atomic():

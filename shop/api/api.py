@@ -4,9 +4,12 @@ from ninja import NinjaAPI
 from ninja.security import SessionAuth
 
 from shop.api import errors
+from shop.api.incoming import Incoming
 from shop.api.routers import clients, design, group, lays, orders, people, session, sheets, shelf, tape
 
-api = NinjaAPI(title="Plavet", version="1", docs_url=None, openapi_url=None, auth=SessionAuth(csrf=True))
+api = NinjaAPI(
+    title="Plavet", version="1", docs_url=None, openapi_url=None, auth=SessionAuth(csrf=True), parser=Incoming()
+)
 errors.install(api)
 api.add_router("/session", session.router)
 api.add_router("", clients.router)

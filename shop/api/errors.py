@@ -6,17 +6,27 @@ import uuid
 from collections.abc import Callable, Sequence
 from typing import Any
 
+from django.core.exceptions import RequestDataTooBig
 from django.http import Http404, HttpRequest, HttpResponse, JsonResponse
 from ninja import NinjaAPI
-from ninja.errors import AuthenticationError, ValidationError
+from ninja.errors import AuthenticationError, HttpError, ValidationError
 
 from shop.errors import ShopError
 
 log = logging.getLogger("plavet")
+IN_WORDS = {
+    400: ("This request cannot be read.", "request"),
+    403: ("This page is too old to be trusted. Load it again; what you typed is kept.", "page"),
+    404: ("There is no such address.", "address"),
+    405: ("This address does not take that.", "method"),
+    413: ("This is more than is taken at once, 1 MB. Send it in parts.", "large"),
+    429: ("Too many wrong passwords. Wait a quarter of an hour, then try again.", "throttled"),
+}
+"""What the framework refuses by itself, before a room is reached: title and code by status."""
 
 
 class RequestIdMiddleware:
-    """Gives each request an id, answers with it, and turns the lock-out's plain text into problem+json."""
+    """Gives each request an id, answers with it, and turns what is refused in plain text into problem+json."""
 
     def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]):
         self.get_response = get_response
@@ -24,11 +34,8 @@ class RequestIdMiddleware:
     def __call__(self, request: HttpRequest) -> HttpResponse:
         request.request_id = uuid.uuid4().hex  # type: ignore[attr-defined]  # Django's request takes attributes
         answer = self.get_response(request)
-        if answer.status_code in (403, 429) and request.path.startswith("/api/") and not _is_json(answer):
-            if answer.status_code == 429:
-                title, code = "Too many wrong passwords. Wait a quarter of an hour, then try again.", "throttled"
-            else:
-                title, code = "This page is too old to be trusted. Load it again; what you typed is kept.", "page"
+        if answer.status_code in IN_WORDS and request.path.startswith("/api/") and not _is_json(answer):
+            title, code = IN_WORDS[answer.status_code]
             answer = problem(request, answer.status_code, title, code=code)
         answer["X-Request-Id"] = request.request_id  # type: ignore[attr-defined]  # set above
         return answer
@@ -57,7 +64,8 @@ def problem(
     }
     if theirs is not None:
         body["theirs"] = json.loads(json.dumps(theirs, default=str))
-    return JsonResponse(body, status=status, content_type="application/problem+json")
+    headers = {"Cache-Control": "no-store"}
+    return JsonResponse(body, status=status, content_type="application/problem+json", headers=headers)
 
 
 def install(api: NinjaAPI) -> None:
@@ -87,6 +95,19 @@ def install(api: NinjaAPI) -> None:
             for one in error.errors
         ]
         return problem(request, 422, "Some fields cannot be read.", found, code="request")
+
+    @api.exception_handler(HttpError)
+    def unreadable(request: HttpRequest, error: HttpError) -> HttpResponse:
+        why = error.__cause__
+        if isinstance(why, ShopError):
+            return refused(request, why)
+        title, code = IN_WORDS.get(error.status_code, IN_WORDS[400])
+        return problem(request, error.status_code, title, code=code)
+
+    @api.exception_handler(RequestDataTooBig)
+    def large(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
+        title, code = IN_WORDS[413]
+        return problem(request, 413, title, code=code)
 
     @api.exception_handler(Exception)
     def broken(request: HttpRequest, error: Exception) -> HttpResponse:

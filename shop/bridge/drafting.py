@@ -10,7 +10,7 @@ from cutting.formats import keep, read_job
 from cutting.formats.garment_v1 import GarmentIn, read_garment
 from cutting.formats.keep import keep_widths
 from cutting.formats.lay_v1 import placements_of, stored_lays
-from cutting.formats.plan_shape import LayOut, PlacementOut, PlanOut, WidthOut
+from cutting.formats.plan_shape import LayOut, PlanOut, WidthOut
 from cutting.kinds import KINDS, PAIRS, all_styles, kind_of
 from cutting.plan import CORE, by_hand, plan, widths, with_lays
 from cutting.where import LAY, Where
@@ -22,7 +22,6 @@ CORE_VERSION = CORE
 # The wire's shapes, for the API to describe.
 PlanShape: TypeAlias = PlanOut
 LayShape: TypeAlias = LayOut
-PlacementShape: TypeAlias = PlacementOut
 WidthShape: TypeAlias = WidthOut
 
 
@@ -46,7 +45,7 @@ def job_garment(name: str, style: str, method: str, choices: dict[str, Any], wai
     """
     worn = {"waist_position": waist} if waist != "worn" else {}
     if style in PAIRS:
-        halves = {kind: dict(choices.get(kind) or {}) for kind in PAIRS[style].halves}
+        halves = {kind: choices.get(kind) or {} for kind in PAIRS[style].halves}
         return {"id": name, "style": style, **{kind: _worn(kind, half, worn) for kind, half in halves.items()}}
     kind = kind_of(style).name if style in all_styles() else ""
     made = {"style": style, "method": method, "choices": choices}
@@ -55,9 +54,10 @@ def job_garment(name: str, style: str, method: str, choices: dict[str, Any], wai
 
 def _worn(kind: str, made: dict[str, Any], worn: dict[str, str]) -> dict[str, Any] | None:
     """What is made, with where the waist is worn where its kind is drafted from it; None where nothing is made."""
-    if not made or "waist_position" not in (KINDS[kind].choices if kind in KINDS else {}):
+    if not isinstance(made, dict) or not made or "waist_position" not in (KINDS[kind].choices if kind in KINDS else {}):
         return made or None
-    return made | {"choices": worn | (made.get("choices") or {})}
+    chosen = made.get("choices") or {}
+    return made | {"choices": worn | chosen} if isinstance(chosen, dict) else made
 
 
 def starts_from(style: str, method: str) -> dict[str, Any]:

@@ -40,6 +40,7 @@ MIDDLEWARE = [
     "django.middleware.gzip.GZipMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "shop.api.errors.RequestIdMiddleware",
+    "shop.api.gate.GateMiddleware",
     "csp.middleware.CSPMiddleware",
     "django.contrib.sessions.middleware.SessionMiddleware",
     "django.middleware.common.CommonMiddleware",

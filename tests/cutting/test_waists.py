@@ -8,6 +8,8 @@ from shapely.ops import unary_union
 
 from cutting.errors import CuttingError
 from cutting.formats import plan_to_wire, read_job
+from cutting.kinds import kind_of
+from cutting.lengths import inch
 from cutting.methods import resolve
 from cutting.plan import plan
 from tests.jobs import FIVE, job, parts_of, planned, size_of
@@ -107,6 +109,58 @@ def test_stretch_lets_a_pull_on_waist_pass_the_hip():
     opening = [next(c for c in made.checks if c.code == "waist.opening") for made in (stiff, gives)]
     assert [check.ok for check in opening] == [False, True]
     assert opening[1].right == pytest.approx(opening[0].right * 1.25)
+
+
+@pytest.mark.parametrize(
+    ("style", "method", "leg"), [("boxers", "one-piece-leg", "leg"), ("shorts", "quarter-hip", "front")]
+)
+def test_a_fly_under_elastic_is_open_7_down_the_centre_between_two_folded_strips(style, method, leg):
+    raw = job({"body_rise": 11}, style=style, waist_finish="casing", front_opening="buttoned")
+    raw["garments"][0]["method"] = method
+    made = plan(read_job(raw), by_width=False)
+    (garment,) = made.garments
+    (strip,) = [part for part in garment.parts if part.panel.name == "fly-strip"]
+    assert strip.count == 2
+    assert size_of(strip) == pytest.approx((4, 8))
+    (end,) = [notch for notch in garment.panels[leg].notches if notch.code == "opening_end"]
+    centre = LineString(garment.panels[leg].edges["crotch"].path.flat(0.001))
+    assert centre.project(ShapelyPoint(end.net)) / INCH == pytest.approx(7, abs=0.01)
+    assert [(one.code, one.count) for one in garment.notions if one.code == "button"] == [("button", 1)]
+    raw["garments"][0]["choices"] |= {"front_opening_deep": 10, "length": 15} | (
+        {"crotch_depth": 6} if leg == "front" else {}
+    )
+    if leg == "front":
+        with pytest.raises(CuttingError, match=r"opening\.too_deep"):
+            plan(read_job(raw), by_width=False)
+
+
+def test_half_elastic_shorts_need_no_hip_and_hang_from_what_the_waist_is_let_out_to():
+    """A flat front of waist/4, the back 3 1/2 wider: waist + 7 all round at the waist and at the hip line."""
+    chosen = {
+        "waist_finish": "half-elastic",
+        "crotch_depth": "seated",
+        "hip_ease": 0,
+        "length": 15,
+        "front_darts": "none",
+    }
+    made = planned({"waist": 29, "hip": None, "thigh": None, "body_rise": 10}, style="shorts", **chosen)
+    panels = made.garments[0].panels
+    for name, top in (("front", 29 / 4), ("back", 29 / 4 + 3.5)):
+        assert panels[name].edges["waist"].path.length / INCH == pytest.approx(top, abs=0.02)
+    hip = next(one for one in made.checks if one.code == "girth.hip")
+    assert (hip.left / INCH, hip.right / INCH) == pytest.approx((36, 36), abs=0.04)
+    assert "hip.unmeasured" in {one.code for one in made.findings}
+    assert [one.code for one in made.checks if not one.ok] == []
+    kind = kind_of("shorts")
+    for depth, wanted in (("seated", False), ("hip/4", True)):
+        ask = kind.resolve(
+            "quarter-hip",
+            "shorts",
+            chosen | {"crotch_depth": depth, "hip_ease": inch(0), "length": inch(15)},
+            None,
+            False,
+        )
+        assert ("hip" in kind.needs("quarter-hip", ask, FIVE["small"])) == wanted
 
 
 def test_the_three_ways_to_clean_up_a_waist():

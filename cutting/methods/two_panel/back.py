@@ -110,7 +110,8 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     if raised < -LOWEST_SIDE or side_top.across < hip.point.across - FURTHEST_SIDE:
         if ask.back_side_out.size or sums.waist_girth is None:
             raise refuse("side.open", choice("back_side_out" if ask.back_side_out.size else "seat_raise"))
-        raise refuse("waist.too_large", measure("waist"), waist=sums.waist_girth, hip=body.hip)
+        around = body.hip if body.has("hip") else (sums.front_hip + sums.back_hip) * 2
+        raise refuse("waist.too_large", measure("waist"), waist=sums.waist_girth, hip=around)
     if side_top.down - top.point.down > STEEPEST * distance(side_top, top.point):
         raise refuse("waist.steep", choice("seat_raise"), lift=sums.lift, waist=width)
     d.stage = "waist"

@@ -115,12 +115,12 @@ def to_hem(body: Body, ask: Ask, depth: Length, knee: Length) -> Length:
     return body.outseam
 
 
-def to_hip_line(body: Body, ask: Ask, depth: Length) -> Length:
+def to_hip_line(body: Body, ask: Ask, depth: Length, hip: Length) -> Length:
     """Measured, or 2 in or hip/16 above the crotch line; never nearer to it than 1 in."""
     if ask.hip_line == "measured" and body.has("waist_to_hip"):
         return least(body.waist_to_hip, depth - inch(1))
     if ask.hip_line == "hip/16-above":
-        return depth - body.hip / 16
+        return depth - hip / 16
     return depth - inch(2)
 
 

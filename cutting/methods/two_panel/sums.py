@@ -11,7 +11,7 @@ from cutting.body import Body
 from cutting.codes import FindingCode
 from cutting.errors import refuse
 from cutting.finding import Finding
-from cutting.lengths import Fixed, Length, found, inch, mm, named
+from cutting.lengths import Fixed, Length, Rule, found, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.darts import Darts, back_darts, front_share
 from cutting.methods.share import least, most
@@ -35,6 +35,8 @@ from cutting.where import choice, measure, part
 Seats = Mapping[str, tuple[float, float, float]]
 SEATS: Seats = {"flat": (1.5, 1, 1.5), "usual": (2, 1.5, 2), "full": (3, 2, 2.5)}
 """By the seat: the back's tip, raise and slant in inches."""
+LET_OUT = Rule(3.5, "half_elastic")
+"""The half that has elastic is wider than the flat front by so much."""
 CLEANUPS: Mapping[str, FindingCode] = {
     "back-larger": "waist.back-larger", "redraw-centre": "waist.redraw-centre", "re-mark-side": "waist.re-mark-side",
 }  # fmt: skip
@@ -46,7 +48,8 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     style = STYLES[ask.style]
     body.need(*needs(ask))
     findings: list[Finding] = []
-    hip = body.hip + named(ask.hip_ease, "hip_ease") if ask.ease_place == "measure" else body.hip
+    own_hip = _hip_or_let_out(body, ask)
+    hip = own_hip + named(ask.hip_ease, "hip_ease") if ask.ease_place == "measure" else own_hip
     front_panel, back_panel = _panels(hip, ask)
     front_hip, back_hip = front_panel * ask.fullness, back_panel * ask.fullness
     if ask.back_side_out.size:
@@ -60,7 +63,7 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     else:
         shares = [front_hip - ask.waist_in, back_hip - ask.waist_in]
     if girth is not None and not gathered and shares[0].mm - front_hip.mm > 38.1:
-        raise refuse("waist.too_large", measure("waist"), waist=girth, hip=body.hip)
+        raise refuse("waist.too_large", measure("waist"), waist=girth, hip=own_hip)
 
     depth = crotch_depth(hip, body, ask)
     if ask.crotch_depth == "hip/3-1" or (ask.crotch_depth == "rise" and measured_rise(body) is None):
@@ -73,7 +76,7 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     top: Length = named(ask.band_depth, "band") if ask.band == "below" else ask.inside
     knee_depth = to_knee(body, ask, depth)
     length = to_hem(body, ask, depth, knee_depth)
-    hip_depth = to_hip_line(body, ask, depth)
+    hip_depth = to_hip_line(body, ask, depth, own_hip)
     deep = bool(too_deep(body, ask, depth))
     check_levels(top, hip_depth, depth, knee_depth, length, style.leg == "short", [] if deep else findings)
 
@@ -114,7 +117,9 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
             slant_used = slant_used - ask.back_waist_extra
     elif ask.waist_finish == "half-elastic":
         closed = front_hip if flat_front else shares[0]
-        behind = most(closed + inch(3.5, "half_elastic"), (body.hip + inch(1, "to_pass")) / 2 - closed)
+        behind = closed + LET_OUT.now
+        if body.has("hip"):
+            behind = most(behind, (body.hip + inch(1, "to_pass")) / 2 - closed)
         widths = [closed + front.all, behind]
         slant_used = least(mm(0), back_hip - behind)
     else:
@@ -130,7 +135,7 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
         shares = [front_hip, waist_round / 2 - front_hip]
     gathers = [width - share - darts.all for width, share, darts in zip(widths, shares, (front, back), strict=True)]
     if girth is not None and not gathered and ask.front_darts is None and spare.mm < 0:
-        findings.append(Finding("waist.over_hip", "warn", measure("waist"), {"waist": girth, "hip": body.hip}))
+        findings.append(Finding("waist.over_hip", "warn", measure("waist"), {"waist": girth, "hip": own_hip}))
     elif not gathered and front.count == 0 and ask.front_darts != "none" and not flat_front:
         findings.append(Finding("dart.none", "note", part("front"), {"spare": spare}))
     _check_turns(ask, style, hip_depth - top - drop, length - depth)
@@ -148,7 +153,8 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
     if style.leg == "short":
         thigh_depth = least(thigh_depth, length - inch(0.5))
     return Sums(
-        hip=hip, front_hip=front_hip, back_hip=back_hip, waist_girth=girth, waist_round=waist_round,
+        hip=hip if body.has("hip") else None, front_hip=front_hip, back_hip=back_hip,
+        waist_girth=girth, waist_round=waist_round,
         front_waist=widths[0], back_waist=widths[1],
         front_gathers=gathers[0] if abs(gathers[0].mm) > 1e-6 else mm(0),
         back_gathers=gathers[1] if abs(gathers[1].mm) > 1e-6 else mm(0),
@@ -160,6 +166,21 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
         knee_round=knee_round, hem_round=hem_round,
         findings=(*findings, *too_deep(body, ask, depth), *unmeasured(body, ask, crotch_round)),
     )  # fmt: skip
+
+
+def _hip_or_let_out(body: Body, ask: Ask) -> Length:
+    """The hip; of half elastic without one what the waist is let out to, from which the legs hang straight down."""
+    if body.has("hip") or _needs_hip(ask):
+        return body.hip
+    girth = waist_girth(body, ask)
+    assert girth is not None
+    return girth + named(ask.waist_ease, "waist_ease") + LET_OUT.now * 2
+
+
+def _needs_hip(ask: Ask) -> bool:
+    """Whether a draft starts from the hip: not half elastic over a flat front, where no rule of depth has it."""
+    flat = ask.waist_finish == "half-elastic" and ask.front_waist == "waist" and ask.crotch_fit == "rule"
+    return not (flat and (isinstance(ask.crotch_depth, Fixed) or ask.crotch_depth in ("seated", "outseam-inseam")))
 
 
 def _panels(hip: Length, ask: Ask) -> tuple[Length, Length]:
@@ -230,7 +251,7 @@ def _seat(ask: Ask, seats: Seats) -> tuple[Length, Length, Length, Length]:
 def needs(ask: Ask) -> tuple[str, ...]:
     """The measurements that such a draft cannot be made without: each of them moves a line or a strip of it."""
     style = STYLES[ask.style]
-    keys = ["hip", *of_depth(ask)]
+    keys = [*(["hip"] if _needs_hip(ask) else []), *of_depth(ask)]
     if ask.waist_finish not in ("elastic-band", "casing"):
         keys.append("waist")
     if ask.crotch_extension in THIGH_RULES:

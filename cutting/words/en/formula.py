@@ -17,7 +17,7 @@ LABELS = {
     "hip_below_waist": "below the waist", "above_the_waist": "above the waist", "short_sleeve": "of sleeve", "under_the_cap": "under the cap", "hand": "for the hand", "cuff": "finished cuff", "cuff_ease": "ease in the cuff", "drawn_in": "drawn in to the cuff", "sleeve_slit": "of slit",
     "over_the_dart": "so that it meets the dart below", "narrower": "narrower", "two_ends": "for both ends", "facing": "of facing", "allowance.neck": "neck seam", "allowance.shoulder": "shoulder seam",
     "allowance.armhole": "armhole seam", "allowance.cap": "armhole seam", "allowance.underarm": "underarm seam",
-    "hem_ease": "ease at the hem", "side_out": "that the back's side is out", "back_waist_extra": "more behind", "to_pass": "to pass", "below_the_stitching": "below the stitching", "under_the_opening": "under the opening", "stitched": "of turned waist",
+    "hem_ease": "ease at the hem", "side_out": "that the back's side is out", "back_waist_extra": "more behind", "to_pass": "to pass", "below_the_stitching": "below the stitching", "under_the_opening": "under the opening", "fly": "of the fly", "stitched": "of turned waist",
     "to_sit": "to sit", "off_the_floor": "off the floor", "by_crotch_share": "so that the front has its share of the crotch seam", "by_crotch_length": "that fits the crotch length",
     "opening": "of opening",
     "overlap": "overlap", "hem": "hem", "zip": "zip", "crotch_ease": "crotch ease", "hip_ease": "hip ease",

@@ -139,7 +139,7 @@ PANELS = {
     "curved-patch": "curved patch", "turn-up": "turn-up", "mouth-piping": "mouth piping", "slit-facing": "slit facing", "placket": "placket", "channel": "channel", "tie": "tie", "yoke": "yoke", "pocket-bag": "pocket bag", "front-pocket-bag": "front pocket bag", "pocket-facing": "pocket facing",
     "pocket-backing": "pocket backing", "patch": "patch pocket", "outside-patch": "outside pocket", "piping": "piping",
     **top_marks.PANELS,
-    "bag-facing": "bag facing", "fly-facing": "fly facing", "fly-guard": "fly guard", "belt-loops": "belt loops",
+    "bag-facing": "bag facing", "fly-facing": "fly facing", "fly-guard": "fly guard", "fly-strip": "fly strip", "belt-loops": "belt loops",
 }  # fmt: skip
 """What each panel is called."""
 _STRIP: dict[str, tuple[str, str]] = {
@@ -189,6 +189,7 @@ _REASONS: dict[str, dict[str, str]] = {
     "band": _BAND, "front-band": _BAND,
     "back-band": _BAND | {"strip_length": "As long as the back's waist laid flat: the elastic gathers it."},
     "channel": {"strip_length": "As long as the waist laid flat, sewn inside under the heading.", "strip_depth": "It holds the elastic."},
+    "fly-strip": {"strip_length": "As long as the fly and two seams.", "strip_depth": "Folded along its middle; one goes over the other."},
     "fly-guard": {"strip_length": "As long as the zip and 1 in.", "strip_depth": "Folded along its middle; it is behind the zip."},
     "belt-loops": {"strip_length": "Cut in four when it is sewn and turned.", "strip_depth": "Folded twice."},
     "piping": {"strip_length": "As long as the pocket's edge and 1 in.", "strip_depth": "Cut on the bias, so that it goes round the corner."},

@@ -30,6 +30,8 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "length.fraction": ("The fraction is not one a tape has", "Type it like 38 1/2: the upper number smaller than the lower."),
     "length.negative": ("A length cannot be below nothing", "Leave the minus out."),
     "length.unit": ("The unit is not known", "Use in, yd, cm, mm or m."),
+    "length.less": ("What is taken off is as much as the length, or more", "Type the reading first, then the ease that is in it: 38 less 2."),
+    "length.less_or_half": ("This could be the number and a half, or the number less a half", "Type 38 1/2, or 38 less 1/2."),
     "length.feet": ("There are 12 inches or more after the feet", "Carry them over, such as 4' 2\"."),
     "measure.missing": ("{name} is missing", "Measure it and write it on the sheet."),
     "measure.small": ("{shown} is too small for a {name}", "Measure again, or check the unit: {unit_hint}"),
@@ -44,6 +46,7 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "cloth.price": ("{word} is not a price", "Type it like 4.50, for one yard or one metre; or leave it empty."),
     "cloth.percent": ("This is not a share that cloth has", "Give 0 to {most} percent."),
     "lay.seconds": ("The time for the lay is out of range", "Give 0 to 600 seconds."),
+    "opening.too_deep": ("A fly of {wanted} is longer than the front's seam has room for, {room}", "Give a shorter one."),
     "waist.too_large": ("The waist of {waist} is far over the hip of {hip}", "A fitted waist cannot close over it; measure the hip over the fullest part of the body, or plan a gathered waist."),
     "extension.order": ("The back extension of {back} is under the front's of {front}", "Give the back at least as much as the front."),
     "depth.too_small": ("The crotch depth of {depth} leaves no room to sit", "Choose a deeper rule, or measure the rise seated."),
@@ -122,6 +125,7 @@ AT_FAULT = {
     "lay.pair": "left and right are not equal in number",
     "lay.mirrored": "a piece would come out mirrored",
     "lay.unknown_piece": "a piece is not of this plan",
+    "lay.too_long": "it is longer than all pieces one after another",
     "lay.unknown_section": "a piece is in a section that is not there",
 }
 """What the exact check finds in a lay."""

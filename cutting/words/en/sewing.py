@@ -5,7 +5,7 @@ from cutting.words.en.marks import PANELS
 NOTIONS = {
     "zip": "zip", "invisible-zip": "invisible zip", "fly-zip": "fly zip", "open-zip": "open zip",
     "zip-through": "zip for top and trousers", "elastic": "elastic, 1 in wide",
-    "interfacing": "interfacing for the {panel}", "hook": "hook and bar",
+    "interfacing": "interfacing for the {panel}", "hook": "hook and bar", "button": "button",
     "pocket-stay": "stay tape for a pocket's mouth", "waist-stay": "stay tape for the waist seam",
     "neck-stay": "stay tape for the back neck",
 }  # fmt: skip

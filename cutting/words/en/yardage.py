@@ -23,4 +23,5 @@ def cost_formula(bought: Yardage, unit: Unit) -> str:
     if bought.price is None:
         return ""
     amount = f"{bought.buy / float(bought.priced_in):.3f}".rstrip("0").rstrip(".")
-    return f"{amount} {'yards' if unit == 'in' else 'm'} x {float(bought.price):.2f}"
+    one = "yard" if float(amount) <= 1 else "yards"
+    return f"{amount} {one if unit == 'in' else 'm'} x {float(bought.price):.2f}"

@@ -8,6 +8,7 @@ from ninja import Field, Query, Router, Schema
 
 from shop.accounts.rights import allow, rights_of
 from shop.api.auth import person
+from shop.api.incoming import Version
 from shop.api.routers.file import FileIn, FileOut, LineOut
 from shop.clients import book, queries, vcard
 from shop.clients.models import Client
@@ -17,7 +18,7 @@ router = Router(tags=["clients"])
 
 
 class ClientIn(Schema):
-    version: int = 0
+    version: Version = 0
     name: str = Field(min_length=1, max_length=120)
     phone: str = Field("", max_length=40)
     email: str = Field("", max_length=120)

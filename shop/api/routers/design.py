@@ -7,6 +7,7 @@ from django.http import HttpRequest
 from ninja import Field, Router, Schema
 
 from shop.api.auth import person
+from shop.api.incoming import Version
 from shop.bridge.designing import DesignOut, Outline, design, draft_alone, kept_alone, silhouettes
 from shop.bridge.drafting import PlanShape
 from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
@@ -20,10 +21,10 @@ router = Router(tags=["design"])
 
 
 class HouseRuleIn(Schema):
-    version: int = 0
+    version: Version = 0
     name: str = Field(min_length=1, max_length=60)
     method: str = Field(max_length=40)
-    choices: dict[str, Any]
+    choices: dict[str, Any] = Field(max_length=120)
     usual: bool = False
     removed: bool = False
 

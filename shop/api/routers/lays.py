@@ -1,6 +1,6 @@
 """Searches for a shorter lay."""
 
-from typing import Literal
+from typing import Annotated, Literal
 from uuid import UUID
 
 from django.http import HttpRequest
@@ -8,7 +8,7 @@ from ninja import Field, Router, Schema
 
 from shop.api.auth import person
 from shop.api.routers.orders import PlanAnswer, plan_answer
-from shop.bridge.drafting import LayShape, PlacementShape
+from shop.bridge.drafting import LayShape
 from shop.bridge.words import said_lay, words
 from shop.plans import lays, queries, searches
 from shop.plans.models import LayRun
@@ -16,11 +16,29 @@ from shop.plans.models import LayRun
 router = Router(tags=["lays"])
 
 
+FAR = 60_000
+"""No cloth is so many mm long."""
+
+
+class PlacementIn(Schema):
+    """Where a piece is put, in mm; the numbers of its layers and of its section."""
+
+    piece: str = Field(max_length=120)
+    copies: int = Field(ge=1, le=64)
+    layers: list[Annotated[int, Field(ge=0, le=64)]] = Field(max_length=16)
+    section: int = Field(ge=0, le=16)
+    x_mm: float = Field(ge=-FAR, le=FAR)
+    y_mm: float = Field(ge=-FAR, le=FAR)
+    turned: bool
+    mirrored: bool
+    under: bool = False
+
+
 class HeldIn(Schema):
     """Where every piece is, and the numbers of those that stay there while the rest is laid anew."""
 
-    placements: list[PlacementShape] = Field(max_length=500)
-    pins: list[int] = Field(max_length=500)
+    placements: list[PlacementIn] = Field(max_length=500)
+    pins: list[Annotated[int, Field(ge=0, le=500)]] = Field(max_length=500)
 
 
 class LayRunIn(Schema):
@@ -92,7 +110,7 @@ class HandIn(Schema):
     """Where every piece is; `id` is the move's own."""
 
     id: UUID
-    placements: list[PlacementShape] = Field(max_length=500)
+    placements: list[PlacementIn] = Field(max_length=500)
 
 
 @router.put("/plans/{id}/hand", response=PlanAnswer, by_alias=True)

@@ -10,6 +10,7 @@ from ninja import Field, Query, Router, Schema
 from shop.accounts.reading import page_of
 from shop.accounts.writing import own
 from shop.api.auth import person
+from shop.api.incoming import Day, Version
 from shop.api.routers.clients import ClientOut, client_out
 from shop.api.routers.sheets import SheetOut, sheet_out
 from shop.bridge.drafting import PlanShape, WidthShape
@@ -32,21 +33,21 @@ router = Router(tags=["orders"])
 
 
 class OrderIn(Schema):
-    version: int = 0
+    version: Version = 0
     client: UUID
     sheet: UUID
     cloth: UUID
     title: str = Field(min_length=1, max_length=120)
-    promised_on: date
+    promised_on: Day
 
 
 class GarmentIn(Schema):
-    version: int = 0
+    version: Version = 0
     order: UUID
     name: str = Field(max_length=40)
     style: str = Field(max_length=40)
     method: str = Field(max_length=40)
-    choices: dict[str, Any]
+    choices: dict[str, Any] = Field(max_length=120)
     removed: bool = False
 
 
@@ -63,7 +64,7 @@ class GarmentOut(Schema):
 
 
 class ClothIn(Schema):
-    version: int = 0
+    version: Version = 0
     kind: str = Field(max_length=40)
     colour: str = Field(pattern=r"^#[0-9A-Fa-f]{6}$")
     width: str = Field(max_length=40)

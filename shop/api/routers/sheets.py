@@ -8,6 +8,7 @@ from django.http import HttpRequest
 from ninja import Field, Query, Router, Schema
 
 from shop.api.auth import person
+from shop.api.incoming import Day, Version
 from shop.api.routers.file import FileIn, FileOut, LineOut
 from shop.bridge.measuring import flat_reading
 from shop.bridge.measuring import points as points_of
@@ -40,9 +41,9 @@ class ReadingOut(Schema):
 
 
 class SheetIn(Schema):
-    version: int = 0
+    version: Version = 0
     client: UUID
-    taken_on: date
+    taken_on: Day
     unit: Literal["in", "cm"]
     waist: Literal["natural", "low", "high", "worn"] = "worn"
     corrects: UUID | None = None

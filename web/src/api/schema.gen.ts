@@ -1655,7 +1655,7 @@ export interface components {
              */
             id: string;
             /** Placements */
-            placements: components["schemas"]["PlacementOut"][];
+            placements: components["schemas"]["PlacementIn"][];
         };
         /**
          * HeldIn
@@ -1665,7 +1665,7 @@ export interface components {
             /** Pins */
             pins: number[];
             /** Placements */
-            placements: components["schemas"]["PlacementOut"][];
+            placements: components["schemas"]["PlacementIn"][];
         };
         /** HouseRuleIn */
         HouseRuleIn: {
@@ -2476,6 +2476,33 @@ export interface components {
             strokes: components["schemas"]["StrokeOut"][];
         };
         /**
+         * PlacementIn
+         * @description Where a piece is put, in mm; the numbers of its layers and of its section.
+         */
+        PlacementIn: {
+            /** Copies */
+            copies: number;
+            /** Layers */
+            layers: number[];
+            /** Mirrored */
+            mirrored: boolean;
+            /** Piece */
+            piece: string;
+            /** Section */
+            section: number;
+            /** Turned */
+            turned: boolean;
+            /**
+             * Under
+             * @default false
+             */
+            under: boolean;
+            /** X Mm */
+            x_mm: number;
+            /** Y Mm */
+            y_mm: number;
+        };
+        /**
          * PlacementOut
          * @description Where a piece is; `under` where another layer is over a part of it that it is not cut through.
          */
@@ -2530,7 +2557,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.10.0
+             * @default 0.11.0
              */
             core: string;
             /** Findings */

@@ -35,6 +35,8 @@ const NAMES: Record<string, string> = {
 const FEET = /^([0-9]{1,2}) ?(?:'(?!')|ft|feet|foot) ?(.*)$/;
 const FRACTION = /^(?:([0-9]{1,9})(?:[ -]|$))?([0-9]{1,4})\/([0-9]{1,4})$/;
 const DECIMAL = /^([0-9]{1,9}(?:[.,][0-9]{1,9})?|[.,][0-9]{1,9})$/;
+const LESS = /^(.+?) (less|-) (.+)$/;
+const PART = /^[0-9]{1,4}\//;
 const UNIT = /^(.*?) ?([a-z]+|"|'')$/;
 
 /** A length that cannot be read; `code` is one of the core's. */
@@ -56,9 +58,9 @@ function size(text: string): number {
 
 /** A length as typed, with the unit where that was left out. */
 export const withUnit = (typed: string, unit: Unit) =>
-  typed && !/[^\d\s.,/½¼¾⅛⅜⅝⅞⅓⅔-]/.test(typed) ? `${typed} ${unit}` : typed;
+  typed && !/[^\d\s.,/½¼¾⅛⅜⅝⅞⅓⅔-]/.test(typed.replace(/ less /i, " ")) ? `${typed} ${unit}` : typed;
 
-/** The millimetres of a length as typed; bare numbers are in `unit`. Throws Unreadable. */
+/** The millimetres of a length as typed, or of a reading less the ease in it; bare numbers are in `unit`. Throws Unreadable. */
 export function read(typed: string, unit: Unit): number {
   let text = typed
     .trim()
@@ -66,7 +68,8 @@ export function read(typed: string, unit: Unit): number {
     .replaceAll("\u00a0", " ")
     .replace(/[″”]/g, '"')
     .replace(/[’′]/g, "'")
-    .replaceAll("\u2044", "/");
+    .replaceAll("\u2044", "/")
+    .replaceAll("\u2212", "-");
   for (const [glyph, plain] of Object.entries(GLYPHS)) text = text.replaceAll(glyph, ` ${plain}`);
   text = text
     .replace(/ ?\/ ?/g, "/")
@@ -74,7 +77,24 @@ export function read(typed: string, unit: Unit): number {
     .trim();
   if (!text) throw new Unreadable("length.empty");
   if (text.length > 40) throw new Unreadable("length.unreadable");
-  if (/^[-\u2212] ?[0-9.,]/.test(text)) throw new Unreadable("length.negative");
+  if (/^- ?[0-9.,]/.test(text)) throw new Unreadable("length.negative");
+  const less = LESS.exec(text);
+  if (!less) return one(text, unit);
+  if (less[2] === "-" && PART.test(less[3]!)) throw new Unreadable("length.less_or_half");
+  const there = unitOf(less[1]!) ?? unitOf(less[3]!) ?? unit;
+  const left = one(less[1]!, there) - one(less[3]!, there);
+  if (left <= 0) throw new Unreadable("length.less");
+  return left;
+}
+
+/** The unit that one length has of its own; feet are of inches. */
+function unitOf(text: string): string | undefined {
+  if (FEET.test(text)) return "in";
+  return NAMES[UNIT.exec(text)?.[2] ?? ""];
+}
+
+/** One length: feet and inches, a number and its unit, or a bare number in `unit`. */
+function one(text: string, unit: string): number {
   const feet = FEET.exec(text);
   if (feet) {
     const rest = feet[2]!.replace(/(inches|inch|in|''|")$/, "").trim();

@@ -12,7 +12,7 @@ export function ToBuy({ plan, unit }: { plan: Plan; unit: Unit }) {
         Cloth to buy
       </chakra.h2>
       <chakra.p fontSize="44px" fontWeight={800} lineHeight="1.1">
-        <Bought mm={plan.yardage.buy_mm} unit={unit} /> {unit === "in" ? "yards" : "m"}
+        <Bought mm={plan.yardage.buy_mm} unit={unit} />
       </chakra.p>
       <chakra.p color="ink2" fontSize="16px">
         {plan.yardage.formula}
@@ -26,8 +26,14 @@ export function ToBuy({ plan, unit }: { plan: Plan; unit: Unit }) {
   );
 }
 
-/** A bought length in yards by halves, or in metres. */
+const YARD = 914.4;
+
+/** A bought length with its unit: yards by halves, or metres. */
 export function Bought({ mm, unit }: { mm: number; unit: Unit }) {
-  if (unit === "cm") return <>{(mm / 1000).toFixed(1)}</>;
-  return <Length mm={(mm / 914.4) * 25.4} unit="in" bare />;
+  if (unit === "cm") return <>{(mm / 1000).toFixed(1)} m</>;
+  return (
+    <>
+      <Length mm={(mm / YARD) * 25.4} unit="in" bare /> {mm < YARD + 1 ? "yard" : "yards"}
+    </>
+  );
 }

@@ -19,6 +19,8 @@ const SAY: Record<string, string> = {
   "length.fraction": "The fraction is not one a tape has. Type it like 38 1/2.",
   "length.negative": "A length cannot be below nothing. Leave the minus out.",
   "length.unit": "The unit is not known. Use in, yd, cm, mm or m.",
+  "length.less": "What is taken off is as much as the length, or more. Type the reading first: 38 less 2.",
+  "length.less_or_half": "This could be the number and a half, or less a half. Type 38 1/2, or 38 less 1/2.",
   "length.feet": "There are 12 inches or more after the feet. Carry them over.",
 };
 

@@ -22,7 +22,7 @@ export function ByWidth({ plan, unit }: { plan: string; unit: Unit }) {
   return (
     <chakra.table fontSize="16px" maxWidth="640px" width="100%">
       <chakra.caption textAlign="left" fontSize="20px" fontWeight={600}>
-        Cloth to buy on other widths, {unit === "in" ? "yards" : "metres"}
+        Cloth to buy on other widths
       </chakra.caption>
       <thead>
         <tr>

@@ -88,7 +88,7 @@ export function FoldChooser({ plan, planId, cloth, unit, choose }: Props) {
                       <Length mm={row.length_mm} unit={unit} />
                     </b>
                     <chakra.span display="block" fontSize="15px" color={row.length_mm === least ? "moss" : "ink2"}>
-                      buy <Bought mm={row.buy_mm!} unit={unit} /> {unit === "in" ? "yards" : "m"}
+                      buy <Bought mm={row.buy_mm!} unit={unit} />
                       {row.length_mm === least && ", least"}
                     </chakra.span>
                   </>

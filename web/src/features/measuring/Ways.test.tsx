@@ -52,7 +52,8 @@ it("asks trousers laid flat what they say, and keeps that as an estimate", async
   expect(calls[1]!.body).toMatchObject({ key: "hip", typed: "41 in", way: "flat" });
 });
 
-it("is not there where there is no other way", () => {
+it("offers nothing to use where there is no other way, and says how ease is taken off a reading", () => {
   show(<Stand ways={[]} />);
-  expect(screen.queryByText("Another way")).toBeNull();
+  expect(screen.queryByText("Use it")).toBeNull();
+  expect(screen.getByText("38 less 2")).toBeTruthy();
 });

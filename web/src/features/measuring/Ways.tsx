@@ -8,11 +8,10 @@ import { Press } from "../../ui/press";
 
 type WaysProps = { point: Point; unit: Unit; writes: ReturnType<typeof useSheetWrites>; ways: Way[] };
 
-/** Other ways to a point: by a sum from the rest, or from trousers that fit. Each is an estimate, with its formula. */
+/** Other ways to a point: by a sum from the rest or from trousers that fit, an estimate; or a reading less its ease. */
 export function Ways({ point, unit, writes, ways }: WaysProps) {
   const mine = ways.filter((way) => way.key === point.key);
   const [flat, setFlat] = useState("");
-  if (!mine.length && point.flat == null) return null;
   const take = (typed: string, way: string) =>
     writes.read.mutateAsync({ id: crypto.randomUUID(), key: point.key, typed, way });
   const lay = async (typed: string) => {
@@ -71,6 +70,9 @@ export function Ways({ point, unit, writes, ways }: WaysProps) {
           </li>
         )}
       </Box>
+      <chakra.p color="ink2" marginTop="12">
+        Is ease in what the tape says, or was it read over clothes? Type it off: <b>38 less 2</b>.
+      </chakra.p>
     </chakra.details>
   );
 }

@@ -257,7 +257,7 @@ function Shopping({ group, unit }: { group: Group; unit: Unit }) {
             <Box width="32px" height="32px" border="1px solid {colors.edge}" style={{ background: cloth.colour }} />
             <span>
               <b>
-                <Bought mm={cloth.buy_mm} unit={unit} /> {unit === "in" ? "yards" : "m"}
+                <Bought mm={cloth.buy_mm} unit={unit} />
               </b>{" "}
               of {cloth.kind}, {cloth.width} wide, for {cloth.orders}: <Length mm={cloth.length_mm} unit={unit} />{" "}
               together, cut off the bolt in one piece, rounded up to the {cloth.sold_in}
