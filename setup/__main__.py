@@ -43,17 +43,18 @@ def serve() -> str:
     """Migrate, load the demo workshop, start the server and the worker; the address they answer at."""
     env = environment()
     must([PYTHON, "manage.py", "migrate", "--verbosity", "0"], env)
-    must([PYTHON, "manage.py", "collectstatic", "--noinput", "--verbosity", "0"], env)
+    # The page itself is answered by the application, with its headers; never as a file.
+    files = ["collectstatic", "--noinput", "--clear", "--ignore", "index.html", "--verbosity", "0"]
+    must([PYTHON, "manage.py", *files], env)
     must([PYTHON, "manage.py", "load_demo"], env)
     port_file = RUN / "port"
     _stop_if_changed()
     running = processes.alive("server")
     port = int(port_file.read_text()) if running else postgres.free_port(int(os.environ.get("PLAVET_PORT", "8640")))
     port_file.write_text(str(port))
-    gunicorn = str(ROOT / ".venv/bin/gunicorn")
     processes.ensure(
         "server",
-        [PYTHON, gunicorn, "shop.wsgi:application", "-b", f"127.0.0.1:{port}", "-w", "2", "--threads", "4"],
+        [PYTHON, "-m", "shop.serving", f"127.0.0.1:{port}", "--processes", "2"],
         env,
     )
     processes.ensure("worker", [PYTHON, str(ROOT / "manage.py"), "procrastinate", "worker"], env)

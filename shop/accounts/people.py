@@ -1,5 +1,6 @@
 """The people of a workshop: invited by a link, given a role, let go."""
 
+import re
 import secrets
 from datetime import timedelta
 from uuid import UUID
@@ -7,7 +8,7 @@ from uuid import UUID
 from django.contrib.auth.password_validation import validate_password
 from django.core.exceptions import ValidationError
 from django.db import IntegrityError, transaction
-from django.db.models import QuerySet
+from django.db.models import F, QuerySet
 from django.http import Http404
 from django.utils import timezone
 
@@ -17,6 +18,8 @@ from shop.accounts.writing import own
 from shop.errors import ShopError
 
 VALID_FOR = timedelta(days=7)
+FEWEST_LETTERS = 5
+"""So many different letters a password has at least."""
 
 
 class PersonRefusedError(ShopError):
@@ -81,15 +84,14 @@ def join(*, token: str, user_name: str, password: str) -> User:
     """Follow an invitation: the person is made, the link is used up. Raises PersonRefusedError, Http404."""
     invitation = invited(token)
     wanted = user_name.strip()
-    if not wanted or not wanted.replace(".", "").replace("-", "").isalnum():
-        raise PersonRefusedError("user_name", "This cannot be a user name", "Use letters, digits, dots and hyphens.")
-    person = User(username=wanted, first_name=invitation.name, workshop=invitation.workshop, role=invitation.role)
-    try:
-        validate_password(password, person)
-    except ValidationError as error:
+    if not re.fullmatch(r"[A-Za-z0-9][A-Za-z0-9.-]*", wanted):
         raise PersonRefusedError(
-            "password", error.messages[0].rstrip("."), "Choose a longer, less common one."
-        ) from None
+            "user_name", "This cannot be a user name", "Use the letters a to z, digits, dots and hyphens."
+        )
+    person = User(username=wanted, first_name=invitation.name, workshop=invitation.workshop, role=invitation.role)
+    check_password(password, person)
+    if User.objects.filter(username__iexact=wanted).exists():
+        raise PersonRefusedError("user_name", "Somebody has this user name already", "Choose another.")
     person.set_password(password)
     try:
         with transaction.atomic():
@@ -100,6 +102,35 @@ def join(*, token: str, user_name: str, password: str) -> User:
     except IntegrityError:
         raise PersonRefusedError("user_name", "Somebody has this user name already", "Choose another.") from None
     return person
+
+
+def check_password(password: str, person: User) -> None:
+    """Raises PersonRefusedError for one that is easily found: short, common, of few letters, or like the name."""
+    if len(set(password.strip())) < FEWEST_LETTERS:
+        raise PersonRefusedError("password", "The password has too few different letters", "Choose a longer one.")
+    try:
+        validate_password(password, person)
+    except ValidationError as error:
+        raise PersonRefusedError(
+            "password", error.messages[0].rstrip("."), "Choose a longer, less common one."
+        ) from None
+
+
+def change_password(*, actor: User, old: str, new: str) -> User:
+    """A new password for oneself; every session that was open ends. Raises PersonRefusedError."""
+    with transaction.atomic():
+        person = User.objects.select_for_update().get(pk=actor.pk)
+        if not person.check_password(old):
+            raise PersonRefusedError("old_password", "This is not your password now", "Type it again.")
+        check_password(new, person)
+        person.set_password(new)
+        person.save(update_fields=["password"])
+        return person
+
+
+def leave_everywhere(*, actor: User) -> None:
+    """Every session of a person ends."""
+    User.objects.filter(pk=actor.pk).update(era=F("era") + 1)
 
 
 def put_person(*, actor: User, id: UUID, role: str, works_here: bool) -> User:
@@ -113,8 +144,12 @@ def put_person(*, actor: User, id: UUID, role: str, works_here: bool) -> User:
         owners = team.filter(role=ROLES[0], is_active=True).exclude(pk=person.pk)
         if (role != ROLES[0] or not works_here) and not owners.exists():
             raise PersonRefusedError("role", "The workshop would have no owner", "Make somebody else an owner first.")
+        if person.is_active and not works_here:
+            # Neither a session of before nor a link that was made before lets anybody in again.
+            person.era += 1
+            Invitation.of(actor.workshop).filter(changed_by=person, used_at=None).delete()
         person.role, person.is_active = role, works_here
-        person.save(update_fields=["role", "is_active"])
+        person.save(update_fields=["role", "is_active", "era"])
         return person
 
 

@@ -39,15 +39,23 @@ class BlankError(ShopError):
 
 
 CALLED_BY = ("name", "title")
+ONE_LINE = (*CALLED_BY, "phone", "email")
+
+
+def _tidy(key: str, value: Any) -> Any:
+    """A text trimmed; of what is written on one line every gap is one space."""
+    if not isinstance(value, str):
+        return value
+    return " ".join(value.split()) if key in ONE_LINE else value.strip()
 
 
 def put_row(model: type[Row], *, actor: User, id: UUID, version: int, **fields: Any) -> Row:
     """Make or change the row `id` of the actor's workshop.
 
-    Texts are trimmed; the same content again changes nothing. Raises BlankError, StaleError where `version` is not the
-    row's, Http404 where the id is another workshop's.
+    Texts are trimmed, names are on one line; the same content again changes nothing. Raises BlankError, StaleError
+    where `version` is not the row's, Http404 where the id is another workshop's.
     """
-    fields = {key: value.strip() if isinstance(value, str) else value for key, value in fields.items()}
+    fields = {key: _tidy(key, value) for key, value in fields.items()}
     for key in CALLED_BY:
         if fields.get(key) == "":
             raise BlankError(key)
@@ -77,6 +85,27 @@ def _put(model: type[Row], actor: User, id: UUID, version: int, fields: dict[str
     row.version += 1
     row.changed_by = actor
     row.save()
+    return row
+
+
+def add(row: Row) -> Row:
+    """A new row. Raises Http404 where its id is taken already: by another workshop, or by another kind of write."""
+    try:
+        with transaction.atomic():
+            row.save(force_insert=True)
+    except IntegrityError:
+        raise Http404 from None
+    return row
+
+
+def locked(model: type[Row], actor: User, id: UUID) -> Row:
+    """The row of that id in the actor's workshop, for nobody else to change until this write is over.
+
+    Twins of a request wait here for each other. Raises Http404 for anybody else's.
+    """
+    row = model.of(actor.workshop).select_for_update().filter(pk=id).first()
+    if row is None:
+        raise Http404
     return row
 
 

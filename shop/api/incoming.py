@@ -19,8 +19,9 @@ from shop.errors import ShopError
 
 DEEPEST = 16
 LONGEST_INTEGER = 2**53
-AS_TYPED = ("password",)
+AS_TYPED = ("password", "old_password")
 """Fields whose text is taken as it was typed: a space may belong to them."""
+NOT_WRITTEN = ("Cc", "Cs", "Zl", "Zp")
 TURNING = range(0x202A, 0x202F), range(0x2066, 0x206A)
 """Characters that turn the direction of what is written after them."""
 
@@ -76,7 +77,7 @@ def _bounded(text: str) -> int:
 def is_clean(text: str) -> bool:
     """Whether a text is of characters that can be written, stored and read again; line ends and tabs are."""
     return not any(
-        (unicodedata.category(one) in ("Cc", "Cs") and one not in "\n\r\t") or any(ord(one) in turn for turn in TURNING)
+        (unicodedata.category(one) in NOT_WRITTEN and one not in "\n\r\t") or any(ord(one) in turn for turn in TURNING)
         for one in text
     )
 

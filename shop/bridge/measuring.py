@@ -19,6 +19,7 @@ from cutting.body import (
     usual,
     ways_to,
 )
+from cutting.body.ways import WAYS
 from cutting.errors import CuttingError, refuse
 from cutting.formats.values_v1 import read_measure
 from cutting.lengths import Unit as CoreUnit
@@ -42,6 +43,10 @@ def read_reading(key: str, typed: str, unit: Unit) -> Decimal:
     except CuttingError as error:
         raise CoreRefusal(error, unit) from None
     return _kept(size)
+
+
+TAKEN_BY = ("tape", "flat", *(way.code for way in WAYS))
+"""How a reading was come by: off the tape, off trousers laid flat, or by the code of a second way."""
 
 
 def check_key(key: str, unit: Unit) -> None:

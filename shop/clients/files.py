@@ -11,7 +11,7 @@ from django.db import transaction
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.bridge.measuring import read_reading
+from shop.bridge.measuring import TAKEN_BY, read_reading
 from shop.bridge.problems import CoreRefusal
 from shop.bridge.words import as_unit
 from shop.clients.queries import sheet as sheet_of
@@ -118,7 +118,7 @@ def import_sheet(*, actor: User, id: UUID, text: str, keep: bool) -> tuple[list[
                 name = f"{line.number} {line.point} {line.typed}"
                 add_reading(
                     actor=actor, id=uuid5(sheet.id, name), sheet=sheet.id, key=line.point, typed=line.typed[:40],
-                    way=line.way[:24],
+                    way=line.way if line.way in TAKEN_BY else "tape",
                 )  # fmt: skip
                 kept += 1
     return lines, kept

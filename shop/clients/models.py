@@ -10,14 +10,14 @@ class Client(WorkshopRow):
     """Somebody the workshop sews for. `sound` and `phone_digits` are what the book is searched by."""
 
     name = models.CharField(max_length=120)
-    phone = models.CharField(max_length=40, blank=True)
-    email = models.CharField(max_length=120, blank=True)
+    phone = models.CharField(max_length=120, blank=True)
+    email = models.CharField(max_length=250, blank=True)
     note = models.TextField(max_length=2000, blank=True)
-    leave_be = models.CharField(max_length=400, blank=True)
+    leave_be = models.CharField(max_length=800, blank=True)
     keeps_measures = models.BooleanField(default=False)
     archived = models.BooleanField(default=False)
     sound = models.CharField(max_length=160, blank=True, editable=False)
-    phone_digits = models.CharField(max_length=40, blank=True, editable=False)
+    phone_digits = models.CharField(max_length=120, blank=True, editable=False)
 
     class Meta:
         indexes = [

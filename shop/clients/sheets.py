@@ -3,13 +3,13 @@
 from datetime import date
 from uuid import UUID
 
-from django.db import IntegrityError, transaction
+from django.db import transaction
 from django.http import Http404
 from django.utils import timezone
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import own, put_row
+from shop.accounts.writing import add, locked, own, put_row
 from shop.bridge.measuring import Unit, check_key, is_bare, read_reading
 from shop.bridge.words import as_unit
 from shop.clients.models import Client, Overruling, Reading, Sheet
@@ -25,6 +25,15 @@ class SheetClosedError(ShopError):
 
     def __init__(self) -> None:
         super().__init__("This sheet is closed. A correction goes on a new sheet.")
+
+
+class OtherClientError(ShopError):
+    """What is one client's does not become another's: it would keep the measures of the first."""
+
+    code = "other_client"
+
+    def __init__(self, what: str):
+        super().__init__(f"This {what} is another client's. Make a new one for this client.")
 
 
 def put_sheet(
@@ -44,6 +53,8 @@ def put_sheet(
     known = Sheet.of(actor.workshop).filter(pk=id).first()
     if known is not None and known.closed_at is not None:
         raise SheetClosedError
+    if known is not None and known.client_id != measured.id:
+        raise OtherClientError("sheet")
     wrong = own(Sheet, actor, corrects) if corrects else None
     if wrong is not None and wrong.client_id != measured.id:
         raise Http404
@@ -73,6 +84,9 @@ def add_reading(
         if known is not None:
             return known
         row = _open_sheet(actor, sheet)
+        known = Reading.of(actor.workshop).filter(pk=id, sheet_id=sheet).first()
+        if known is not None:  # a twin of this request was quicker
+            return known
         mm = read_reading(key, typed, as_unit(row.unit)) if typed.strip() else None
         if mm is None:
             check_key(key, as_unit(row.unit))
@@ -80,12 +94,7 @@ def add_reading(
             id=id, workshop=actor.workshop, changed_by=actor, sheet=row, key=key, typed=typed.strip(), mm=mm,
             way=way, note=note.strip(),
         )  # fmt: skip
-        try:
-            with transaction.atomic():
-                reading.save(force_insert=True)
-        except IntegrityError:
-            raise Http404 from None
-        return reading
+        return add(reading)
 
 
 def overrule(*, actor: User, id: UUID, sheet: UUID, key: str) -> Overruling:
@@ -96,10 +105,9 @@ def overrule(*, actor: User, id: UUID, sheet: UUID, key: str) -> Overruling:
         value = next((one.mm for one in readings(actor, row.id) if one.key == key), None)
         if value is None:
             raise Http404
-        made, _ = Overruling.of(actor.workshop).get_or_create(
-            sheet=row, key=key, mm=value, defaults={"id": id, "workshop": actor.workshop, "changed_by": actor}
-        )
-        return made
+        known = Overruling.of(actor.workshop).filter(sheet=row, key=key, mm=value).first()
+        made = Overruling(id=id, workshop=actor.workshop, changed_by=actor, sheet=row, key=key, mm=value)
+        return known or add(made)
 
 
 def turn_sheet(*, actor: User, id: UUID, unit: Unit) -> Sheet:
@@ -124,7 +132,7 @@ def close_sheet(*, actor: User, id: UUID) -> Sheet:
     """Close a sheet for good; closing it again changes nothing."""
     allow(actor, "measure")
     with transaction.atomic():
-        sheet = own(Sheet, actor, id)
+        sheet = locked(Sheet, actor, id)
         if sheet.closed_at is None:
             sheet.closed_at = timezone.now()
             sheet.version += 1
@@ -137,10 +145,10 @@ def correct_sheet(*, actor: User, id: UUID, sheet: UUID) -> Sheet:
     """A new open sheet that corrects a closed one: it starts with the readings that count there."""
     allow(actor, "measure")
     with transaction.atomic():
+        old = locked(Sheet, actor, sheet)
         known = Sheet.of(actor.workshop).filter(pk=id).first()
         if known is not None:
             return known
-        old = own(Sheet, actor, sheet)
         made = put_sheet(
             actor=actor, id=id, version=0, client=old.client_id, taken_on=timezone.localdate(), unit=old.unit,
             waist=old.waist, corrects=old.id,

@@ -14,6 +14,7 @@ from shop.bridge.designing import first_method, styles_of
 from shop.bridge.drafting import check_part, job_garment, starts_from
 from shop.bridge.problems import CoreRefusal
 from shop.clients.models import Client, Sheet
+from shop.clients.sheets import OtherClientError
 from shop.cloths.actions import put_cloth
 from shop.cloths.models import Cloth
 from shop.errors import ShopError
@@ -30,12 +31,18 @@ class OutfitError(ShopError):
 def put_order(
     *, actor: User, id: UUID, version: int, client: UUID, sheet: UUID, cloth: UUID, title: str, promised_on: date
 ) -> Order:
-    """Make or change an order; its client, sheet and cloth must be the workshop's own."""
+    """Make or change an order; its client, sheet and cloth must be the workshop's own.
+
+    Raises OtherClientError for a sheet of somebody else, or where the order was made for somebody else.
+    """
     allow(actor, "orders")
+    if own(Sheet, actor, sheet).client_id != own(Client, actor, client).id:
+        raise OtherClientError("sheet")
+    if Order.of(actor.workshop).filter(pk=id).exclude(client_id=client).exists():
+        raise OtherClientError("order")
     return put_row(
-        Order, actor=actor, id=id, version=version, client_id=own(Client, actor, client).id,
-        sheet_id=own(Sheet, actor, sheet).id, cloth_id=own(Cloth, actor, cloth).id, title=title.strip(),
-        promised_on=promised_on,
+        Order, actor=actor, id=id, version=version, client_id=client, sheet_id=sheet,
+        cloth_id=own(Cloth, actor, cloth).id, title=title, promised_on=promised_on,
     )  # fmt: skip
 
 

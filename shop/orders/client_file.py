@@ -2,6 +2,7 @@
 
 import csv
 import io
+import unicodedata
 from typing import Any
 from uuid import UUID, uuid4
 
@@ -15,6 +16,7 @@ from shop.clients.models import Client, Erasure, Overruling, Sheet
 from shop.clients.queries import all_readings, sheets
 from shop.clients.sound import digits
 from shop.cloths.models import Cloth
+from shop.errors import ShopError
 from shop.orders.models import Garment, Order
 
 COLUMNS = (
@@ -31,7 +33,17 @@ COLUMNS = (
     "taken_at",
     "taken_by",
 )
-CONTACTS = ("phone", "email", "note", "leave_be")
+CONTACTS = {
+    "phone": (", ", 120, "phone numbers"), "email": (", ", 250, "e-mail addresses"), "note": ("\n", 2000, "notes"),
+    "leave_be": (", ", 800, "lists of what to leave be"),
+}  # fmt: skip
+"""What is put between what two entries have, how much there is room for, and what it is called."""
+
+
+class MergeError(ShopError):
+    """Two entries that do not go into one."""
+
+    code = "merge"
 
 
 def export_client(actor: User, id: UUID) -> dict[str, Any]:
@@ -93,7 +105,8 @@ def export_csv(actor: User, id: UUID) -> str:
 
 def _plain(text: str) -> str:
     """A cell that no spreadsheet takes for a formula."""
-    return f"'{text}" if text[:1] in ("=", "+", "-", "@") else text
+    plain = unicodedata.normalize("NFKC", text).lstrip()
+    return f"'{text}" if plain[:1] in ("=", "+", "-", "@") or text[:1] in ("\t", "\r", "\n") else text
 
 
 def erase_client(*, actor: User, id: UUID) -> Erasure:
@@ -125,12 +138,14 @@ def merge_clients(*, actor: User, id: UUID, other: UUID) -> Client:
             return kept
         for model in (Sheet, Order):
             model.of(actor.workshop).filter(client=gone).update(client=kept, changed_by=actor)
-        for key in CONTACTS:
+        for key, (between, room, words) in CONTACTS.items():
             mine, theirs = getattr(kept, key), getattr(gone, key)
-            if theirs and not mine:
-                setattr(kept, key, theirs)
-            elif theirs and theirs != mine:
-                kept.note = f"{kept.note}\n{'' if key == 'note' else key + ': '}{theirs}".strip()[:2000]
+            if not theirs or theirs == mine:
+                continue
+            both = f"{mine}{between}{theirs}" if mine else theirs
+            if len(both) > room:
+                raise MergeError(f"The two {words} are too long together. Shorten one, then bring them together.")
+            setattr(kept, key, both)
         kept.phone_digits = digits(kept.phone)
         kept.keeps_measures = kept.keeps_measures and gone.keeps_measures
         kept.version += 1

@@ -6,7 +6,7 @@ from django.db import transaction
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import own
+from shop.accounts.writing import add, locked, own
 from shop.bridge.stock import as_length, length_text, what_is_left
 from shop.cloths.actions import SHELF, put_cloth
 from shop.cloths.models import Cloth, ShelfCloth
@@ -29,8 +29,8 @@ def reserve(*, actor: User, order: UUID, shelf: UUID | None) -> Order:
     """
     allow(actor, "orders")
     with transaction.atomic():
-        row = own(Order, actor, order)
-        held = own(ShelfCloth, actor, shelf) if shelf is not None else None
+        row = locked(Order, actor, order)
+        held = locked(ShelfCloth, actor, shelf) if shelf is not None else None
         cut = cut_for(actor, row.id)
         if cut is not None and held != cut.shelf:
             raise ShelfError(f"It is cut from {cut.shelf.name} already. Say on Lay that it was not, then change this.")
@@ -56,7 +56,7 @@ def cut(*, actor: User, id: UUID, order: UUID, length_mm: float) -> Cut:
     """
     allow(actor, "lays")
     with transaction.atomic():
-        row = Order.of(actor.workshop).select_for_update().get(pk=own(Order, actor, order).pk)
+        row = locked(Order, actor, order)
         known = Cut.of(actor.workshop).filter(pk=id).first()
         if known is not None:
             return known
@@ -76,7 +76,7 @@ def cut(*, actor: User, id: UUID, order: UUID, length_mm: float) -> Cut:
             id=id, workshop=actor.workshop, changed_by=actor, order=row, shelf=held, length_mm=length_mm,
             was=held.length, left=left,
         )  # fmt: skip
-        made.save(force_insert=True)
+        add(made)
         held.removed = bool(held.length) and not left
         _write(actor, held, left)
     return made
@@ -86,7 +86,7 @@ def put_back(*, actor: User, id: UUID) -> Cut:
     """It was not cut after all: the cloth is as long as before. Raises ShelfError where it was measured again since."""
     allow(actor, "lays")
     with transaction.atomic():
-        row = Cut.of(actor.workshop).select_for_update().get(pk=own(Cut, actor, id).pk)
+        row = locked(Cut, actor, id)
         if row.undone:
             return row
         held = ShelfCloth.of(actor.workshop).select_for_update().get(pk=row.shelf_id)

@@ -3,9 +3,11 @@
 from typing import Any
 from uuid import UUID
 
+from django.db import transaction
+
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import own
+from shop.accounts.writing import add, locked, own
 from shop.bridge.drafting import plan_by_hand
 from shop.orders.models import Cut
 from shop.orders.shelf import ShelfError, cut
@@ -19,13 +21,15 @@ def put_hand_lay(*, actor: User, id: UUID, plan_run: UUID, placements: list[dict
     Raises CoreRefusal where it could not be cut so.
     """
     allow(actor, "lays")
-    run = own(PlanRun, actor, plan_run)
-    if not LayRun.of(actor.workshop).filter(pk=id).exists():
-        plan = plan_by_hand(run.job, placements)
-        LayRun(
-            id=id, workshop=actor.workshop, changed_by=actor, plan_run=run, kind=LayRun.HAND, state=LayRun.DONE,
-            plan=plan, lay=plan["lay"],
-        ).save(force_insert=True)  # fmt: skip
+    with transaction.atomic():
+        run = locked(PlanRun, actor, plan_run)
+        if not LayRun.of(actor.workshop).filter(pk=id).exists():
+            plan = plan_by_hand(run.job, placements)
+            made = LayRun(
+                id=id, workshop=actor.workshop, changed_by=actor, plan_run=run, kind=LayRun.HAND, state=LayRun.DONE,
+                plan=plan, lay=plan["lay"],
+            )  # fmt: skip
+            add(made)
     return run
 
 

@@ -9,15 +9,30 @@ from django.utils import timezone
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import own
+from shop.accounts.writing import add, locked, own
 from shop.bridge.drafting import check_hand
+from shop.errors import ShopError
 from shop.plans.models import LayRun, PlanRun
 from shop.plans.tasks import improve_lay
 
 LONGEST = 600
 """The longest a search may take, in seconds."""
+MOST_AT_ONCE = 3
+"""So many searches of one person wait or are under way."""
 DEAD = timedelta(seconds=5)
 """A search that reported nothing for so long has no worker."""
+
+
+class BusyError(ShopError):
+    """Somebody has as many searches waiting as one person may have."""
+
+    status = 429
+    code = "busy"
+
+    def __init__(self) -> None:
+        super().__init__(
+            f"{MOST_AT_ONCE} searches of yours wait or are under way. Stop one on Lay, or wait until one has ended."
+        )
 
 
 def start_lay_run(
@@ -31,22 +46,29 @@ def start_lay_run(
     hand: dict[str, Any] | None = None,
 ) -> LayRun:
     """Queue a search for a shorter lay, for savings of cloth, or for the rest around pinned pieces; the same id
-    again is the same search. Raises CoreRefusal where pieces in `hand` could not be cut as they are placed.
+    again is the same search. Raises CoreRefusal where pieces in `hand` could not be cut as they are placed, BusyError
+    where the person has too many already.
     """
     allow(actor, "lays")
     with transaction.atomic():
-        plan = own(PlanRun, actor, plan_run)
+        User.objects.select_for_update().get(pk=actor.pk)
+        plan = locked(PlanRun, actor, plan_run)
         known = LayRun.of(actor.workshop).filter(pk=id).first()
         if known is not None:
             return known
+        waiting = LayRun.of(actor.workshop).filter(state__in=(LayRun.QUEUED, LayRun.RUNNING))
+        if waiting.filter(changed_by=actor).count() >= MOST_AT_ONCE:
+            raise BusyError
         run = LayRun(
             id=id, workshop=actor.workshop, changed_by=actor, plan_run=plan, seconds=seconds, seed=seed, kind=kind,
             hand=hand,
         )  # fmt: skip
         if hand is not None:
             check_hand(plan.job, hand)
-        run.save(force_insert=True)
-        improve_lay.defer(lay_run=str(run.id))
+        # Who has many waiting stands behind who has few.
+        behind = waiting.count()
+        add(run)
+        improve_lay.configure(priority=-behind).defer(lay_run=str(run.id))
     return run
 
 

@@ -66,9 +66,11 @@ DATABASES = {
 }
 
 AUTHENTICATION_BACKENDS = ["axes.backends.AxesStandaloneBackend", "django.contrib.auth.backends.ModelBackend"]
-PASSWORD_HASHERS = ["django.contrib.auth.hashers.Argon2PasswordHasher"]
+PASSWORD_HASHERS = ["shop.accounts.hashers.Argon2"]
 AXES_FAILURE_LIMIT = 8
 AXES_COOLOFF_TIME = 0.25
+# Who tries again while locked out waits no longer for it.
+AXES_RESET_COOL_OFF_ON_FAILURE_DURING_LOCKOUT = False
 AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
 AXES_RESET_ON_SUCCESS = True
 AXES_VERBOSE = False

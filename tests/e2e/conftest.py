@@ -12,7 +12,7 @@ from demo import people
 from demo.load import load
 
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "1"
-expect.set_options(timeout=15_000)  # how long is waited on a busy machine, not how fast a page is
+expect.set_options(timeout=30_000)  # how long is waited on a busy machine, not how fast a page is
 FLAGS = [
     "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
     "--disable-component-update", "--disable-sync",
@@ -42,7 +42,7 @@ def said(line: str) -> bool:
 def page(browser: Browser, live_server, transactional_db, complaints: list[str]) -> Iterator[Page]:
     load()
     context = browser.new_context(base_url=live_server.url, viewport={"width": 1280, "height": 800})
-    context.set_default_timeout(15_000)
+    context.set_default_timeout(30_000)
     page = context.new_page()
     page.on("pageerror", lambda error: complaints.append(f"uncaught: {error}"))
     page.on(

@@ -1,5 +1,7 @@
 """The log-in: wrong words are said and kept, right ones open the workshop."""
 
+from playwright.sync_api import Page, expect
+
 from demo import people
 
 
@@ -13,3 +15,28 @@ def test_a_wrong_password_is_said_and_the_name_stays(page):
     page.get_by_label("Password").fill(people.OWNER_PASSWORD)
     page.get_by_label("Password").press("Enter")
     page.get_by_text(people.WORKSHOP_NAME).first.wait_for()
+
+
+def test_ones_own_password_is_changed_and_every_session_ended(inside: Page):
+    page = inside
+    page.get_by_role("link", name="Me", exact=True).click()
+    page.get_by_label("Password now").fill("not this one")
+    page.get_by_label("New password").fill("seven tables and a bench")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("This is not your password now. Type it again.")
+    page.get_by_label("Password now").fill(people.OWNER_PASSWORD)
+    expect(page.get_by_label("New password")).to_have_value("seven tables and a bench")
+    page.get_by_role("button", name="Change the password").click()
+    expect(page.get_by_role("status")).to_contain_text("It is changed.")
+    page.get_by_role("button", name="Leave on every device").click()
+    page.get_by_label("User name").fill(people.OWNER_NAME)
+    page.get_by_label("Password").fill("seven tables and a bench")
+    page.keyboard.press("Enter")
+    page.get_by_role("navigation", name="Rooms").wait_for()
+    page.get_by_role("link", name="Clients").click()
+    page.get_by_text("Marit Sol").first.wait_for()
+    page.get_by_role("button", name="Leave").click()
+    page.get_by_label("User name").wait_for()
+    page.go_back()
+    expect(page.get_by_label("User name")).to_be_visible()
+    expect(page.get_by_text("Marit Sol")).to_have_count(0)

@@ -80,6 +80,7 @@ def bodies(owner, order):
         ("POST", f"/plans/{plan}/number"): {"key": "trousers.crotch_depth", "typed": "11"},
         ("PUT", f"/readings/{uuid4()}"): {"sheet": ids["sheet"], "key": "hip", "typed": "41"},
         ("POST", "/session"): {"user_name": "ebba", "password": "wrong one"},
+        ("POST", "/session/password"): {"old_password": "three-tables", "password": "three-tables"},
         ("POST", f"/session/join/{token}"): {"user_name": "nils", "password": "a long enough word"},
         ("PUT", f"/sheets/{ids['sheet']}"): sheet,
         ("POST", f"/sheets/{ids['sheet']}/file"): {"text": "point,typed\nhip,41"},

@@ -1,5 +1,6 @@
 """The client book: found, kept, merged, erased, exported; contacts from a file."""
 
+import json
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
@@ -20,10 +21,10 @@ router = Router(tags=["clients"])
 class ClientIn(Schema):
     version: Version = 0
     name: str = Field(min_length=1, max_length=120)
-    phone: str = Field("", max_length=40)
-    email: str = Field("", max_length=120)
+    phone: str = Field("", max_length=120)
+    email: str = Field("", max_length=250)
     note: str = Field("", max_length=2000)
-    leave_be: str = Field("", max_length=400)
+    leave_be: str = Field("", max_length=800)
     keeps_measures: bool = False
     archived: bool = False
 
@@ -86,7 +87,8 @@ def merge(request: HttpRequest, id: UUID, body: OtherIn) -> ClientOut:
 def export(request: HttpRequest, id: UUID, kind: Literal["json", "csv", "vcard"] = "json") -> Any:
     """All that is kept of a client, as a file; `vcard` holds the contacts alone."""
     if kind == "json":
-        return client_file.export_client(person(request), id)
+        whole = json.dumps(client_file.export_client(person(request), id), ensure_ascii=False, indent=1)
+        return _file(whole, "application/json", "client.json")
     if kind == "csv":
         return _file(client_file.export_csv(person(request), id), "text/csv", "measurements.csv")
     allow(person(request), "contacts")

@@ -14,6 +14,7 @@ from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
 from shop.bridge.trade import TradeOut, trade
 from shop.clients.queries import measures_of
 from shop.orders import actions, queries
+from shop.orders.actions import OutfitError
 from shop.orders.models import HouseRule
 from shop.plans.job import job_of
 
@@ -53,7 +54,10 @@ def order_design(
     """The choices of one of the order's garments by its name (the first where none is given), or of a jumpsuit's half,
     and what each would change on this client.
     """
-    return design(job_of(person(request), queries.order(person(request), id)), garment, half)
+    job = job_of(person(request), queries.order(person(request), id))
+    if not job["garments"]:
+        raise OutfitError("This order has no garment yet. Add one: what is to be sewn is chosen here then.")
+    return design(job, garment, half)
 
 
 @router.get("/trade", response=TradeOut)

@@ -1,9 +1,10 @@
 """Logging in and out, and who one is."""
 
+from django.contrib.auth import update_session_auth_hash
 from django.http import HttpRequest
-from ninja import Router, Schema
+from ninja import Field, Router, Schema
 
-from shop.accounts import actions
+from shop.accounts import actions, people
 from shop.accounts.models import User
 from shop.accounts.rights import rights_of
 from shop.api.auth import person
@@ -23,8 +24,8 @@ class WrongPasswordError(ShopError):
 
 
 class LogIn(Schema):
-    user_name: str
-    password: str
+    user_name: str = Field(max_length=150)
+    password: str = Field(max_length=200)
 
 
 class Me(Schema):
@@ -56,6 +57,27 @@ def log_in(request: HttpRequest, body: LogIn) -> Me:
 def who(request: HttpRequest) -> Me:
     """Who is logged in."""
     return me_of(person(request))
+
+
+class PasswordIn(Schema):
+    old_password: str = Field(max_length=200)
+    password: str = Field(max_length=200)
+
+
+@router.post("/password", response={204: None})
+def new_password(request: HttpRequest, body: PasswordIn) -> tuple[int, None]:
+    """A new password for oneself; one's other sessions end."""
+    made = people.change_password(actor=person(request), old=body.old_password, new=body.password)
+    update_session_auth_hash(request, made)
+    return 204, None
+
+
+@router.post("/everywhere", response={204: None})
+def leave_everywhere(request: HttpRequest) -> tuple[int, None]:
+    """End every session of one's own."""
+    people.leave_everywhere(actor=person(request))
+    actions.log_out(request)
+    return 204, None
 
 
 @router.delete("", response={204: None})

@@ -6,11 +6,12 @@ from uuid import UUID
 
 from django.http import HttpRequest
 from ninja import Field, Query, Router, Schema
+from pydantic import AfterValidator
 
 from shop.api.auth import person
 from shop.api.incoming import Day, Version
 from shop.api.routers.file import FileIn, FileOut, LineOut
-from shop.bridge.measuring import flat_reading
+from shop.bridge.measuring import TAKEN_BY, flat_reading
 from shop.bridge.measuring import points as points_of
 from shop.clients import queries, sheets
 from shop.clients.files import import_sheet
@@ -19,11 +20,20 @@ from shop.clients.models import Reading, Sheet
 router = Router(tags=["sheets"])
 
 
+def _known_way(code: str) -> str:
+    if code not in TAKEN_BY:
+        raise ValueError("is not a way that a reading is come by")
+    return code
+
+
+Way = Annotated[str, Field(max_length=24), AfterValidator(_known_way)]
+
+
 class ReadingIn(Schema):
     sheet: UUID
     key: str = Field(max_length=40)
     typed: str = Field(max_length=40)
-    way: str = Field("tape", max_length=24)
+    way: Way = "tape"
     note: str = Field("", max_length=120)
 
 

@@ -754,6 +754,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/everywhere": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Leave Everywhere
+         * @description End every session of one's own.
+         */
+        post: operations["shop_api_routers_session_leave_everywhere"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/join/{token}": {
         parameters: {
             query?: never;
@@ -772,6 +792,26 @@ export interface paths {
          * @description Follow an invitation: choose a user name and a password, and be in.
          */
         post: operations["shop_api_routers_people_join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * New Password
+         * @description A new password for oneself; one's other sessions end.
+         */
+        post: operations["shop_api_routers_session_new_password"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2380,6 +2420,13 @@ export interface components {
             segments: {
                 [key: string]: unknown;
             }[];
+        };
+        /** PasswordIn */
+        PasswordIn: {
+            /** Old Password */
+            old_password: string;
+            /** Password */
+            password: string;
         };
         /** PersonIn */
         PersonIn: {
@@ -4399,6 +4446,24 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_session_leave_everywhere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     shop_api_routers_people_welcome: {
         parameters: {
             query?: never;
@@ -4444,6 +4509,28 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Me"];
                 };
+            };
+        };
+    };
+    shop_api_routers_session_new_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordIn"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -19,6 +19,25 @@ export function useLogIn() {
   });
 }
 
+/** A new password; every other session of the person ends. */
+export const useNewPassword = () =>
+  useMutation({
+    mutationFn: (body: { old_password: string; password: string }) =>
+      answered(server.POST("/api/session/password", { body })),
+  });
+
+/** Every session of the person ends, this one too. */
+export function useLeaveEverywhere() {
+  const memory = useQueryClient();
+  return useMutation({
+    mutationFn: () => answered(server.POST("/api/session/everywhere")),
+    onSuccess: () => {
+      memory.clear();
+      window.location.assign("/");
+    },
+  });
+}
+
 export function useLogOut() {
   const memory = useQueryClient();
   return useMutation({

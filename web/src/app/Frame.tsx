@@ -1,8 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useEffect, useState } from "react";
-import { NavLink } from "react-router";
+import { NavLink, useLocation } from "react-router";
 import { useLogOut, useMe } from "../api/session";
-import { BenchIcon, ClientIcon, LampIcon, LeaveIcon, MethodsIcon, PeopleIcon, ShelfIcon } from "../ui/icons";
+import { BenchIcon, ClientIcon, KeyIcon, LampIcon, LeaveIcon, MethodsIcon, PeopleIcon, ShelfIcon } from "../ui/icons";
+import { Boundary } from "../ui/boundary";
 
 const room = {
   display: "flex",
@@ -69,13 +70,17 @@ export function Frame({ children, job = false }: { children: ReactNode; job?: bo
           <LampIcon />
           {light === "dim" ? "Bright" : "Dim"}
         </chakra.button>
+        <NavLink to="/me" title="Password and sessions">
+          <KeyIcon />
+          Me
+        </NavLink>
         <chakra.button {...room} onClick={() => leave.mutate()} title={me.data?.workshop}>
           <LeaveIcon />
           Leave
         </chakra.button>
       </Box>
       <Box as="main" flex="1" minWidth="0" minHeight="0" overflow="hidden">
-        {children}
+        <Boundary key={useLocation().pathname.split("/").slice(0, 3).join("/")}>{children}</Boundary>
       </Box>
     </Box>
   );

@@ -12,6 +12,7 @@ import { Unworkable } from "../ui/findings";
 import { Press } from "../ui/press";
 import { useWide } from "../ui/size";
 import { Says } from "../ui/words";
+import { NoGarment } from "./NoGarment";
 import { Stations, STATIONS } from "./Stations";
 
 const Measure = lazy(() => import("../features/measuring/Measure").then((m) => ({ default: m.Measure })));
@@ -74,6 +75,7 @@ export function Job() {
       </Box>
     );
   }
+  if (!order.data.garments.length) return <NoGarment order={id} />;
   const at = STATIONS.findIndex((one) => one.key === station);
   const made = plan.isError ? undefined : plan.data?.plan;
   const needed = order.data.sheet.readings.length >= 4;

@@ -14,6 +14,7 @@ const ClientCard = lazy(() => import("../features/clients/ClientCard").then((m) 
 const Card = lazy(() => import("../features/measuring/Card").then((m) => ({ default: m.Card })));
 const People = lazy(() => import("../features/people/People").then((m) => ({ default: m.People })));
 const Join = lazy(() => import("../features/login/Join").then((m) => ({ default: m.Join })));
+const Mine = lazy(() => import("../features/login/Mine").then((m) => ({ default: m.Mine })));
 const CallCard = lazy(() => import("../features/marking/CallCard").then((m) => ({ default: m.CallCard })));
 const Others = lazy(() => import("../features/others/Others").then((m) => ({ default: m.Others })));
 const Methods = lazy(() => import("../features/methods/Methods").then((m) => ({ default: m.Methods })));
@@ -105,6 +106,14 @@ function Inside() {
         element={
           <Frame>
             <People />
+          </Frame>
+        }
+      />
+      <Route
+        path="/me"
+        element={
+          <Frame>
+            <Mine />
           </Frame>
         }
       />

@@ -1,0 +1,78 @@
+"""The web server: a few processes on one address. Each takes whole requests off many connections before a thread works
+at one, so that slow and silent clients hold none.
+
+`python -m shop.serving 127.0.0.1:8640 --processes 2`
+"""
+
+import argparse
+import os
+import signal
+import socket
+import sys
+from types import FrameType
+
+THREADS = 4
+WAITED_FOR = 20
+"""A connection on which nothing comes for so many seconds is closed."""
+CONNECTIONS = 1000
+LARGEST = 2_000_000
+"""No larger body is read at all; what is over the application's own limit is refused in words."""
+
+
+def listening(address: str) -> socket.socket:
+    """A socket bound to `host:port`. Raises OSError where it is taken, ValueError where it is none."""
+    host, _, port = address.rpartition(":")
+    made = socket.socket(socket.AF_INET, socket.SOCK_STREAM)
+    made.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+    made.bind((host, int(port)))
+    made.set_inheritable(True)
+    return made
+
+
+def serve(bound: socket.socket) -> None:
+    """Serve the application in this process until it is ended."""
+    from waitress import serve as run
+
+    from shop.wsgi import application
+
+    run(
+        application, sockets=[bound], threads=THREADS, channel_timeout=WAITED_FOR, cleanup_interval=5,
+        connection_limit=CONNECTIONS, max_request_body_size=LARGEST, ident=None, asyncore_use_poll=True, _quiet=True,
+    )  # fmt: skip
+
+
+def _child(bound: socket.socket) -> int:
+    pid = os.fork()
+    if pid == 0:
+        signal.signal(signal.SIGTERM, signal.SIG_DFL)
+        serve(bound)
+        os._exit(0)
+    return pid
+
+
+def keep(bound: socket.socket, processes: int) -> None:
+    """So many processes, each made anew where it ends by itself; all end with this one."""
+    children = {_child(bound) for _ in range(processes)}
+
+    def end(_: int, __: FrameType | None) -> None:
+        for pid in children:
+            os.kill(pid, signal.SIGTERM)
+        sys.exit(0)
+
+    signal.signal(signal.SIGTERM, end)
+    while True:
+        pid, _ = os.wait()
+        children.discard(pid)
+        children.add(_child(bound))
+
+
+def main() -> None:
+    asked = argparse.ArgumentParser(prog="shop.serving")
+    asked.add_argument("address")
+    asked.add_argument("--processes", type=int, default=2)
+    given = asked.parse_args()
+    keep(listening(given.address), given.processes)
+
+
+if __name__ == "__main__":
+    main()

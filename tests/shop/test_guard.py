@@ -1,0 +1,261 @@
+"""What is one client's, one person's, one workshop's stays so; twins of a write are one; no one holds everybody's queue."""
+
+import csv
+import unicodedata
+from concurrent.futures import ThreadPoolExecutor
+from uuid import uuid4
+
+import pytest
+from django.db import connections
+from django.test import Client as Http
+
+from demo.load import load
+from shop.accounts.models import Invitation, User
+from shop.clients.models import Client, Reading, Sheet
+from shop.orders.models import Order
+from shop.plans.models import LayRun
+from tests.shop.conftest import Caller
+
+
+def order_body(order, **other):
+    plain = {key: order[key] for key in ("version", "title", "promised_on")}
+    return plain | {key: order[key]["id"] for key in ("client", "sheet", "cloth")} | other
+
+
+def test_a_sheet_and_an_order_stay_with_their_client(owner, order, new_id):
+    """Else erasing the one would fail on, or leave, the measures of the other."""
+    other = owner("PUT", f"/clients/{new_id()}", {"name": "Somebody Else"})[1]["id"]
+    sheet = {key: order["sheet"][key] for key in ("version", "taken_on", "unit", "waist")}
+    status, refused = owner("PUT", f"/sheets/{order['sheet']['id']}", sheet | {"client": other})
+    assert (status, refused["code"]) == (422, "other_client")
+    theirs = owner("PUT", f"/sheets/{new_id()}", sheet | {"version": 0, "client": other})[1]["id"]
+    for wrong in ({"sheet": theirs}, {"client": other}, {"client": other, "sheet": theirs}):
+        status, refused = owner("PUT", f"/orders/{order['id']}", order_body(order, **wrong))
+        assert (status, refused["code"]) == (422, "other_client"), wrong
+    assert owner("PUT", f"/orders/{new_id()}", order_body(order, version=0, sheet=theirs))[0] == 422
+    assert owner("DELETE", f"/clients/{other}")[0] == 200
+    assert owner("DELETE", f"/clients/{order['client']['id']}")[0] == 200
+    assert not Order._base_manager.filter(pk=order["id"]).exists()
+
+
+def test_two_entries_brought_together_keep_both_numbers_where_a_sewer_does_not_read_them(owner, order, new_id):
+    ids = [new_id(), new_id()]
+    for one, phone in zip(ids, ("0555 014 220", "0555 014 999"), strict=True):
+        owner(
+            "PUT",
+            f"/clients/{one}",
+            {"name": "Ada", "phone": phone, "email": f"{phone[-3:]}@example.org", "note": phone[-3:]},
+        )
+    kept = owner("POST", f"/clients/{ids[0]}/merge", {"other": ids[1]})[1]
+    assert kept["phone"] == "0555 014 220, 0555 014 999"
+    assert kept["email"] == "220@example.org, 999@example.org"
+    assert kept["note"] == "220\n999"
+    assert [one["id"] for one in owner.get("/clients", find="014999")] == [ids[0]]
+    sewer = Caller(User.objects.create(username="s", workshop=User.objects.get(username="ebba").workshop, role="sewer"))
+    shown = sewer.get(f"/clients/{ids[0]}")
+    assert (shown["phone"], shown["email"], shown["note"]) == ("", "", "220\n999")
+    long = owner("PUT", f"/clients/{ids[1]}", {"name": "Ada", "phone": "0" * 110})[1]
+    status, refused = owner("POST", f"/clients/{ids[0]}/merge", {"other": long["id"]})
+    assert (status, refused["code"]) == (422, "merge")
+
+
+def test_who_is_let_go_stays_outside(owner, new_id):
+    """Neither by a link made before, nor by the session of before when they come back."""
+    ebba = User.objects.get(username="ebba")
+    partner = User.objects.create(username="partner", workshop=ebba.workshop, role="owner")
+    partner.set_password("a long enough word")
+    partner.save()
+    http = Http()
+    typed = {"user_name": "partner", "password": "a long enough word"}
+    assert http.post("/api/session", typed, content_type="application/json").status_code == 200
+    link = new_id()
+    assert (
+        http.put(
+            f"/api/invitations/{link}", {"name": "Me", "role": "owner"}, content_type="application/json"
+        ).status_code
+        == 200
+    )
+    token = Invitation._base_manager.get(pk=link).token
+    assert owner("PUT", f"/people/{partner.id}", {"role": "owner", "works_here": False})[0] == 200
+    assert http.get("/api/session").status_code == 401
+    assert Http().get(f"/api/session/join/{token}").status_code == 404
+    joins = {"user_name": "again", "password": "a long enough word"}
+    assert Http().post(f"/api/session/join/{token}", joins, content_type="application/json").status_code == 404
+    assert owner("PUT", f"/people/{partner.id}", {"role": "owner", "works_here": True})[0] == 200
+    assert http.get("/api/session").status_code == 401
+    assert http.post("/api/session", typed, content_type="application/json").status_code == 200
+
+
+def test_a_new_password_ends_every_other_session_and_one_may_leave_everywhere(owner, db):
+    ebba = User.objects.get(username="ebba")
+    typed = {"user_name": "ebba", "password": "three-tables"}
+    here, there = Http(), Http()
+    for http in (here, there):
+        assert http.post("/api/session", typed, content_type="application/json").status_code == 200
+    for old, new, where in (
+        ("wrong", "a quite long word", "old_password"), ("three-tables", "short", "password"),
+        ("three-tables", " " * 12, "password"), ("three-tables", "password123", "password"),
+        ("three-tables", "aaaaaaaaaaaa", "password"),
+    ):  # fmt: skip
+        refused = here.post(
+            "/api/session/password", {"old_password": old, "password": new}, content_type="application/json"
+        )
+        assert (refused.status_code, refused.json()["problems"][0]["where"]) == (422, where)
+    fresh = {"old_password": "three-tables", "password": " a quite long word "}
+    assert here.post("/api/session/password", fresh, content_type="application/json").status_code == 204
+    assert (here.get("/api/session").status_code, there.get("/api/session").status_code) == (200, 401)
+    again = {"user_name": "ebba", "password": " a quite long word "}
+    assert there.post("/api/session", again, content_type="application/json").status_code == 200
+    assert here.post("/api/session/everywhere").status_code == 204
+    assert (here.get("/api/session").status_code, there.get("/api/session").status_code) == (401, 401)
+    ebba.refresh_from_db()
+    assert ebba.era == 1
+
+
+def test_a_user_name_is_of_plain_letters_and_one_of_a_kind(owner, new_id):
+    link = new_id()
+    owner("PUT", f"/invitations/{link}", {"name": "Nils", "role": "sewer"})
+    token = Invitation._base_manager.get(pk=link).token
+    for name in ("", "a b", "\u0435bba", "EBBA", "-x", "x/y"):
+        body = {"user_name": name, "password": "a quite long word"}
+        refused = Http().post(f"/api/session/join/{token}", body, content_type="application/json")
+        assert (refused.status_code, refused.json()["problems"][0]["where"]) == (422, "user_name"), name
+
+
+def test_no_cell_of_a_file_is_a_formula_and_no_name_a_second_card(owner, order, new_id):
+    client, sheet = new_id(), new_id()
+    for mark in ("\r", "\n", "\t"):
+        assert owner("PUT", f"/clients/{client}", {"name": f"Ada{mark}FN:Eve"})[0] in (200, 409)
+    assert owner("PUT", f"/clients/{new_id()}", {"name": "Ada\u2028FN:Eve"})[0] == 400
+    assert owner("PUT", f"/clients/{new_id()}", {"name": "Ada\x85FN:Eve"})[0] == 400
+    assert [
+        line for line in owner.raw("GET", f"/clients/{client}/export?kind=vcard").splitlines() if line.startswith("FN")
+    ] == ["FN:Ada FN:Eve"]
+    owner("PUT", f"/sheets/{sheet}", {"client": client, "taken_on": "2026-01-02", "unit": "in"})
+    for note in ("=1+1", "\uff1d1+1", "  =1+1", "+1", "@x"):
+        owner(
+            "PUT",
+            f"/readings/{new_id()}",
+            {"sheet": sheet, "key": "hip", "typed": "40", "note": note},
+        )
+    odd = {"sheet": sheet, "key": "hip", "typed": "40", "way": "=1+1"}
+    assert owner("PUT", f"/readings/{new_id()}", odd)[0] == 422
+    table = list(csv.reader(owner.raw("GET", f"/clients/{client}/export?kind=csv").splitlines()))
+    cells = [cell for row in table for cell in row]
+    assert "'=1+1" in cells
+    assert not [one for one in cells if unicodedata.normalize("NFKC", one).lstrip()[:1] in tuple("=+-@")]
+
+
+def test_one_person_has_three_searches_at_once_and_stands_behind_who_has_none(owner, order, new_id):
+    plan = owner("POST", f"/orders/{order['id']}/plan")[1]["id"]
+    for _ in range(3):
+        assert owner("PUT", f"/lay-runs/{new_id()}", {"plan": plan, "seconds": 600})[0] == 200
+    status, refused = owner("PUT", f"/lay-runs/{new_id()}", {"plan": plan})
+    assert (status, refused["code"]) == (429, "busy")
+    ebba = User.objects.get(username="ebba")
+    other = Caller(User.objects.create(username="other", workshop=ebba.workshop, role="cutter"))
+    assert other("PUT", f"/lay-runs/{new_id()}", {"plan": plan})[0] == 200
+    LayRun._base_manager.filter(changed_by=ebba).update(state=LayRun.DONE)
+    assert owner("PUT", f"/lay-runs/{new_id()}", {"plan": plan})[0] == 200
+
+
+def test_an_id_of_another_workshop_is_not_there_for_any_write(owner, order, stranger, new_id):
+    """It is neither taken nor told: for a search, a lay by hand, a cut, an overruling, a reading."""
+    plan = owner("POST", f"/orders/{order['id']}/plan")[1]
+    run, reading, ruling = new_id(), new_id(), new_id()
+    sheet = order["sheet"]["id"]
+    owner("PUT", f"/lay-runs/{run}", {"plan": plan["id"]})
+    owner("PUT", f"/readings/{reading}", {"sheet": sheet, "key": "hip", "typed": "41"})
+    owner("PUT", f"/overrulings/{ruling}", {"sheet": sheet, "key": "hip"})
+    client, theirs = new_id(), new_id()
+    stranger("PUT", f"/clients/{client}", {"name": "Theirs"})
+    stranger("PUT", f"/sheets/{theirs}", {"client": client, "taken_on": "2026-01-02", "unit": "cm"})
+    stranger("PUT", f"/readings/{new_id()}", {"sheet": theirs, "key": "hip", "typed": "100"})
+    for method, path, body in (
+        ("PUT", f"/readings/{reading}", {"sheet": theirs, "key": "hip", "typed": "101"}),
+        ("PUT", f"/overrulings/{ruling}", {"sheet": theirs, "key": "hip"}),
+        ("PUT", f"/lay-runs/{run}", {"plan": plan["id"]}),
+        ("PUT", f"/plans/{plan['id']}/hand", {"id": run, "placements": []}),
+        ("PUT", f"/corrections/{sheet}", {"sheet": theirs}),
+        ("PUT", f"/sheets/{sheet}", {"client": client, "taken_on": "2026-01-02", "unit": "cm"}),
+    ):
+        assert stranger(method, path, body)[0] == 404, path
+
+
+def test_an_order_without_a_garment_is_said_in_words(owner, order, new_id):
+    bare = new_id()
+    assert owner("PUT", f"/orders/{bare}", order_body(order, version=0))[0] == 200
+    for method, path in (("GET", "design"), ("POST", "plan"), ("GET", "group")):
+        status, answer = owner(method, f"/orders/{bare}/{path}")
+        assert status in (200, 422), path
+        assert status == 200 or answer["title"]
+    assert "no garment yet" in owner("GET", f"/orders/{bare}/design")[1]["title"]
+
+
+@pytest.fixture
+def at_once(transactional_db):
+    """Calls as the owner from eight threads at once; the answers, by status."""
+    load()
+    ebba = User.objects.get(username="ebba")
+
+    def call(*calls):
+        def one(asked):
+            try:
+                return Caller(ebba)(*asked)
+            finally:
+                connections.close_all()
+
+        with ThreadPoolExecutor(8) as threads:
+            return list(threads.map(one, calls))
+
+    return call
+
+
+def test_twins_of_a_write_are_one(at_once):
+    """Eight at the same moment: a reading, a correction, a lay by hand, a search."""
+    ask = Caller(User.objects.get(username="ebba"))
+    order = ask.get(f"/orders/{ask.get('/orders')[0]['id']}")
+    sheet, made = order["sheet"]["id"], ask("POST", f"/orders/{order['id']}/plan")[1]
+    reading = ("PUT", f"/readings/{uuid4()}", {"sheet": sheet, "key": "inseam", "typed": "30"})
+    hand = {"id": str(uuid4()), "placements": made["plan"]["lay"]["placements"]}
+    by_hand = ("PUT", f"/plans/{made['id']}/hand", hand)
+    search = ("PUT", f"/lay-runs/{uuid4()}", {"plan": made["id"]})
+    for twin in (reading, by_hand, search):
+        assert {status for status, _ in at_once(*[twin] * 8)} == {200}, twin[1]
+    assert LayRun._base_manager.filter(plan_run=made["id"]).count() == 2
+    had = Reading._base_manager.filter(sheet=sheet, key="inseam").count()
+    assert had == 1
+    ask("POST", f"/sheets/{sheet}/close")
+    counted = len(ask.get(f"/sheets/{sheet}")["readings"])
+    correction = str(uuid4())
+    assert {status for status, _ in at_once(*[("PUT", f"/corrections/{correction}", {"sheet": sheet})] * 8)} == {200}
+    assert Reading._base_manager.filter(sheet=correction).count() == counted
+
+
+def test_a_length_is_kept_for_one_order_and_a_sheet_is_closed_or_turned(at_once):
+    ask = Caller(User.objects.get(username="ebba"))
+    shelf = str(uuid4())
+    cloth = {
+        "form": "length",
+        "kind": "wool",
+        "colour": "#202020",
+        "width": "60",
+        "length": "4 yd",
+        "name": "Grey wool",
+    }
+    assert ask("PUT", f"/shelf/{shelf}", cloth)[0] == 200
+    orders = [one["id"] for one in ask.get("/orders")][:4]
+    answers = at_once(*[("PUT", f"/orders/{one}/shelf", {"shelf": shelf}) for one in orders * 2])
+    holders = Order._base_manager.filter(shelf=shelf)
+    assert holders.count() == 1
+    assert {status for status, _ in answers} == {200, 422}
+    client = Client._base_manager.first().id
+    for _ in range(3):
+        sheet = str(uuid4())
+        ask("PUT", f"/sheets/{sheet}", {"client": str(client), "taken_on": "2026-01-02", "unit": "in"})
+        ask("PUT", f"/readings/{uuid4()}", {"sheet": sheet, "key": "waist", "typed": "45"})
+        at_once(*[("POST", f"/sheets/{sheet}/turn", {"unit": "cm"}), ("POST", f"/sheets/{sheet}/close")] * 4)
+        row = Sheet._base_manager.get(pk=sheet)
+        last = Reading._base_manager.filter(sheet=sheet).order_by("created_at").last()
+        assert row.closed_at is not None
+        assert float(last.mm) == pytest.approx(45 * {"in": 25.4, "cm": 10}[row.unit])
