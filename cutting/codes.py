@@ -21,10 +21,10 @@ ProblemCode = Literal[
 """Why a job cannot be drafted."""
 FindingCode = Literal[
     "extension.floor", "waist.widened", "zip.shorter", "pocket.start", "pocket.opening", "pocket.bag", "band.lap",
-    "pocket.bag_dart", "pocket.bag_wide", "pocket.dart", "pocket.patch", "pocket.one_side", "waist.back-larger",
-    "waist.redraw-centre", "waist.re-mark-side", "neck.deepened", "armhole.deep", "front.shorter", "sleeve.widened",
-    "join.gathered", "cloth.stretch", "cloth.thin", "cloth.thick", "cloth.pleated", "slant.reduced", "dart.none",
-    "waist.over_hip", "hip_line.gap", "knee.floor", "knee.unmeasured", "thigh.unmeasured", "thigh.capped",
+    "strip.bends", "pocket.bag_dart", "pocket.bag_wide", "pocket.dart", "pocket.patch", "pocket.one_side",
+    "waist.back-larger", "waist.redraw-centre", "waist.re-mark-side", "neck.deepened", "armhole.deep", "front.shorter",
+    "sleeve.widened", "join.gathered", "cloth.stretch", "cloth.thin", "cloth.thick", "cloth.pleated", "slant.reduced",
+    "dart.none", "waist.over_hip", "hip_line.gap", "knee.floor", "knee.unmeasured", "thigh.unmeasured", "thigh.capped",
     "elastic.unmeasured", "hip.unmeasured", "depth.guard", "depth.capped", "depth.by_rise", "crotch.usual",
     "crotch.usual_by_hip", "diagonal.moved", "curve.moved", "choice.idle", "dart.shortened", "hem.widened",
     "turn.short", "turn.full", "doubt.model", "doubt.last", "doubt.rise", "doubt.rises", "doubt.inseam", "doubt.waist",

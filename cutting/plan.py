@@ -11,7 +11,7 @@ from cutting.body import doubts
 from cutting.checks import Check, check_fold, check_garment, check_joins, findings_of, worst_fit
 from cutting.choosing import idle
 from cutting.cloth import USUAL_FOLDS, Folded
-from cutting.codes import ProblemCode
+from cutting.codes import FaultCode, ProblemCode
 from cutting.dividing import first_laid
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
@@ -30,7 +30,7 @@ from cutting.widths import WidthRow
 from cutting.widths import by_width as widths_of
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.11.0"
+CORE = "0.12.0"
 
 
 @dataclass(frozen=True)
@@ -114,25 +114,29 @@ def by_hand(made: Plan, placements: Sequence[tuple[int, Placement]]) -> Plan:
     wanted = {piece.id: piece.count for piece in pieces}
     placed = Counter(placement.piece for _, placement in placements)
     if any(count > wanted.get(piece, 0) for piece, count in placed.items()):
-        raise refuse("lay.by_hand", LAY, fault="lay.count", faults=["lay.count"])
+        raise _not_by_hand("lay.count")
     longest = SPARE + sum(piece.count * _across(piece.cut) for piece in pieces)
     if any(not -longest <= at <= 2 * longest for _, p in placements for at in (p.x, p.y)):
-        raise refuse("lay.by_hand", LAY, fault="lay.too_long", faults=["lay.too_long"])
+        raise _not_by_hand("lay.too_long")
     for number, section in enumerate(made.laid.sections):
         own = tuple(placement for there, placement in placements if there == number)
         cuts = {piece.id: piece.cut for piece in section.pieces}
         axis = 1 if section.table.crosswise else 0
         ends = [p.point(corner)[axis] for p in own for corner in cuts.get(p.piece, ())]
         if max(ends, default=0.0) > longest:
-            raise refuse("lay.by_hand", LAY, fault="lay.too_long", faults=["lay.too_long"])
+            raise _not_by_hand("lay.too_long")
         lays.append(Lay(section.table, own, max(ends, default=0.0)))
     if len(lays) <= max((there for there, _ in placements), default=-1):
-        raise refuse("lay.by_hand", LAY, fault="lay.unknown_section", faults=["lay.unknown_section"])
+        raise _not_by_hand("lay.unknown_section")
     return with_lays(made, lays, refused="lay.by_hand")
 
 
 SPARE = 1000.0
 """A lay may be so many mm longer than all its pieces one after another: room to put them down while they are moved."""
+
+
+def _not_by_hand(fault: FaultCode) -> CuttingError:
+    return refuse("lay.by_hand", LAY, fault=fault, faults=[fault])
 
 
 def _across(outline: Sequence[Point]) -> float:

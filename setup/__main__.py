@@ -43,9 +43,7 @@ def serve() -> str:
     """Migrate, load the demo workshop, start the server and the worker; the address they answer at."""
     env = environment()
     must([PYTHON, "manage.py", "migrate", "--verbosity", "0"], env)
-    # The page itself is answered by the application, with its headers; never as a file.
-    files = ["collectstatic", "--noinput", "--clear", "--ignore", "index.html", "--verbosity", "0"]
-    must([PYTHON, "manage.py", *files], env)
+    must([PYTHON, "manage.py", "collectstatic", "--noinput", "--clear", "--verbosity", "0"], env)
     must([PYTHON, "manage.py", "load_demo"], env)
     port_file = RUN / "port"
     _stop_if_changed()
@@ -171,6 +169,19 @@ def tape(arguments: list[str]) -> int:
     return main(arguments, f"http://127.0.0.1:{port}")
 
 
+def command(name: str) -> Callable[[list[str]], int]:
+    """A command of the shop that answers a link, with the address of the workshop that is open here."""
+
+    def verb(arguments: list[str]) -> int:
+        port = (RUN / "port").read_text() if (RUN / "port").exists() else "8640"
+        env = environment()
+        must([PYTHON, "manage.py", "migrate", "--verbosity", "0"], env)
+        line = [PYTHON, "manage.py", name, *arguments, "--address", f"http://127.0.0.1:{port}/"]
+        return subprocess.run(line, cwd=ROOT, env=env, check=False).returncode
+
+    return verb
+
+
 def benchmark(arguments: list[str]) -> int:
     env = environment()
     if arguments[:1] == ["lay"]:
@@ -192,7 +203,7 @@ def lock(_: list[str]) -> int:
 
 VERBS: dict[str, Callable[[list[str]], int]] = {
     "demo": demo, "stop": stop, "test": test, "lint": lint, "shots": shots, "benchmark": benchmark, "lock": lock,
-    "tape": tape,
+    "tape": tape, "new-workshop": command("new_workshop"), "owner-link": command("owner_link"),
 }  # fmt: skip
 
 if __name__ == "__main__":

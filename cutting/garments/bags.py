@@ -59,7 +59,7 @@ def hand_bag(garment: str, opening: Length, deep: Length, wide: Length, ask: Ask
     d.stage = "pocket-bag"
     if ask.bag_cut == "fold":
         return _folded_hand(garment, d, opening, deep, wide, ask)
-    h, w, g = deep.mm, wide.mm, max(opening.mm, min(opening.mm + 38.1, deep.mm - 12.7))
+    h, w, g = deep.mm, wide.mm, max(opening.mm, min(opening.mm + UNDER.now.mm, deep.mm - 12.7))
     start = d.start("O", Point(0, 0), "bag_corner")
     d.mark("B1", start.down(opening), "bag_opening", "grain")
     level = d.mark("B2", start.down(found(0.55 * h, "of_the_bag")), "bag_level", "grain")

@@ -28,7 +28,7 @@ def closure_parts(garment: str, ask: Ask, closing: Length | None, legs: dict[str
     """The parts of the closure, whose zip is `closing` long, and the strip that is cut up for loops."""
     parts: list[Part] = []
     if ask.closure == "fly" and closing is not None:
-        front = legs["front" if "front" in legs else "leg"]
+        front = _front_of(legs)
         seam, waist_seam = (sewn(code, f"fly-facing.{edge}", f"{front.name}.{to}") for code, edge, to in FLY)
         parts.append(Part(_fly_facing(garment, front, closing, ask), interfacing=True, seams=(seam, waist_seam)))
         guard = strip(garment, "fly-guard", closing + inch(1), GUARD.now, Allowed(SEAM.now, SEAM.now))
@@ -65,28 +65,32 @@ def _fly_facing(garment: str, front: Panel, closing: Length, ask: Ask) -> Panel:
     return finish(garment, d)
 
 
-def opening_parts(garment: str, ask: Ask, legs: dict[str, Panel]) -> list[Part]:
+def _front_of(legs: dict[str, Panel]) -> Panel:
+    """The panel that the centre front is on."""
+    return legs["front" if "front" in legs else "leg"]
+
+
+def fly_strips(garment: str, ask: Ask, legs: dict[str, Panel]) -> list[Part]:
     """The fly of an elastic waist: a folded strip for each front, from the waist down; one goes over the other."""
     if ask.front_opening == "none":
         return []
-    front = legs["front" if "front" in legs else "leg"]
+    front = _front_of(legs)
     both, deep = Allowed(SEAM.now, SEAM.now), ask.front_opening_deep
     panel = strip(garment, "fly-strip", named(deep, "fly") + SEAM.now * 2, FLY_STRIP.now, both, opening=deep)
     return [Part(panel, 2, seams=(sewn("fly", "fly-strip.waist", f"{front.name}.crotch"),))]
 
 
-def with_opening(legs: dict[str, Panel], ask: Ask) -> dict[str, Panel]:
+def with_fly_notch(legs: dict[str, Panel], ask: Ask) -> dict[str, Panel]:
     """The legs with a notch where the fly of an elastic waist ends, below it the centre is sewn. Raises CuttingError
     where the seam is no longer than that.
     """
     if ask.front_opening == "none":
         return legs
-    name = "front" if "front" in legs else "leg"
-    panel, deep = legs[name], ask.front_opening_deep
+    panel, deep = _front_of(legs), ask.front_opening_deep
     room = panel.edges["crotch"].path.length - 2 * SEAM.now.mm
     if deep.mm > room:
         raise refuse("opening.too_deep", choice("front_opening_deep"), wanted=deep, room=found(room, ""))
-    return legs | {name: with_notches(panel, panel.notch("crotch", "opening_end", deep.mm))}
+    return legs | {panel.name: with_notches(panel, panel.notch("crotch", "opening_end", deep.mm))}
 
 
 def turn_up_parts(garment: str, ask: Ask, legs: dict[str, Panel]) -> list[Part]:

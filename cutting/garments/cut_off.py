@@ -7,7 +7,7 @@ to the strip's lower edge, so that the whole dart is in the seam.
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from itertools import accumulate
-from math import atan2, cos, sin
+from math import atan2, cos, radians, sin, tan
 
 from cutting.drafting import Dart, Draft, Edge, Wide
 from cutting.errors import refuse
@@ -27,6 +27,8 @@ OUT = 5.0
 """A dart's leg that crosses the line nearer to its end than this many mm has run out of the panel."""
 UNDER_LAP = {("front-band", "fly"): "centre", ("back-band", "side-zip"): "side", ("back-band", "back-zip"): "centre"}
 """The end of a shaped band that goes under its other end: both halves are cut longer by the overlap, one is trimmed."""
+BEND = radians(40)
+"""A seam that bends by more where a dart closes is said to pucker. From memory, no source."""
 SHORTEST = 25.4
 """A rest of a zip's edge under this many mm is not cut wider."""
 
@@ -37,6 +39,8 @@ class Cut:
 
     panel: Panel
     strip: Panel
+    darts: tuple[Dart, ...]
+    """As they are closed in the strip."""
 
 
 def cut_off(
@@ -79,9 +83,19 @@ def cut_off(
     # The centre is not moved when the darts are closed: its notches go with the strip.
     centred = [replace(n, edge="centre") for n in panel.notches if n.edge == "crotch" and _above(n, start, end)]
     strip = with_notches(_strip(panel, name, (beside, upper), line, darts, ask, depth), *centred)
-    return Cut(
-        replace(left, steps=below_the_strip(left, rests, on_cloth)), replace(strip, steps=strip_steps(strip, on_cloth))
-    )
+    left = replace(left, steps=below_the_strip(left, rests, on_cloth))
+    return Cut(left, replace(strip, steps=strip_steps(strip, on_cloth)), tuple(darts))
+
+
+def said_of_bends(cut: Cut, depth: Length) -> list[Finding]:
+    """That a strip so deep bends sharply at its lower edge where a wide dart is closed in it, and what mends it."""
+    for dart in sorted(cut.darts, key=lambda one: -distance(one.near, one.far) / one.length.mm):
+        wide = found(distance(dart.near, dart.far), "")
+        needed = wide.mm / 2 / tan(BEND / 2) / dart.length.mm
+        if needed > 1:
+            params = {"panel": cut.strip.name, "dart": wide, "used": depth, "wanted": found(depth.mm * needed, "")}
+            return [Finding("strip.bends", "note", part_of(cut.strip.name), params)]
+    return []
 
 
 def said_of_laps(parts: list[Part]) -> list[Finding]:

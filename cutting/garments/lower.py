@@ -6,9 +6,10 @@ from typing import ClassVar
 from cutting.body import Body
 from cutting.drafting import Step, Wide
 from cutting.errors import CuttingError, Problem
-from cutting.garments.closures import closure_parts, opening_parts, turn_up_parts, with_opening
+from cutting.finding import Finding
+from cutting.garments.closures import closure_parts, fly_strips, turn_up_parts, with_fly_notch
 from cutting.garments.crotch import said_of_crotch
-from cutting.garments.cut_off import cut_off, said_of_laps
+from cutting.garments.cut_off import cut_off, said_of_bends, said_of_laps
 from cutting.garments.garment import Garment
 from cutting.garments.notches import notched
 from cutting.garments.notions import lower_notions
@@ -122,12 +123,12 @@ def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     closing = zip_length(ask.closure, drawn)
     drawn = _with_zip_edge(drawn, ask, closing)
     drafted = notched(drawn, ask, "leg_line" if sums.knee_round is None else "knee", closing)
-    legs, parts = _strips(drafted, ask)
+    legs, parts, bends = _strips(drafted, ask)
     parts = waist_parts(name, ask, sums, legs) + parts
-    legs = with_opening(with_channel(legs, ask), ask)
+    legs = with_fly_notch(with_channel(legs, ask), ask)
     bags = pockets(name, legs, ask, sums)
     legs = {key: _with(panel, bags) for key, panel in legs.items()}
-    parts += [*bags.parts, *closure_parts(name, ask, closing, legs, sums), *opening_parts(name, ask, legs)]
+    parts += [*bags.parts, *closure_parts(name, ask, closing, legs, sums), *fly_strips(name, ask, legs)]
     parts += turn_up_parts(name, ask, legs)
     panels = legs | {part.panel.name: part.panel for part in parts}
     broken = [Problem("outline.crossed", GARMENT, {"panel": key}) for key, p in panels.items() if not _sound(p)]
@@ -136,7 +137,7 @@ def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     numbers = numbers_of(drafted, legs, parts, sums, ask, body.thigh if body.has("thigh") else None)
     bought = lower_notions(ask, closing, elastic_length(ask, sums), parts, sums)
     findings = (*sums.findings, *(one for draft in drafts for one in draft.findings), *bags.findings)
-    findings += (*said_of_zip(ask.closure, closing), *said_of_turns(legs), *said_of_laps(parts))
+    findings += (*said_of_zip(ask.closure, closing), *said_of_turns(legs), *bends, *said_of_laps(parts))
     findings += tuple(said_of_crotch(body, ask, numbers))
     return Lower(
         id=name, style=ask.style, method=method, body=body, marking=ask.marking, other_cloth=ask.other_cloth,
@@ -157,22 +158,24 @@ def _with_zip_edge(drafted: dict[str, Panel], ask: Ask, closing: Length | None) 
     return drafted | {name: marked}
 
 
-def _strips(drafted: dict[str, Panel], ask: Ask) -> tuple[dict[str, Panel], list[Part]]:
-    """The legs with a shaped band and a yoke cut off their tops, and those strips as parts."""
-    legs, parts = dict(drafted), list[Part]()
+def _strips(drafted: dict[str, Panel], ask: Ask) -> tuple[dict[str, Panel], list[Part], list[Finding]]:
+    """The legs with a shaped band and a yoke cut off their tops, those strips as parts, and what is said of them."""
+    legs, parts, said = dict(drafted), list[Part](), list[Finding]()
     if ask.waist_finish == "shaped-band":
         deep = ask.band_depth.mm
         for name in ("front", "back"):
             cut = cut_off(legs[name], f"{name}-band", deep, deep, ask, ask.band_depth)
             legs[name] = cut.panel
+            said += said_of_bends(cut, ask.band_depth)
             under = "yoke" if name == "back" and ask.yoke is not None else name
             seam = sewn("strip", f"{name}-band.lower", f"{under}.waist", count=2)
             parts.append(Part(cut.strip, 4, pair=True, interfacing=True, seams=(seam,)))
     if ask.yoke is not None and "back" in legs:
         cut = cut_off(legs["back"], "yoke", ask.yoke.mm / 2, ask.yoke.mm, ask, ask.yoke, whole_darts=True)
         legs["back"] = cut.panel
+        said += said_of_bends(cut, ask.yoke)
         parts.append(Part(cut.strip, 2, pair=True, seams=(sewn("strip", "yoke.lower", "back.waist", count=2),)))
-    return legs, parts
+    return legs, parts, said
 
 
 def _with(panel: Panel, bags: Pockets) -> Panel:

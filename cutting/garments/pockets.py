@@ -28,6 +28,8 @@ FACING = Rule(1.5)
 BEYOND = Rule(1)
 BAG_FACING = Rule(2.5)
 SEAM = Rule(0.5)
+OFF_THE_HEM = Rule(1.5)
+"""A bag ends so far above the leg's lower edge."""
 
 
 def pockets(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Pockets:
@@ -55,7 +57,7 @@ def _in_seam(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums) -> Po
     opening = smaller(ask.pocket_opening, to_crotch - start - 12.7, "pocket.opening")
     leg = (sums.length - sums.top).mm
     to_hip = (sums.hip_depth - sums.top).mm - start
-    deep = smaller(deep_of(ask, opening.length, to_hip), leg - start - 38.1, "pocket.bag")
+    deep = smaller(deep_of(ask, opening.length, to_hip), leg - start - OFF_THE_HEM.now.mm, "pocket.bag")
     notes = [one.finding for one in (opening, deep) if one.finding]
     if start > wanted.mm + 0.1:
         params = {"wanted": wanted, "used": found(start, "below_the_yoke")}
@@ -102,7 +104,9 @@ def _curved(garment: str, panels: dict[str, Panel], ask: Ask, sums: Sums, beyond
     code: FindingCode = "pocket.bag_dart" if min(limits, key=limits.__getitem__) == "to_the_dart" else "pocket.bag_wide"
     bag_wide = smaller(wide_of(ask, limits), min(limits.values()), code)
     to_hip = side.back.place_of(front.points["H"])
-    bag_deep = smaller(deep_of(ask, deep.length, to_hip), (sums.length - sums.top).mm - 38.1, "pocket.bag")
+    bag_deep = smaller(
+        deep_of(ask, deep.length, to_hip), (sums.length - sums.top).mm - OFF_THE_HEM.now.mm, "pocket.bag"
+    )
     clear = min(far, default=1e6) - wide.length.mm - 6.35  # of the dart
     top, low = waist.along(wide.length.mm)[0], side.back.along(deep.length.mm)[0]
     along = mouth(waist, top, low)

@@ -69,8 +69,7 @@ def _band(
 def _front_and_back(garment: str, ask: Ask, sums: Sums) -> list[Part]:
     """A front band with the overlap and a back band, sewn together at the sides; under a fly the front's in halves."""
     stiff = {"front": ask.waist_finish != "elastic-band", "back": ask.waist_finish == "straight-band"}
-    front = sums.front_waist - sums.front_darts.all if stiff["front"] else sums.front_waist
-    back = sums.back_waist - sums.back_darts.all if stiff["back"] else sums.back_waist
+    front, back = _on_the_band(ask, sums)
     overlap = named(ask.band_overlap, "overlap") if stiff["back"] else mm(0)
     if stiff["back"] and ask.closure == "fly":
         ahead = _band(garment, "front-band", ask, front, ("front.waist",), overlap / 2, stiff=True, count=2, ring=SIDES)
@@ -84,6 +83,16 @@ def _front_and_back(garment: str, ask: Ask, sums: Sums) -> list[Part]:
         garment, "back-band", ask, back * 2, ("back.waist",), mm(0), stiff=stiff["back"], marks=middle
     )  # fmt: skip
     return [ahead, behind]
+
+
+def _on_the_band(ask: Ask, sums: Sums) -> tuple[Length, Length]:
+    """What half a front and half a back are on their band: flat under elastic; darts closed, fullness drawn in."""
+    if ask.elastic_all_round:
+        return sums.front_waist, sums.back_waist
+    front = sums.front_waist - sums.front_darts.all
+    if ask.waist_finish == "half-elastic":
+        return front, sums.back_waist
+    return front - sums.front_gathers, sums.back_waist - sums.back_darts.all - sums.back_gathers
 
 
 def _channel_and_tie(garment: str, sums: Sums, legs: Collection[str]) -> list[Part]:
@@ -133,9 +142,7 @@ def elastic_length(ask: Ask, sums: Sums) -> Length | None:
 
 def _marks(ask: Ask, sums: Sums) -> list[tuple[str, float]]:
     """Where a band that closes at one place meets side seams and centres, and where its overlap begins: mm along it."""
-    darts = not ask.elastic_all_round
-    front = (sums.front_waist - sums.front_darts.all if darts else sums.front_waist).mm
-    back = (sums.back_waist - sums.back_darts.all if darts else sums.back_waist).mm
+    front, back = (width.mm for width in _on_the_band(ask, sums))
     end = ("overlap", 2 * (front + back))
     if ask.closure == "side-zip":
         return [("centre", front), ("side", 2 * front), ("centre", 2 * front + back), end]

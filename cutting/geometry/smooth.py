@@ -43,8 +43,9 @@ def parted(path: Path, points: Sequence[Point]) -> list[Path | None]:
     ]
 
 
-SAME, CRUMB = 1e-6, 0.5
-"""Points nearer than this many mm are the same; a part of a segment shorter than that is left out."""
+SAME, CRUMB, TURN = 1e-6, 0.5, 0.9962
+"""Points nearer than `SAME` mm are the same. A part of a segment shorter than `CRUMB` mm is left out where moving its
+end would turn it by more than 5 degrees, whose cosine is `TURN`."""
 
 
 def _stretch(path: Path, low: float, high: float) -> Path:
@@ -57,13 +58,23 @@ def _stretch(path: Path, low: float, high: float) -> Path:
 
 
 def _ends_moved(path: Path, start: Point, end: Point) -> Path:
-    segments = [one for one in path.segments if one.length > CRUMB] or list(path.segments[:1])
-    segments[0] = _start_moved(segments[0], start)
-    segments[-1] = _start_moved(segments[-1].back, end).back
-    return Path(tuple(segments))
+    forward = _start_moved(list(path.segments), start)
+    backward = _start_moved([segment.back for segment in reversed(forward)], end)
+    return Path(tuple(segment.back for segment in reversed(backward)))
 
 
-def _start_moved(segment: Segment, start: Point) -> Segment:
-    if isinstance(segment, Cubic):
-        return replace(segment, start=start, one=segment.one.plus(start.minus(segment.start)))
-    return replace(segment, start=start)
+def _start_moved(segments: list[Segment], start: Point) -> list[Segment]:
+    """The segments from another start, without a first crumb that would point elsewhere."""
+    first, *rest = segments
+    if rest and first.length < CRUMB and _turns(first, start):
+        first, *rest = rest
+    if isinstance(first, Cubic):
+        moved: Segment = replace(first, start=start, one=first.one.plus(start.minus(first.start)))
+    else:
+        moved = replace(first, start=start)
+    return [moved, *rest]
+
+
+def _turns(segment: Segment, start: Point) -> bool:
+    before, after = segment.end.minus(segment.start), segment.end.minus(start)
+    return before.dot(after) <= TURN * distance(segment.start, segment.end) * distance(start, segment.end)

@@ -1,18 +1,36 @@
-"""Writes about people: logging in and out."""
+"""Writes about sessions: logging in and out."""
+
+from threading import BoundedSemaphore
 
 from django.contrib.auth import authenticate, login, logout
 from django.http import HttpRequest
 
+from shop.accounts import devices, second_step, sessions
 from shop.accounts.models import User
 
+CHECKED_AT_ONCE = BoundedSemaphore(2)
+"""Checking a password takes 19 MiB on purpose: so many are checked at once, the others wait for their turn."""
 
-def log_in(request: HttpRequest, user_name: str, password: str) -> User | None:
-    """Check the password and start a new session; None if the two do not fit."""
-    user = authenticate(request=request, username=user_name, password=password)
+
+def log_in(request: HttpRequest, user_name: str, password: str, code: str = "") -> User | None:
+    """Check the password, and the code of the second step where there is one; open a session. None if they do not fit.
+
+    Raises StepError where the password fits and the code does not.
+    """
+    with CHECKED_AT_ONCE:
+        user = authenticate(request=request, username=user_name, password=password)
     if not isinstance(user, User):
+        devices.count_wrong(request, user_name)
         return None
-    login(request, user)
+    second_step.check(user, code)
+    open_session(request, user)
     return user
+
+
+def open_session(request: HttpRequest, user: User) -> None:
+    """A new session on the browser of the request."""
+    login(request, user, backend="django.contrib.auth.backends.ModelBackend")
+    sessions.begin(request.session, request.headers.get("User-Agent", ""))
 
 
 def log_out(request: HttpRequest) -> None:

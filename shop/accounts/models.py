@@ -4,7 +4,9 @@ import uuid
 from typing import Any, ClassVar, Self
 
 from django.contrib.auth.models import AbstractUser
+from django.contrib.sessions.base_session import AbstractBaseSession
 from django.db import models
+from django.utils import timezone
 from django.utils.crypto import salted_hmac
 
 
@@ -29,11 +31,38 @@ class User(AbstractUser):
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     workshop = models.ForeignKey(Workshop, on_delete=models.CASCADE, related_name="people")
     role = models.CharField(max_length=12, default="owner")
-    era = models.PositiveIntegerField(default=0, help_text="grows when somebody is let go: sessions of before end")
+    era = models.PositiveIntegerField(
+        default=0, help_text="grows when somebody is let go or leaves everywhere: older sessions end"
+    )
     REQUIRED_FIELDS: ClassVar[list[str]] = []
 
     def _get_session_auth_hash(self, secret: str | None = None) -> str:
         return salted_hmac("shop.session", f"{self.era} {self.password}", secret=secret, algorithm="sha256").hexdigest()
+
+
+class Session(AbstractBaseSession):
+    """An open session: whose, and what its owner's list shows of it; see sessions.py. `called` is its name outside."""
+
+    person = models.ForeignKey(User, null=True, on_delete=models.CASCADE, related_name="+")
+    called = models.UUIDField(null=True, db_index=True)
+    device = models.CharField(max_length=60, blank=True)
+    began_at = models.DateTimeField(null=True)
+    used_at = models.DateTimeField()
+
+    @classmethod
+    def get_session_store_class(cls) -> Any:
+        from shop.accounts.sessions import SessionStore
+
+        return SessionStore
+
+
+class KnownDevice(models.Model):
+    """A browser that somebody logged in from before, and how many wrong passwords came from it since."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    person = models.ForeignKey(User, on_delete=models.CASCADE, related_name="+")
+    wrong = models.PositiveSmallIntegerField(default=0)
+    used_at = models.DateTimeField(default=timezone.now)
 
 
 class OwnedRows(models.Manager[Any]):
@@ -68,8 +97,9 @@ class WorkshopRow(models.Model):
 
 
 class Invitation(WorkshopRow):
-    """A link that lets somebody join under a role, once and for a week."""
+    """A link that is followed once: it lets somebody join under a role, or `person` choose a new password."""
 
+    person = models.ForeignKey(User, null=True, on_delete=models.CASCADE, related_name="+")
     name = models.CharField(max_length=60)
     role = models.CharField(max_length=12)
     token = models.CharField(max_length=64, unique=True)

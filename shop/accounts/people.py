@@ -3,32 +3,24 @@
 import re
 import secrets
 from datetime import timedelta
-from uuid import UUID
+from uuid import UUID, uuid4
 
 from django.contrib.auth.password_validation import validate_password
 from django.core.exceptions import ValidationError
 from django.db import IntegrityError, transaction
-from django.db.models import F, QuerySet
+from django.db.models import F, Q, QuerySet
 from django.http import Http404
 from django.utils import timezone
 
-from shop.accounts.models import Invitation, Message, User
+from shop.accounts import devices, second_step
+from shop.accounts.models import Invitation, Message, User, Workshop
+from shop.accounts.refused import PersonRefusedError
 from shop.accounts.rights import ROLES, allow
-from shop.accounts.writing import own
-from shop.errors import ShopError
+from shop.accounts.writing import add, own
 
-VALID_FOR = timedelta(days=7)
+VALID_FOR, FOR_A_PASSWORD = timedelta(days=7), timedelta(days=1)
 FEWEST_LETTERS = 5
 """So many different letters a password has at least."""
-
-
-class PersonRefusedError(ShopError):
-    """Something about a person cannot be: `where` names the field, `what` and `mend` say it."""
-
-    code = "person"
-
-    def __init__(self, where: str, what: str, mend: str):
-        super().__init__(f"{what}. {mend}", [{"where": where, "code": self.code, "what": what, "mend": mend}])
 
 
 def people(actor: User) -> QuerySet[User]:
@@ -70,19 +62,56 @@ def invite(*, actor: User, id: UUID, name: str, role: str, to: str, address: str
         return made
 
 
+def link_for_password(*, actor: User, id: UUID, person: UUID) -> Invitation:
+    """A link by which somebody of the workshop chooses a new password. The same id again is the same link."""
+    allow(actor, "people")
+    known = Invitation.of(actor.workshop).filter(pk=id, person_id=person).first()
+    if known is not None:
+        return known
+    whose = User.objects.filter(workshop=actor.workshop, pk=person, is_active=True).first()
+    if whose is None:
+        raise Http404
+    return add(password_link(whose, id, actor))
+
+
+def password_link(person: User, id: UUID, by: User | None = None) -> Invitation:
+    """Such a link, not kept yet; also for the owner, who has nobody to ask, from the shell."""
+    return Invitation(
+        id=id, workshop=person.workshop, changed_by=by, person=person, name=person.first_name or person.username,
+        role=person.role, token=secrets.token_urlsafe(24), expires_at=timezone.now() + FOR_A_PASSWORD,
+    )  # fmt: skip
+
+
+def found_workshop(*, name: str, owner: str, unit: str) -> Invitation:
+    """A new workshop with nobody in it yet, and the link by which its owner joins."""
+    with transaction.atomic():
+        made = Workshop.objects.create(name=name, unit=unit)
+        link = Invitation(
+            id=uuid4(), workshop=made, name=owner, role=ROLES[0], token=secrets.token_urlsafe(24),
+            expires_at=timezone.now() + VALID_FOR,
+        )  # fmt: skip
+        link.save(force_insert=True)
+        return link
+
+
 def invited(token: str) -> Invitation:
     """The open invitation of a link. Raises Http404 where it was used, is too old or never was."""
     # Whoever holds the link is not yet of any workshop.
     found = Invitation._base_manager.filter(token=token, used_at=None, expires_at__gt=timezone.now())
-    made = found.select_related("workshop").first()
+    made = found.select_related("workshop", "person").first()
     if made is None:
         raise Http404
     return made
 
 
 def join(*, token: str, user_name: str, password: str) -> User:
-    """Follow an invitation: the person is made, the link is used up. Raises PersonRefusedError, Http404."""
+    """Follow a link: the person is made, or has the new password, and the link is used up.
+
+    Raises PersonRefusedError, Http404.
+    """
     invitation = invited(token)
+    if invitation.person is not None:
+        return _new_password_by_link(invitation, invitation.person, password)
     wanted = user_name.strip()
     if not re.fullmatch(r"[A-Za-z0-9][A-Za-z0-9.-]*", wanted):
         raise PersonRefusedError(
@@ -95,12 +124,29 @@ def join(*, token: str, user_name: str, password: str) -> User:
     person.set_password(password)
     try:
         with transaction.atomic():
-            used = Invitation.of(invitation.workshop).filter(pk=invitation.pk, used_at=None)
-            if not used.update(used_at=timezone.now()):
-                raise Http404
+            _use_up(invitation)
             person.save(force_insert=True)
     except IntegrityError:
         raise PersonRefusedError("user_name", "Somebody has this user name already", "Choose another.") from None
+    return person
+
+
+def _use_up(invitation: Invitation) -> None:
+    unused = Invitation.of(invitation.workshop).filter(pk=invitation.pk, used_at=None)
+    if not unused.update(used_at=timezone.now()):
+        raise Http404
+
+
+def _new_password_by_link(invitation: Invitation, person: User, password: str) -> User:
+    """The password is new; sessions, known browsers and the second step of before are gone."""
+    check_password(password, person)
+    with transaction.atomic():
+        _use_up(invitation)
+        person.set_password(password)
+        person.era += 1
+        person.save(update_fields=["password", "era"])
+        devices.forget(person)
+        second_step.take_off(person)
     return person
 
 
@@ -125,6 +171,7 @@ def change_password(*, actor: User, old: str, new: str) -> User:
         check_password(new, person)
         person.set_password(new)
         person.save(update_fields=["password"])
+        devices.forget(person)
         return person
 
 
@@ -147,7 +194,8 @@ def put_person(*, actor: User, id: UUID, role: str, works_here: bool) -> User:
         if person.is_active and not works_here:
             # Neither a session of before nor a link that was made before lets anybody in again.
             person.era += 1
-            Invitation.of(actor.workshop).filter(changed_by=person, used_at=None).delete()
+            links = Invitation.of(actor.workshop).filter(used_at=None)
+            links.filter(Q(changed_by=person) | Q(person=person)).delete()
         person.role, person.is_active = role, works_here
         person.save(update_fields=["role", "is_active", "era"])
         return person

@@ -10,7 +10,7 @@ from urllib.parse import unquote
 from django.http import HttpRequest, HttpResponse
 from ninja.utils import check_csrf
 
-from shop.api.errors import problem
+from shop.api.errors import IN_WORDS, problem
 from shop.api.incoming import is_clean
 
 SAFE = ("GET", "HEAD", "OPTIONS")
@@ -34,6 +34,6 @@ class GateMiddleware:
             return problem(request, 400, "This address cannot be read.", code="request.address")
         writes = request.path.startswith("/api/") and request.method not in SAFE
         if writes and not DEVICE.match(request.path) and check_csrf(request):
-            title = "This page is too old to be trusted. Load it again; what you typed is kept."
-            return problem(request, 403, title, code="page")
+            title, code = IN_WORDS[403]
+            return problem(request, 403, title, code=code)
         return None

@@ -10,6 +10,7 @@ from cutting.body import (
     CATALOGUE,
     FLAT,
     NEEDED,
+    WAYS,
     Body,
     doubts,
     fits,
@@ -19,7 +20,6 @@ from cutting.body import (
     usual,
     ways_to,
 )
-from cutting.body.ways import WAYS
 from cutting.errors import CuttingError, refuse
 from cutting.formats.values_v1 import read_measure
 from cutting.lengths import Unit as CoreUnit

@@ -18,7 +18,7 @@ def put_client(*, actor: User, id: UUID, version: int, name: str, **more: Any) -
     allow(actor, "clients")
     phone = digits(more["phone"]) if "phone" in more else None
     searched = {"sound": sounding(name)[:160]} | ({"phone_digits": phone} if phone is not None else {})
-    return put_row(Client, actor=actor, id=id, version=version, name=name.strip(), **more, **searched)
+    return put_row(Client, actor=actor, id=id, version=version, name=name, **more, **searched)
 
 
 def contact_of(client: Client) -> Contact:

@@ -77,6 +77,26 @@ class Erasure(WorkshopRow):
     orders = models.PositiveIntegerField()
 
 
+class Seen(WorkshopRow):
+    """That the person in `changed_by` was shown, or took along, something of a client on a day, and how often.
+
+    `what` is a code of clients/seen.py; without a client it was the whole list. `changed_at` is the last time.
+    """
+
+    client = models.ForeignKey(Client, null=True, on_delete=models.CASCADE, related_name="+")
+    what = models.CharField(max_length=12)
+    day = models.DateField()
+    times = models.PositiveIntegerField(default=1)
+
+    class Meta:
+        constraints = [
+            models.UniqueConstraint(
+                fields=["workshop", "changed_by", "client", "what", "day"], name="seen_once_a_day", nulls_distinct=False
+            )
+        ]
+        indexes = [models.Index(fields=["workshop", "-changed_at"], name="seen_lately")]
+
+
 class Tape(WorkshopRow):
     """A digital tape paired with the person in `changed_by`: the last reading it sent, and its last sign of life."""
 

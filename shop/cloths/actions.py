@@ -45,5 +45,5 @@ def put_shelf_cloth(*, actor: User, id: UUID, version: int, name: str, form: str
     fields = LATER | fields
     check_part(actor.workshop.unit, cloth=job_part(fields | {"fold": "auto", "sections": {}}))
     return put_row(
-        ShelfCloth, actor=actor, id=id, version=version, name=name.strip(), form=form, removed=removed, **fields
+        ShelfCloth, actor=actor, id=id, version=version, name=name, form=form, removed=removed, **fields
     )  # fmt: skip

@@ -59,7 +59,7 @@ def put_house_rule(
     check_part(actor.workshop.unit, garment={"id": "rule", "style": style, "method": method, "choices": choices})
     with transaction.atomic():
         row = put_row(
-            HouseRule, actor=actor, id=id, version=version, name=name.strip(), method=method, choices=choices,
+            HouseRule, actor=actor, id=id, version=version, name=name, method=method, choices=choices,
             usual=usual and not removed, removed=removed,
         )  # fmt: skip
         if row.usual:

@@ -14,6 +14,7 @@ from shop.accounts.rights import allow
 from shop.accounts.writing import own
 from shop.clients.models import Client, Erasure, Overruling, Sheet
 from shop.clients.queries import all_readings, sheets
+from shop.clients.seen import bring_together
 from shop.clients.sound import digits
 from shop.cloths.models import Cloth
 from shop.errors import ShopError
@@ -146,6 +147,7 @@ def merge_clients(*, actor: User, id: UUID, other: UUID) -> Client:
             if len(both) > room:
                 raise MergeError(f"The two {words} are too long together. Shorten one, then bring them together.")
             setattr(kept, key, both)
+        bring_together(gone, kept)
         kept.phone_digits = digits(kept.phone)
         kept.keeps_measures = kept.keeps_measures and gone.keeps_measures
         kept.version += 1

@@ -21,11 +21,13 @@ INSTALLED_APPS = [
     "django.contrib.auth",
     "django.contrib.contenttypes",
     "django.contrib.postgres",
-    "django.contrib.sessions",
     "django.contrib.staticfiles",
     "procrastinate.contrib.django",
     "axes",
     "csp",
+    "django_otp",
+    "django_otp.plugins.otp_totp",
+    "django_otp.plugins.otp_static",
     "ninja",
     "shop.accounts",
     "shop.clients",
@@ -48,6 +50,7 @@ MIDDLEWARE = [
     "django.contrib.auth.middleware.AuthenticationMiddleware",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
     "axes.middleware.AxesMiddleware",
+    "shop.accounts.sessions.UsedMiddleware",
 ]
 TEMPLATES = [{"BACKEND": "django.template.backends.django.DjangoTemplates", "DIRS": [ROOT / "web/dist"]}]
 
@@ -67,12 +70,16 @@ DATABASES = {
 
 AUTHENTICATION_BACKENDS = ["axes.backends.AxesStandaloneBackend", "django.contrib.auth.backends.ModelBackend"]
 PASSWORD_HASHERS = ["shop.accounts.hashers.Argon2"]
-AXES_FAILURE_LIMIT = 8
+# A guesser is slowed by name and by address; who comes from a browser of before is not: shop/accounts/devices.py.
+AXES_FAILURE_LIMIT = 12
+AXES_WHITELIST_CALLABLE = "shop.accounts.devices.is_known"
 AXES_COOLOFF_TIME = 0.25
 # Who tries again while locked out waits no longer for it.
 AXES_RESET_COOL_OFF_ON_FAILURE_DURING_LOCKOUT = False
-AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
-AXES_RESET_ON_SUCCESS = True
+AXES_LOCKOUT_PARAMETERS = ["username", "ip_address"]
+# A success of one name would let another be guessed on from the same address.
+AXES_RESET_ON_SUCCESS = False
+OTP_TOTP_ISSUER = "Plavet"
 AXES_VERBOSE = False
 
 AUTH_PASSWORD_VALIDATORS = [
@@ -83,6 +90,9 @@ AUTH_PASSWORD_VALIDATORS = [
         ("UserAttributeSimilarityValidator", {}),
     )
 ]
+SESSION_ENGINE = "shop.accounts.sessions"
+# Unused for a week, a session ends.
+SESSION_COOKIE_AGE = 7 * 24 * 3600
 SESSION_COOKIE_HTTPONLY = True
 SESSION_COOKIE_SAMESITE = "Lax"
 CSRF_COOKIE_SAMESITE = "Lax"
@@ -112,6 +122,7 @@ CONTENT_SECURITY_POLICY = {
 STATIC_URL = "/static/"
 STATIC_ROOT = ROOT / "var/static"
 STATICFILES_DIRS = [ROOT / "web/dist"]
+STATICFILES_FINDERS = ["shop.static.BuiltFiles"]
 STORAGES = {
     "default": {"BACKEND": "django.core.files.storage.FileSystemStorage"},
     "staticfiles": {"BACKEND": "whitenoise.storage.CompressedStaticFilesStorage"},

@@ -1,9 +1,10 @@
 """Every small part: how many, how large, where it is sewn; what is cut off a leg and what stays of it."""
 
-from math import hypot
+from itertools import pairwise
+from math import atan2, degrees, hypot
 
 import pytest
-from hypothesis import given
+from hypothesis import event, given
 from hypothesis import strategies as st
 from shapely.geometry import LineString, Polygon
 from shapely.geometry import Point as ShapelyPoint
@@ -109,6 +110,28 @@ def test_a_yoke_takes_the_whole_dart_into_its_seam(body, deep):
         assert cut_off == pytest.approx(Polygon(yoke.net).area, rel=1e-4)
     else:
         assert cut_off - wedges - 25 <= Polygon(yoke.net).area <= cut_off + 25
+    bend = corner(yoke.edges["lower"].path.flat())
+    said = "strip.bends" in {finding.code for finding in garment.findings}
+    event("the yoke bends sharply" if said else "it does not")
+    assert said == (bend > 40) or abs(bend - 40) < 1
+
+
+def corner(line):
+    """The sharpest turn of a line, in degrees."""
+    ways = [degrees(atan2(b.down - a.down, b.across - a.across)) for a, b in pairwise(line)]
+    return max((abs((b - a + 180) % 360 - 180) for a, b in pairwise(ways)), default=0.0)
+
+
+def test_a_yoke_that_takes_a_wide_dart_into_little_depth_is_said_to_pucker():
+    """What is said to be deep enough bends by no more than 40 degrees."""
+    wide = {"hip": 54, "waist": 36, "thigh": 32, "body_rise": 11}
+    shallow = planned(wide, style="straight-trousers", yoke=2)
+    said = next(one for one in shallow.garments[0].findings if one.code == "strip.bends")
+    assert corner(shallow.garments[0].panels["yoke"].edges["lower"].path.flat()) > 40
+    deep = f"{said.params['wanted'].mm:.3f} mm"
+    deeper = planned(wide, style="straight-trousers", yoke=deep).garments[0]
+    assert corner(deeper.panels["yoke"].edges["lower"].path.flat()) < 41
+    assert "strip.bends" not in {one.code for one in deeper.findings}
 
 
 def test_the_quick_cut_is_square_to_its_slant_and_its_length_is_swung():

@@ -9,6 +9,8 @@ from pathlib import Path
 from uuid import UUID
 
 import pytest
+from axes.models import AccessAttempt
+from django.db.models import F
 from django.test import Client as Http
 from django.utils import timezone
 
@@ -221,10 +223,31 @@ def test_too_many_wrong_passwords_lock_the_door_in_words(db, settings):
     settings.AXES_ENABLED = True
     door = Http()
     body = json.dumps({"user_name": "ebba", "password": "no"})
-    answers = [door.post("/api/session", body, content_type="application/json") for _ in range(9)]
+    answers = [door.post("/api/session", body, content_type="application/json") for _ in range(13)]
     assert answers[0].status_code == 401
     assert answers[-1].status_code == 429
     assert "quarter of an hour" in answers[-1].json()["title"]
+
+
+def test_who_tries_again_while_locked_out_waits_no_longer_for_it(db, settings):
+    """A quarter of an hour after the last try that counted the right password is let in."""
+    settings.AXES_ENABLED = True
+    ebba = User.objects.get(username="ebba")
+    ebba.set_password("a long enough word")
+    ebba.save()
+
+    def tried(password):
+        body = json.dumps({"user_name": "ebba", "password": password})
+        return Http().post("/api/session", body, content_type="application/json").status_code
+
+    def minutes_go_by(count):
+        AccessAttempt.objects.update(attempt_time=F("attempt_time") - timedelta(minutes=count))
+
+    assert [tried("no") for _ in range(13)][-1] == 429
+    minutes_go_by(14)
+    assert tried("no") == tried("a long enough word") == 429
+    minutes_go_by(2)
+    assert tried("a long enough word") == 200
 
 
 def test_reading_rows_of_nobody_raises():
@@ -262,7 +285,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "shelf": kept["id"], "cuts": cut["id"], "house-rules": rule["id"], "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run,
         "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"], "plans": made["id"],
         "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
-        "people": str(User.objects.get(username="ebba").id), "invitations": invited["id"],
+        "people": str(User.objects.get(username="ebba").id), "invitations": invited["id"], "password-links": new_id(),
     }  # fmt: skip
     bodies = {
         "clients": {"name": "x", "other": rows["clients"]}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in", "text": "point,typed"},
@@ -276,7 +299,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "readings": {"sheet": rows["sheets"], "key": "hip", "typed": "100"}, "lay-runs": {"plan": made["id"]},
         "corrections": {"sheet": rows["sheets"]}, "overrulings": {"sheet": rows["sheets"], "key": "hip"},
         "flat": {"key": "hip", "typed": "20", "unit": "in"}, "drafts": {"key": "trousers.crotch_depth", "typed": "10"}, "book": {"text": ""}, "people": {"role": "sewer"},
-        "invitations": {"name": "Ivo", "role": "owner"}, "house-rules": {"name": "x", "method": "half-thigh", "choices": {}},
+        "invitations": {"name": "Ivo", "role": "owner"}, "password-links": {"person": rows["people"]}, "house-rules": {"name": "x", "method": "half-thigh", "choices": {}},
     }  # fmt: skip
     secret = ids_in([rows, made["id"]], set())
     order = owner("GET", f"/orders/{order['id']}")[1]

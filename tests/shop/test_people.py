@@ -60,6 +60,7 @@ def test_every_write_asks_for_its_right(team, order, new_id):
         ("remove", "POST", f"/clients/{client['id']}/merge", {"other": client["id"]}),
         ("people", "GET", "/people", None),
         ("people", "PUT", f"/invitations/{new_id()}", {"name": "Ivo", "role": "sewer"}),
+        ("people", "PUT", f"/password-links/{new_id()}", {"person": str(User.objects.get(username="a-sewer").id)}),
         ("people", "PUT", f"/people/{User.objects.get(username='a-cutter').id}", {"role": "cutter"}),
     ]  # fmt: skip
     for right, method, path, body in writes:
@@ -147,6 +148,7 @@ def test_an_invitation_is_sent_followed_once_and_then_gone(owner, new_id):
         "workshop": "Harbour Lane Workshop",
         "name": "Ivo",
         "role": "sewer",
+        "user_name": "",
     }
     body = as_json({"user_name": "ivo", "password": "boat-house-lamp"})
     joined = guest.post(f"/api/session/join/{token}", body, content_type="application/json")

@@ -6,6 +6,11 @@ import sys
 from pathlib import Path
 
 import pytest
+from django.core.management import call_command
+from django.db import connection
+from django.utils.module_loading import import_string
+
+from shop.settings import base
 
 ROOT = Path(__file__).parents[2]
 SAFE = {"PLAVET_SECRET_KEY": "0123456789abcdefghij" * 3, "PLAVET_HOSTS": "plavet.example, www.plavet.example"}
@@ -48,3 +53,31 @@ def test_a_large_answer_is_compressed_and_a_small_one_is_left(owner, order):
     assert len(packed.content) < len(plain.content) / 2
     small = owner.http.get("/api/session", headers={"accept-encoding": "gzip"})
     assert "Content-Encoding" not in small or len(small.content) > 100
+
+
+def test_a_password_is_kept_as_argon2id_at_19_mib():
+    """Read from the kept text itself; the tests' own settings have a quicker one."""
+    (name,) = base.PASSWORD_HASHERS
+    _, kind, version, params, salt, _ = import_string(name)().encode("a long enough word", "salt" * 6).split("$")
+    assert (kind, version, params) == ("argon2id", "v=19", "m=19456,t=2,p=1")
+    assert salt
+
+
+def test_the_page_is_no_file(settings, tmp_path):
+    """As a file it would come without its headers, and be kept for a year."""
+    settings.STATIC_ROOT = tmp_path
+    call_command("collectstatic", interactive=False, verbosity=0)
+    kept = {str(path.relative_to(tmp_path)) for path in tmp_path.rglob("*") if path.is_file()}
+    assert "mark.svg" in kept
+    assert any(name.startswith("assets/") and name.endswith(".js") for name in kept)
+    assert not [name for name in kept if name.endswith(".html")]
+
+
+def test_the_databases_log_keeps_no_statement(db):
+    with connection.cursor() as cursor:
+        cursor.execute("select name, setting from pg_settings where name like 'log%%'", [])
+        log = dict(cursor.fetchall())
+    assert log["log_min_error_statement"] == "panic"
+    assert log["log_parameter_max_length_on_error"] == "0"
+    assert log["log_error_verbosity"] == "terse"
+    assert log["log_statement"] == "none"

@@ -90,7 +90,10 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     line = unit(base.minus(top.point))
     cb_hip = top.point.plus(line, (hip_down - top.point.down) / line.down)
     hip = d.mark("H1", Place(cb_hip, "centre_line").back(sums.back_hip), "hip_width", "hip_line", "centre", "side")
-    foot = d.mark("C2", corner.back(sums.back_hip), "crotch_line_width", "crotch_line", "centre", "side")
+    wide = sums.back_hip
+    if ask.back_side_out.size and not outward:
+        wide = wide + found(corner.point.across - cb_hip.across, "centre_lean")
+    foot = d.mark("C2", corner.back(wide), "crotch_line_width", "crotch_line", "centre", "side")
 
     upwards = unit(hip.point.minus(foot.point))
     # The side turns at the crotch line by the mean of what comes before and after it.

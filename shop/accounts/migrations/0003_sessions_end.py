@@ -13,6 +13,6 @@ class Migration(migrations.Migration):
         migrations.AddField(
             model_name='user',
             name='era',
-            field=models.PositiveIntegerField(default=0, help_text='grows when somebody is let go: sessions of before end'),
+            field=models.PositiveIntegerField(default=0, help_text='grows when somebody is let go or leaves everywhere: older sessions end'),
         ),
     ]

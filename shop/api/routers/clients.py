@@ -1,17 +1,19 @@
 """The client book: found, kept, merged, erased, exported; contacts from a file."""
 
 import json
-from typing import Annotated, Any, Literal
+from datetime import date, datetime
+from typing import Annotated, Any, Literal, cast
 from uuid import UUID
 
 from django.http import HttpRequest, HttpResponse
 from ninja import Field, Query, Router, Schema
 
+from shop.accounts.models import User
 from shop.accounts.rights import allow, rights_of
 from shop.api.auth import person
 from shop.api.incoming import Version
 from shop.api.routers.file import FileIn, FileOut, LineOut
-from shop.clients import book, queries, vcard
+from shop.clients import book, queries, seen, vcard
 from shop.clients.models import Client
 from shop.orders import client_file
 
@@ -37,6 +39,19 @@ class OtherIn(Schema):
     other: UUID
 
 
+class SeenOut(Schema):
+    """What somebody was shown or took along on a day; without a client it was the whole list."""
+
+    id: UUID
+    who: str
+    what: seen.What
+    client: UUID | None
+    client_name: str
+    day: date
+    times: int
+    last_at: datetime
+
+
 class ErasedOut(Schema):
     sheets: int
     orders: int
@@ -57,12 +72,19 @@ def clients(
     request: HttpRequest, find: str = "", archived: bool = False, page: Annotated[int, Query(ge=1, le=10_000)] = 1
 ) -> list[ClientOut]:
     """A page of the book by name, of up to 100; `find` is part of a name, as it sounds, or of a phone number."""
-    return [client_out(request, row) for row in queries.clients(person(request), find[:120], archived, page)]
+    actor = person(request)
+    rows = list(queries.clients(actor, find[:120], archived, page))
+    if rows and "contacts" in rights_of(actor):
+        seen.note(actor, [None], "list")
+    return [client_out(request, row) for row in rows]
 
 
 @router.get("/clients/{id}", response=ClientOut)
 def client(request: HttpRequest, id: UUID) -> ClientOut:
-    return client_out(request, queries.client(person(request), id))
+    actor, row = person(request), queries.client(person(request), id)
+    if "contacts" in rights_of(actor):
+        seen.note(actor, [row.id], "contacts")
+    return client_out(request, row)
 
 
 @router.put("/clients/{id}", response=ClientOut)
@@ -86,13 +108,20 @@ def merge(request: HttpRequest, id: UUID, body: OtherIn) -> ClientOut:
 @router.get("/clients/{id}/export")
 def export(request: HttpRequest, id: UUID, kind: Literal["json", "csv", "vcard"] = "json") -> Any:
     """All that is kept of a client, as a file; `vcard` holds the contacts alone."""
+    actor = person(request)
+    answer = _export(actor, id, kind)
+    seen.note(actor, [id], "export")
+    return answer
+
+
+def _export(actor: User, id: UUID, kind: str) -> HttpResponse:
     if kind == "json":
-        whole = json.dumps(client_file.export_client(person(request), id), ensure_ascii=False, indent=1)
+        whole = json.dumps(client_file.export_client(actor, id), ensure_ascii=False, indent=1)
         return _file(whole, "application/json", "client.json")
     if kind == "csv":
-        return _file(client_file.export_csv(person(request), id), "text/csv", "measurements.csv")
-    allow(person(request), "contacts")
-    return _file(vcard.write_card(book.contact_of(queries.client(person(request), id))), "text/vcard", "contact.vcf")
+        return _file(client_file.export_csv(actor, id), "text/csv", "measurements.csv")
+    allow(actor, "contacts")
+    return _file(vcard.write_card(book.contact_of(queries.client(actor, id))), "text/vcard", "contact.vcf")
 
 
 def _file(text: str, kind: str, name: str) -> HttpResponse:
@@ -104,7 +133,9 @@ def _file(text: str, kind: str, name: str) -> HttpResponse:
 @router.get("/book")
 def whole_book(request: HttpRequest) -> HttpResponse:
     """Every contact of the workshop as vCard 4.0."""
-    cards = [vcard.write_card(book.contact_of(row)) for row in queries.whole_book(person(request))]
+    actor = person(request)
+    cards = [vcard.write_card(book.contact_of(row)) for row in queries.whole_book(actor)]
+    seen.note(actor, [None], "book")
     return _file("".join(cards), "text/vcard", "clients.vcf")
 
 
@@ -113,3 +144,21 @@ def take_contacts(request: HttpRequest, body: FileIn) -> FileOut:
     """Read contacts from a vCard file; with `keep` the good ones come into the book. The same file twice is one."""
     lines, kept = book.import_contacts(actor=person(request), text=body.text, keep=body.keep)
     return FileOut(lines=[LineOut(**line) for line in lines], kept=kept)
+
+
+@router.get("/seen", response=list[SeenOut])
+def who_saw(
+    request: HttpRequest, client: UUID | None = None, page: Annotated[int, Query(ge=1, le=10_000)] = 1
+) -> list[SeenOut]:
+    """A page of who was shown or took along what, of one client or of all, the last first; of up to 50."""
+    return [
+        SeenOut(
+            id=row.id, who=_called(row.changed_by), what=cast(seen.What, row.what), client=row.client_id,
+            client_name=row.client.name if row.client else "", day=row.day, times=row.times, last_at=row.changed_at,
+        )
+        for row in seen.seen(person(request), client, page)
+    ]  # fmt: skip
+
+
+def _called(user: User | None) -> str:
+    return (user.first_name or user.username) if user else ""

@@ -12,6 +12,7 @@ from shop.bridge.designing import DesignOut, Outline, design, draft_alone, kept_
 from shop.bridge.drafting import PlanShape
 from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
 from shop.bridge.trade import TradeOut, trade
+from shop.clients import seen
 from shop.clients.queries import measures_of
 from shop.orders import actions, queries
 from shop.orders.actions import OutfitError
@@ -54,7 +55,9 @@ def order_design(
     """The choices of one of the order's garments by its name (the first where none is given), or of a jumpsuit's half,
     and what each would change on this client.
     """
-    job = job_of(person(request), queries.order(person(request), id))
+    row = queries.order(person(request), id)
+    seen.note(person(request), [row.client_id], "measures")
+    job = job_of(person(request), row)
     if not job["garments"]:
         raise OutfitError("This order has no garment yet. Add one: what is to be sewn is chosen here then.")
     return design(job, garment, half)
@@ -69,7 +72,7 @@ def trade_lists(request: HttpRequest) -> TradeOut:
 @router.get("/sheets/{id}/silhouettes", response=dict[str, Outline])
 def sheet_silhouettes(request: HttpRequest, id: UUID) -> dict[str, Outline]:
     """Half of every style's front as it is drafted for a sheet, an invented body standing in for what is missing."""
-    unit, measures = measures_of(person(request), id)
+    unit, measures = measures_of(person(request), seen.sheet(person(request), id).id)
     return silhouettes(unit, measures)
 
 
@@ -106,7 +109,7 @@ NET = {"marking": "on-paper"}
 def _body(request: HttpRequest, sheet: UUID | None) -> tuple[str, dict[str, str]]:
     """The unit and the measures of a sheet; none of an invented body."""
     actor = person(request)
-    return measures_of(actor, sheet) if sheet else (actor.workshop.unit, {})
+    return measures_of(actor, seen.sheet(actor, sheet).id) if sheet else (actor.workshop.unit, {})
 
 
 @router.get("/house-rules", response=list[HouseRuleOut])

@@ -7,6 +7,7 @@ from ninja import Router, Schema
 
 from shop.api.auth import person
 from shop.api.routers.orders import OrderOut, order_out
+from shop.clients import seen
 from shop.orders import group, queries
 from shop.plans.queries import StoredPlan
 from shop.plans.shopping import shopping, table
@@ -81,6 +82,7 @@ def order_group(request: HttpRequest, id: UUID) -> GroupOut:
     """The order's group; the order alone where it has none."""
     rows = table(person(request), queries.order(person(request), id))
     bought = shopping(person(request), rows)
+    seen.note(person(request), {row.order.client_id for row in rows}, "measures")
     return GroupOut(
         members=[
             MemberOut(

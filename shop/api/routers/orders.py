@@ -8,6 +8,7 @@ from django.http import HttpRequest
 from ninja import Field, Query, Router, Schema
 
 from shop.accounts.reading import page_of
+from shop.accounts.rights import rights_of
 from shop.accounts.writing import own
 from shop.api.auth import person
 from shop.api.incoming import Day, Version
@@ -17,6 +18,7 @@ from shop.bridge.drafting import PlanShape, WidthShape
 from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
 from shop.bridge.trade import session_of
 from shop.bridge.words import said_plan
+from shop.clients import seen
 from shop.clients.queries import counting
 from shop.cloths import actions as cloths
 from shop.cloths.models import Cloth
@@ -165,6 +167,8 @@ def order_out(request: HttpRequest, row: Order) -> OrderOut:
     actor = person(request)
     whole = whole_order(actor, row)
     other = whole.other_cloth
+    shown: list[seen.What] = ["measures", "contacts"] if "contacts" in rights_of(actor) else ["measures"]
+    seen.note(actor, [row.client_id], *shown)
     return OrderOut(
         id=row.id, version=row.version, title=row.title, promised_on=row.promised_on,
         client=client_out(request, row.client), sheet=sheet_out(request, row.sheet, whole.readings),
@@ -226,8 +230,11 @@ def plan(
         run = plan_together(actor=person(request), order=row)
         others = queries.bench(person(request)).filter(pk__in=run.others)
         names = {"": row.client.name} | {outfit_id(one): one.client.name for one in others}
+        seen.note(person(request), [row.client_id, *(one.client_id for one in others)], "measures")
         return plan_answer(request, run, unit, names)
-    return plan_answer(request, plan_order(actor=person(request), order=row, cut_from=cloth), unit)
+    run = plan_order(actor=person(request), order=row, cut_from=cloth)
+    seen.note(person(request), [row.client_id], "measures")
+    return plan_answer(request, run, unit)
 
 
 def plan_answer(

@@ -4,11 +4,10 @@ from datetime import datetime
 from typing import Literal
 from uuid import UUID
 
-from django.contrib.auth import login
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Field, Router, Schema
 
-from shop.accounts import people
+from shop.accounts import actions, devices, people
 from shop.accounts.models import Invitation, User
 from shop.api.auth import person
 from shop.api.routers.session import Me, me_of
@@ -36,9 +35,16 @@ class InvitationIn(Schema):
     to: str = Field("", max_length=120)
 
 
+class LinkIn(Schema):
+    person: UUID
+
+
 class InvitationOut(Schema):
+    """An open link; `for_password` where it gives somebody who works here a new password."""
+
     id: UUID
     name: str
+    for_password: bool
     role: str
     link: str
     expires_at: datetime
@@ -59,13 +65,16 @@ class TeamOut(Schema):
 
 
 class WelcomeOut(Schema):
+    """What a link leads to: joining, or where `user_name` is said a new password for it."""
+
     workshop: str
     name: str
     role: str
+    user_name: str
 
 
 class JoinIn(Schema):
-    user_name: str = Field(max_length=60)
+    user_name: str = Field("", max_length=60)
     password: str = Field(max_length=200)
 
 
@@ -77,7 +86,10 @@ def _person(row: User) -> PersonOut:
 
 def _invitation(request: HttpRequest, row: Invitation) -> InvitationOut:
     link = request.build_absolute_uri(f"/join/{row.token}")
-    return InvitationOut(id=row.id, name=row.name, role=row.role, link=link, expires_at=row.expires_at)
+    return InvitationOut(
+        id=row.id, name=row.name, role=row.role, link=link, expires_at=row.expires_at,
+        for_password=row.person_id is not None,
+    )  # fmt: skip
 
 
 @router.get("/people", response=TeamOut)
@@ -104,6 +116,12 @@ def invite(request: HttpRequest, id: UUID, body: InvitationIn) -> InvitationOut:
     return _invitation(request, made)
 
 
+@router.put("/password-links/{id}", response=InvitationOut)
+def link_for_password(request: HttpRequest, id: UUID, body: LinkIn) -> InvitationOut:
+    """A link by which somebody who forgot their password chooses another; good for a day."""
+    return _invitation(request, people.link_for_password(actor=person(request), id=id, person=body.person))
+
+
 @router.delete("/invitations/{id}", response={204: None})
 def withdraw(request: HttpRequest, id: UUID) -> tuple[int, None]:
     """Take an invitation back."""
@@ -113,14 +131,18 @@ def withdraw(request: HttpRequest, id: UUID) -> tuple[int, None]:
 
 @router.get("/session/join/{token}", auth=None, response=WelcomeOut)
 def welcome(request: HttpRequest, token: str) -> WelcomeOut:
-    """What an invitation's link leads to."""
+    """What a link leads to."""
     found = people.invited(token)
-    return WelcomeOut(workshop=found.workshop.name, name=found.name, role=found.role)
+    return WelcomeOut(
+        workshop=found.workshop.name, name=found.name, role=found.role,
+        user_name=found.person.username if found.person else "",
+    )  # fmt: skip
 
 
 @router.post("/session/join/{token}", auth=None, response=Me)
-def join(request: HttpRequest, token: str, body: JoinIn) -> Me:
-    """Follow an invitation: choose a user name and a password, and be in."""
+def join(request: HttpRequest, response: HttpResponse, token: str, body: JoinIn) -> Me:
+    """Follow a link: choose a user name and a password, or a new password, and be in."""
     made = people.join(token=token, user_name=body.user_name, password=body.password)
-    login(request, made, backend="django.contrib.auth.backends.ModelBackend")
+    actions.open_session(request, made)
+    devices.remember(request, response, made)
     return me_of(made)

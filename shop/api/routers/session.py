@@ -1,10 +1,13 @@
 """Logging in and out, and who one is."""
 
+from datetime import datetime
+from uuid import UUID
+
 from django.contrib.auth import update_session_auth_hash
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Field, Router, Schema
 
-from shop.accounts import actions, people
+from shop.accounts import actions, devices, people, second_step, sessions
 from shop.accounts.models import User
 from shop.accounts.rights import rights_of
 from shop.api.auth import person
@@ -24,8 +27,11 @@ class WrongPasswordError(ShopError):
 
 
 class LogIn(Schema):
+    """`code` is of the second step, for who has one."""
+
     user_name: str = Field(max_length=150)
     password: str = Field(max_length=200)
+    code: str = Field("", max_length=20)
 
 
 class Me(Schema):
@@ -45,11 +51,12 @@ def me_of(user: User) -> Me:
 
 
 @router.post("", auth=None, response=Me)
-def log_in(request: HttpRequest, body: LogIn) -> Me:
-    """Start a session."""
-    user = actions.log_in(request, body.user_name, body.password)
+def log_in(request: HttpRequest, response: HttpResponse, body: LogIn) -> Me:
+    """Start a session. From a browser that was logged in from before, nobody elsewhere can lock one out."""
+    user = actions.log_in(request, body.user_name, body.password, body.code)
     if user is None:
         raise WrongPasswordError
+    devices.remember(request, response, user)
     return me_of(user)
 
 
@@ -84,4 +91,85 @@ def leave_everywhere(request: HttpRequest) -> tuple[int, None]:
 def log_out(request: HttpRequest) -> tuple[int, None]:
     """End the session."""
     actions.log_out(request)
+    return 204, None
+
+
+class SessionOut(Schema):
+    """`here` is the one that asks."""
+
+    id: UUID
+    device: str
+    began_at: datetime | None
+    used_at: datetime
+    here: bool
+
+
+@router.get("/all", response=list[SessionOut])
+def all_sessions(request: HttpRequest) -> list[SessionOut]:
+    """One's own open sessions, the last used first; of up to 100."""
+    return [
+        SessionOut(
+            id=row.called, device=row.device, began_at=row.began_at, used_at=row.used_at,
+            here=row.session_key == request.session.session_key,
+        )
+        for row in sessions.sessions(person(request))
+        if row.called
+    ]  # fmt: skip
+
+
+@router.delete("/all/{id}", response={204: None})
+def end_session(request: HttpRequest, id: UUID) -> tuple[int, None]:
+    """End one of them."""
+    sessions.end(actor=person(request), called=id)
+    return 204, None
+
+
+class StepOut(Schema):
+    """Whether a code is asked for at the door, and how many of those written down are left."""
+
+    on: bool
+    left: int
+
+
+class SecretOut(Schema):
+    """What an authenticator app takes: `picture` is a square code as an address, `typed` the same to type."""
+
+    typed: str
+    address: str
+    picture: str
+
+
+class CodeIn(Schema):
+    code: str = Field(max_length=20)
+
+
+class CodesOut(Schema):
+    codes: list[str]
+
+
+class TurnOffIn(Schema):
+    password: str = Field(max_length=200)
+
+
+@router.get("/step", response=StepOut)
+def step(request: HttpRequest) -> StepOut:
+    return StepOut(on=second_step.is_on(person(request)), left=second_step.left(person(request)))
+
+
+@router.post("/step", response=SecretOut)
+def begin_step(request: HttpRequest) -> SecretOut:
+    """A new secret for one's app; nothing changes at the door before its first code is typed."""
+    made = second_step.begin(person(request))
+    return SecretOut(typed=made.typed, address=made.address, picture=made.picture)
+
+
+@router.put("/step", response=CodesOut)
+def confirm_step(request: HttpRequest, body: CodeIn) -> CodesOut:
+    """Turn the second step on by the app's first code; what is answered is shown once, to be written down."""
+    return CodesOut(codes=second_step.confirm(actor=person(request), code=body.code))
+
+
+@router.post("/step/off", response={204: None})
+def step_off(request: HttpRequest, body: TurnOffIn) -> tuple[int, None]:
+    second_step.turn_off(actor=person(request), password=body.password)
     return 204, None

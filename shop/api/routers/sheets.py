@@ -13,7 +13,7 @@ from shop.api.incoming import Day, Version
 from shop.api.routers.file import FileIn, FileOut, LineOut
 from shop.bridge.measuring import TAKEN_BY, flat_reading
 from shop.bridge.measuring import points as points_of
-from shop.clients import queries, sheets
+from shop.clients import queries, seen, sheets
 from shop.clients.files import import_sheet
 from shop.clients.models import Reading, Sheet
 
@@ -192,12 +192,13 @@ def sheets_of_client(request: HttpRequest, id: UUID) -> list[SheetOut]:
     actor = person(request)
     rows = list(queries.sheets(actor, queries.client(actor, id).id)[:200])
     last = queries.last_readings_of(actor, [row.id for row in rows])
+    seen.note(actor, [id], "measures")
     return [sheet_out(request, row, last[row.id]) for row in rows]
 
 
 @router.get("/sheets/{id}", response=SheetOut)
 def sheet(request: HttpRequest, id: UUID) -> SheetOut:
-    return sheet_out(request, queries.sheet(person(request), id))
+    return sheet_out(request, seen.sheet(person(request), id))
 
 
 @router.put("/sheets/{id}", response=SheetOut)
@@ -208,14 +209,13 @@ def put_sheet(request: HttpRequest, id: UUID, body: SheetIn) -> SheetOut:
 @router.get("/sheets/{id}/readings", response=list[ReadingOut])
 def all_readings(request: HttpRequest, id: UUID) -> list[ReadingOut]:
     """Every reading of a sheet, those that no longer count too."""
-    sheet = queries.sheet(person(request), id)
-    return [_reading(row) for row in queries.all_readings(person(request), sheet.id)]
+    return [_reading(row) for row in queries.all_readings(person(request), seen.sheet(person(request), id).id)]
 
 
 @router.get("/sheets/{id}/advice", response=AdviceOut, by_alias=True)
 def advice(request: HttpRequest, id: UUID) -> dict[str, Any]:
     """Doubts, ranges to expect, second ways, last time's values, and the unit the sheet seems to be in."""
-    return queries.sheet_advice(person(request), queries.sheet(person(request), id))
+    return queries.sheet_advice(person(request), seen.sheet(person(request), id))
 
 
 @router.post("/sheets/{id}/turn", response=SheetOut)

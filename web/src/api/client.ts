@@ -11,6 +11,7 @@ export class Refused extends Error {
     title: string,
     readonly problems: Problem[] = [],
     readonly theirs: unknown = undefined,
+    readonly code = "",
   ) {
     super(title);
   }
@@ -50,11 +51,12 @@ export async function answered<T>(answer: Promise<Answer<T>>): Promise<T> {
     throw new Refused(0, "The line to the workshop's server is lost. What you typed is kept here.");
   }
   if (got.response.ok) return got.data as T;
-  const body = (got.error ?? {}) as { title?: string; problems?: Problem[]; theirs?: unknown };
+  const body = (got.error ?? {}) as { title?: string; problems?: Problem[]; theirs?: unknown; code?: string };
   throw new Refused(
     got.response.status,
     body.title ?? "The server did not answer in words.",
     body.problems,
     body.theirs,
+    body.code,
   );
 }

@@ -6,10 +6,19 @@ import type { components } from "./schema.gen";
 type Schemas = components["schemas"];
 export type Role = Schemas["PersonIn"]["role"];
 export type Person = Schemas["PersonOut"];
+export type Seen = Schemas["SeenOut"];
 
 const path = (id: string) => ({ params: { path: { id } } });
 
 export const useTeam = () => useQuery({ queryKey: ["team"], queryFn: () => answered(server.GET("/api/people")) });
+
+/** A page of who saw what, of one client or (without an id) of all. */
+export const useSeen = (client: string, page: number) =>
+  useQuery({
+    queryKey: ["seen", client, page],
+    queryFn: () => answered(server.GET("/api/seen", { params: { query: { client: client || undefined, page } } })),
+    gcTime: 0,
+  });
 
 export function useTeamWrites() {
   const memory = useQueryClient();
@@ -28,7 +37,12 @@ export function useTeamWrites() {
     mutationFn: (id: string) => answered(server.DELETE("/api/invitations/{id}", path(id))),
     onSuccess,
   });
-  return { put, invite, withdraw };
+  const link = useMutation({
+    mutationFn: (person: string) =>
+      answered(server.PUT("/api/password-links/{id}", { ...path(crypto.randomUUID()), body: { person } })),
+    onSuccess,
+  });
+  return { put, invite, withdraw, link };
 }
 
 const by = (token: string) => ({ params: { path: { token } } });

@@ -566,6 +566,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/password-links/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Link For Password
+         * @description A link by which somebody who forgot their password chooses another; good for a day.
+         */
+        put: operations["shop_api_routers_people_link_for_password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people": {
         parameters: {
             query?: never;
@@ -726,6 +746,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Who Saw
+         * @description A page of who was shown or took along what, of one client or of all, the last first; of up to 50.
+         */
+        get: operations["shop_api_routers_clients_who_saw"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -741,7 +781,7 @@ export interface paths {
         put?: never;
         /**
          * Log In
-         * @description Start a session.
+         * @description Start a session. From a browser that was logged in from before, nobody elsewhere can lock one out.
          */
         post: operations["shop_api_routers_session_log_in"];
         /**
@@ -749,6 +789,46 @@ export interface paths {
          * @description End the session.
          */
         delete: operations["shop_api_routers_session_log_out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/all": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All Sessions
+         * @description One's own open sessions, the last used first; of up to 100.
+         */
+        get: operations["shop_api_routers_session_all_sessions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/all/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * End Session
+         * @description End one of them.
+         */
+        delete: operations["shop_api_routers_session_end_session"];
         options?: never;
         head?: never;
         patch?: never;
@@ -783,13 +863,13 @@ export interface paths {
         };
         /**
          * Welcome
-         * @description What an invitation's link leads to.
+         * @description What a link leads to.
          */
         get: operations["shop_api_routers_people_welcome"];
         put?: never;
         /**
          * Join
-         * @description Follow an invitation: choose a user name and a password, and be in.
+         * @description Follow a link: choose a user name and a password, or a new password, and be in.
          */
         post: operations["shop_api_routers_people_join"];
         delete?: never;
@@ -812,6 +892,48 @@ export interface paths {
          * @description A new password for oneself; one's other sessions end.
          */
         post: operations["shop_api_routers_session_new_password"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/step": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Step */
+        get: operations["shop_api_routers_session_step"];
+        /**
+         * Confirm Step
+         * @description Turn the second step on by the app's first code; what is answered is shown once, to be written down.
+         */
+        put: operations["shop_api_routers_session_confirm_step"];
+        /**
+         * Begin Step
+         * @description A new secret for one's app; nothing changes at the door before its first code is typed.
+         */
+        post: operations["shop_api_routers_session_begin_step"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/step/off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Step Off */
+        post: operations["shop_api_routers_session_step_off"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1423,6 +1545,16 @@ export interface components {
             /** Width */
             width: string;
         };
+        /** CodeIn */
+        CodeIn: {
+            /** Code */
+            code: string;
+        };
+        /** CodesOut */
+        CodesOut: {
+            /** Codes */
+            codes: string[];
+        };
         /**
          * CutIn
          * @description A plan that was cut as its lay stands; `id` is the cut's own.
@@ -1779,13 +1911,18 @@ export interface components {
              */
             to: string;
         };
-        /** InvitationOut */
+        /**
+         * InvitationOut
+         * @description An open link; `for_password` where it gives somebody who works here a new password.
+         */
         InvitationOut: {
             /**
              * Expires At
              * Format: date-time
              */
             expires_at: string;
+            /** For Password */
+            for_password: boolean;
             /**
              * Id
              * Format: uuid
@@ -1802,7 +1939,10 @@ export interface components {
         JoinIn: {
             /** Password */
             password: string;
-            /** User Name */
+            /**
+             * User Name
+             * @default
+             */
             user_name: string;
         };
         /** KeptFor */
@@ -1978,8 +2118,24 @@ export interface components {
             /** What */
             what: string;
         };
-        /** LogIn */
+        /** LinkIn */
+        LinkIn: {
+            /**
+             * Person
+             * Format: uuid
+             */
+            person: string;
+        };
+        /**
+         * LogIn
+         * @description `code` is of the second step, for who has one.
+         */
         LogIn: {
+            /**
+             * Code
+             * @default
+             */
+            code: string;
             /** Password */
             password: string;
             /** User Name */
@@ -2604,7 +2760,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.11.0
+             * @default 0.12.0
              */
             core: string;
             /** Findings */
@@ -2853,6 +3009,18 @@ export interface components {
             garment: string;
         };
         /**
+         * SecretOut
+         * @description What an authenticator app takes: `picture` is a square code as an address, `typed` the same to type.
+         */
+        SecretOut: {
+            /** Address */
+            address: string;
+            /** Picture */
+            picture: string;
+            /** Typed */
+            typed: string;
+        };
+        /**
          * SectionOut
          * @description Cloth folded one way: `extent_mm` by `depth_mm` on the table, of the cloth `from_mm` to `to_mm`.
          *
@@ -2895,6 +3063,40 @@ export interface components {
             to_mm: number;
         };
         /**
+         * SeenOut
+         * @description What somebody was shown or took along on a day; without a client it was the whole list.
+         */
+        SeenOut: {
+            /** Client */
+            client: string | null;
+            /** Client Name */
+            client_name: string;
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Last At
+             * Format: date-time
+             */
+            last_at: string;
+            /** Times */
+            times: number;
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "contacts" | "measures" | "export" | "list" | "book";
+            /** Who */
+            who: string;
+        };
+        /**
          * SentIn
          * @description What a device sends: its own id for the reading, and the text it shows, such as `41.5 in` or `1054 mm`.
          */
@@ -2909,6 +3111,28 @@ export interface components {
              * @default
              */
             typed: string;
+        };
+        /**
+         * SessionOut
+         * @description `here` is the one that asks.
+         */
+        SessionOut: {
+            /** Began At */
+            began_at: string | null;
+            /** Device */
+            device: string;
+            /** Here */
+            here: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Used At
+             * Format: date-time
+             */
+            used_at: string;
         };
         /** SheetIn */
         SheetIn: {
@@ -3199,6 +3423,16 @@ export interface components {
             orders: number;
         };
         /**
+         * StepOut
+         * @description Whether a code is asked for at the door, and how many of those written down are left.
+         */
+        StepOut: {
+            /** Left */
+            left: number;
+            /** On */
+            on: boolean;
+        };
+        /**
          * StrokeOut
          * @description A stroke of a drawing: what it is, and its SVG path data in mm of the draft frame.
          */
@@ -3301,6 +3535,11 @@ export interface components {
             /** Thicknesses */
             thicknesses: components["schemas"]["NamedOut"][];
         };
+        /** TurnOffIn */
+        TurnOffIn: {
+            /** Password */
+            password: string;
+        };
         /** UnitIn */
         UnitIn: {
             /**
@@ -3335,12 +3574,17 @@ export interface components {
             /** With */
             with: string;
         };
-        /** WelcomeOut */
+        /**
+         * WelcomeOut
+         * @description What a link leads to: joining, or where `user_name` is said a new password for it.
+         */
         WelcomeOut: {
             /** Name */
             name: string;
             /** Role */
             role: string;
+            /** User Name */
+            user_name: string;
             /** Workshop */
             workshop: string;
         };
@@ -4189,6 +4433,32 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_people_link_for_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationOut"];
+                };
+            };
+        };
+    };
     shop_api_routers_people_team: {
         parameters: {
             query?: never;
@@ -4384,6 +4654,29 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_clients_who_saw: {
+        parameters: {
+            query?: {
+                client?: string | null;
+                page?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeenOut"][];
+                };
+            };
+        };
+    };
     shop_api_routers_session_who: {
         parameters: {
             query?: never;
@@ -4433,6 +4726,46 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    shop_api_routers_session_all_sessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"][];
+                };
+            };
+        };
+    };
+    shop_api_routers_session_end_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -4522,6 +4855,92 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["PasswordIn"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    shop_api_routers_session_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_session_confirm_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CodesOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_session_begin_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecretOut"];
+                };
+            };
+        };
+    };
+    shop_api_routers_session_step_off: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TurnOffIn"];
             };
         };
         responses: {

@@ -13,6 +13,7 @@ const NewOrder = lazy(() => import("../features/orders/NewOrder").then((m) => ({
 const ClientCard = lazy(() => import("../features/clients/ClientCard").then((m) => ({ default: m.ClientCard })));
 const Card = lazy(() => import("../features/measuring/Card").then((m) => ({ default: m.Card })));
 const People = lazy(() => import("../features/people/People").then((m) => ({ default: m.People })));
+const Seen = lazy(() => import("../features/people/Seen").then((m) => ({ default: m.Seen })));
 const Join = lazy(() => import("../features/login/Join").then((m) => ({ default: m.Join })));
 const Mine = lazy(() => import("../features/login/Mine").then((m) => ({ default: m.Mine })));
 const CallCard = lazy(() => import("../features/marking/CallCard").then((m) => ({ default: m.CallCard })));
@@ -106,6 +107,14 @@ function Inside() {
         element={
           <Frame>
             <People />
+          </Frame>
+        }
+      />
+      <Route
+        path="/people/seen"
+        element={
+          <Frame>
+            <Seen />
           </Frame>
         }
       />

@@ -1,5 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
+import type { Refused } from "../api/client";
+import { Says } from "./words";
 
 /** The look of every field. */
 export const field = {
@@ -19,4 +21,30 @@ export function Label({ text, children }: { text: string; children: ReactNode })
       {children}
     </chakra.label>
   );
+}
+
+/** A password that is typed: the one there is, or a new one. */
+export function Password(props: {
+  text: string;
+  value: string;
+  is: "current" | "new";
+  onChange: (typed: string) => void;
+}) {
+  return (
+    <Label text={props.text}>
+      <chakra.input
+        {...field}
+        type="password"
+        value={props.value}
+        autoComplete={`${props.is}-password`}
+        onChange={(event) => props.onChange(event.target.value)}
+      />
+    </Label>
+  );
+}
+
+/** What is wrong with one field of a refused write, and how to mend it. */
+export function WrongAt({ error, where }: { error: Error | null; where: string }) {
+  const found = (error as Refused | null)?.problems?.find((one) => one.where === where);
+  return found ? <Says tone="wrong">{`${found.what}. ${found.mend}`}</Says> : null;
 }

@@ -186,6 +186,7 @@ function merged(now: Client, base: Client, draft: Client): Client {
 function Leaving({ client }: { client: Client }) {
   const writes = useClientWrites(client.id);
   const onward = useNavigate();
+  const may = useMay();
   const [sure, setSure] = useState(false);
   const archive = () => void writes.put.keep((now) => ({ ...now, archived: !now.archived })).catch(() => undefined); // said below
   const erase = () => writes.erase.mutate(undefined, { onSuccess: () => void onward("/clients") });
@@ -202,6 +203,11 @@ function Leaving({ client }: { client: Client }) {
         <chakra.a color="dye" textDecoration="underline" href={file} download={`${client.name}.json`}>
           As a file (JSON)
         </chakra.a>
+        {may("people") && (
+          <chakra.span color="dye" textDecoration="underline">
+            <Link to={`/people/seen?client=${client.id}`}>Who saw this</Link>
+          </chakra.span>
+        )}
         <Press onClick={archive}>{client.archived ? "Back into the book" : "Archive"}</Press>
         {!sure && <Press onClick={() => setSure(true)}>Erase…</Press>}
       </Box>

@@ -3,11 +3,11 @@ import { type FormEvent, useState } from "react";
 import { useParams } from "react-router";
 import type { Refused } from "../../api/client";
 import { useJoin, useWelcome } from "../../api/people";
-import { field, Label } from "../../ui/field";
+import { field, Label, Password, WrongAt } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 
-/** Following an invitation: a user name and a password, and one is in. */
+/** Following a link: a user name and a password, or a new password, and one is in. */
 export function Join() {
   const { token = "" } = useParams();
   const welcome = useWelcome(token);
@@ -18,11 +18,8 @@ export function Join() {
     event.preventDefault();
     join.mutate({ user_name: name, password }, { onSuccess: () => window.location.assign("/") });
   };
+  const known = welcome.data?.user_name ?? "";
   const problems = (join.error as Refused | null)?.problems ?? [];
-  const at = (where: string) => {
-    const found = problems.find((one) => one.where === where);
-    return found && <Says tone="wrong">{`${found.what}. ${found.mend}`}</Says>;
-  };
   return (
     <Box as="main" minHeight="100dvh" display="grid" placeItems="center" padding="16">
       {welcome.error ? (
@@ -34,28 +31,28 @@ export function Join() {
         welcome.data && (
           <chakra.form onSubmit={send} noValidate width="100%" maxWidth="400px" display="grid" gap="16">
             <chakra.h1 fontSize="26px" fontWeight={600}>
-              {welcome.data.name}, {welcome.data.workshop} lets you in as {welcome.data.role}
+              {known
+                ? `${welcome.data.name}, choose a new password`
+                : `${welcome.data.name}, ${welcome.data.workshop} lets you in as ${welcome.data.role}`}
             </chakra.h1>
+            {known && (
+              <p>
+                Everywhere you were logged in you are logged out, and a second step is off until you turn it on again.
+              </p>
+            )}
             <Label text="User name">
               <chakra.input
                 {...field}
-                value={name}
-                autoFocus
+                value={known || name}
+                readOnly={known !== ""}
+                autoFocus={known === ""}
                 autoComplete="username"
                 onChange={(event) => setName(event.target.value)}
               />
             </Label>
-            {at("user_name")}
-            <Label text="Password, ten letters or more">
-              <chakra.input
-                {...field}
-                type="password"
-                value={password}
-                autoComplete="new-password"
-                onChange={(event) => setPassword(event.target.value)}
-              />
-            </Label>
-            {at("password")}
+            <WrongAt error={join.error} where="user_name" />
+            <Password text="Password, ten letters or more" is="new" value={password} onChange={setPassword} />
+            <WrongAt error={join.error} where="password" />
             {join.error && problems.length === 0 && <Says tone="wrong">{join.error.message}</Says>}
             <Press kind="main" type="submit" disabled={join.isPending}>
               Come in

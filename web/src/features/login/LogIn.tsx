@@ -1,19 +1,26 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
+import { Refused } from "../../api/client";
 import { useLogIn } from "../../api/session";
-import { field, Label } from "../../ui/field";
+import { field, Label, Password } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { Code } from "./Code";
 import { words } from "./words";
 
 /** The door of the workshop. */
 export function LogIn() {
   const [name, setName] = useState("");
   const [password, setPassword] = useState("");
+  const [code, setCode] = useState("");
+  const [asked, setAsked] = useState(false);
   const logIn = useLogIn();
   const send = (event: FormEvent) => {
     event.preventDefault();
-    logIn.mutate({ user_name: name, password });
+    logIn.mutate(
+      { user_name: name, password, code },
+      { onError: (error) => setAsked(asked || (error instanceof Refused && error.code === "step")) },
+    );
   };
   return (
     <Box as="main" minHeight="100%" display="grid" placeItems="center" padding="16">
@@ -33,15 +40,8 @@ export function LogIn() {
             autoFocus
           />
         </Label>
-        <Label text={words.password}>
-          <chakra.input
-            {...field}
-            type="password"
-            value={password}
-            onChange={(e) => setPassword(e.target.value)}
-            autoComplete="current-password"
-          />
-        </Label>
+        <Password text={words.password} is="current" value={password} onChange={setPassword} />
+        {asked && <Code value={code} onChange={setCode} />}
         {logIn.isError && <Says tone="wrong">{logIn.error.message}</Says>}
         <Press type="submit" kind="main" disabled={logIn.isPending}>
           {words.enter}

@@ -14,6 +14,7 @@ const invited = {
   name: "Ivo",
   role: "sewer",
   link: "http://quay.test/join/x",
+  for_password: false,
   expires_at: "2026-11-30T10:00:00Z",
 };
 const team = {

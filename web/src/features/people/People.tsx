@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
+import { Link } from "react-router";
 import { type Person, type Role, useTeam, useTeamWrites } from "../../api/people";
 import { Chips } from "../../ui/chips";
 import { day } from "../../ui/day";
@@ -19,12 +20,15 @@ export function People() {
       </Box>
     );
   }
-  const wrong = writes.put.error ?? writes.withdraw.error;
+  const wrong = writes.put.error ?? writes.withdraw.error ?? writes.link.error;
   return (
     <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%">
       <chakra.h1 fontSize="26px" fontWeight={600} marginBottom="12">
         People
       </chakra.h1>
+      <chakra.p marginBottom="16" color="dye" textDecoration="underline">
+        <Link to="/people/seen">Who saw what of our clients</Link>
+      </chakra.p>
       <Box
         display="grid"
         gap="32"
@@ -35,18 +39,24 @@ export function People() {
           {wrong && <Says tone="wrong">{wrong.message}</Says>}
           <chakra.ul listStyleType="none">
             {team.data?.people.map((person) => (
-              <Row key={person.id} person={person} put={(changed) => writes.put.mutate(changed)} />
+              <Row
+                key={person.id}
+                person={person}
+                put={(changed) => writes.put.mutate(changed)}
+                link={() => writes.link.mutate(person.id)}
+              />
             ))}
           </chakra.ul>
           {team.data && team.data.invitations.length > 0 && (
             <Box>
               <chakra.h2 fontSize="20px" fontWeight={600}>
-                Invited
+                Open links
               </chakra.h2>
               {team.data.invitations.map((one) => (
                 <Box key={one.id} display="flex" gap="12" alignItems="center" flexWrap="wrap" minHeight="56px">
                   <chakra.span flex="1">
-                    <b>{one.name}</b>, {one.role}, until {day(one.expires_at.slice(0, 10))}
+                    <b>{one.name}</b>, {one.for_password ? "for a new password" : one.role}, until{" "}
+                    {day(one.expires_at.slice(0, 10))}
                     <chakra.span display="block" color="ink2" fontSize="16px" overflowWrap="anywhere">
                       {one.link}
                     </chakra.span>
@@ -75,7 +85,7 @@ export function People() {
   );
 }
 
-function Row({ person, put }: { person: Person; put: (person: Person) => void }) {
+function Row({ person, put, link }: { person: Person; put: (person: Person) => void; link: () => void }) {
   return (
     <chakra.li
       display="flex"
@@ -103,6 +113,7 @@ function Row({ person, put }: { person: Person; put: (person: Person) => void })
           </option>
         ))}
       </chakra.select>
+      {person.works_here && <Press onClick={link}>Forgotten password</Press>}
       <Press onClick={() => put({ ...person, works_here: !person.works_here })}>
         {person.works_here ? "Let go" : "Take back"}
       </Press>
