@@ -114,20 +114,33 @@ def grown(where: Where, garment: Lower) -> Check:
     return furthest_off(where, garment, wanted)
 
 
+CORNER = 1.5
+"""A place so many allowances from the end of its edge is clear of the next edge's cut line."""
+
+
 def furthest_off(where: Where, garment: Lower | Top, wanted: dict[tuple[str, str], float]) -> Check:
     """The check of all allowances, shown at the edge that is furthest off; `wanted` in mm by panel and edge."""
     rows: list[tuple[float, float, Where]] = []
     for (name, key), asked in wanted.items():
         panel = garment.panels[name]
+        found, beside = list[tuple[float, float, Where]](), list[tuple[float, float, Where]]()
+        length = panel.edges[key].path.length
         for share in _shares(panel, key):
             wide = panel.edges[key].wide
-            along = panel.edges[key].path.length * (1 - share if wide and wide.at_end else share)
+            along = length * (1 - share if wide and wide.at_end else share)
             if wide is not None and abs(along - wide.reach - STEP / 2) < STEP:
                 continue
             there = garment.ask.zip_edge.mm if wide is not None and along < wide.reach else asked
-            rows.append((there, outside(panel, key, share), where / name / key))
-    asked, got, at = max(rows, key=lambda row: abs(row[0] - row[1]))
+            clear = min(share, 1 - share) * length > CORNER * there
+            (found if clear else beside).append((there, outside(panel, key, share), where / name / key))
+        # On an edge hardly longer than its allowance is wide the next one may reach across: the best place counts.
+        rows += found or sorted(beside, key=_off)[:1]
+    asked, got, at = max(rows, key=_off)
     return Check("allowance.held", at, asked, got, SEAM, abs(asked - got) <= SEAM)
+
+
+def _off(row: tuple[float, float, Where]) -> float:
+    return abs(row[0] - row[1])
 
 
 def _shares(panel: Panel, edge: str) -> tuple[float, ...]:

@@ -86,6 +86,8 @@ class WorkshopRow(models.Model):
     changed_by = models.ForeignKey(User, null=True, on_delete=models.SET_NULL, related_name="+")
 
     objects: ClassVar[OwnedRows] = OwnedRows()
+    MOST: ClassVar[int] = 100_000
+    """A workshop keeps no more rows of the kind."""
 
     class Meta:
         abstract = True

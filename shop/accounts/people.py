@@ -52,11 +52,8 @@ def invite(*, actor: User, id: UUID, name: str, role: str, to: str, address: str
             id=id, workshop=actor.workshop, changed_by=actor, name=name.strip(), role=role,
             token=secrets.token_urlsafe(24), expires_at=timezone.now() + VALID_FOR,
         )  # fmt: skip
-        try:
-            with transaction.atomic():
-                made.save(force_insert=True)
-        except IntegrityError:
-            raise Http404 from None
+        if (twin := add(made)) is not made:
+            return twin
         text = f"{actor.workshop.name} invites {made.name} to work in Plavet: {address}join/{made.token}"
         Message(workshop=actor.workshop, changed_by=actor, to=to.strip(), text=text).save(force_insert=True)
         return made

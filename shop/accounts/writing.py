@@ -4,6 +4,7 @@ from typing import Any, TypeVar
 from uuid import UUID
 
 from django.db import IntegrityError, transaction
+from django.db.models import QuerySet
 from django.forms.models import model_to_dict
 from django.http import Http404
 
@@ -36,6 +37,22 @@ class BlankError(ShopError):
     def __init__(self, where: str):
         what, mend = f"The {where} is missing", f"Type a {where}."
         super().__init__(f"{what}. {mend}", [{"where": where, "code": self.code, "what": what, "mend": mend}])
+
+
+class FullError(ShopError):
+    """There are as many rows of a kind as are kept."""
+
+    status = 429
+    code = "full"
+
+    def __init__(self, most: int):
+        super().__init__(f"There are {most:,} of these already, more are not kept. Take off what is not needed.")
+
+
+def check_room(rows: QuerySet[Any], most: int) -> None:
+    """Raises FullError where there are as many of these rows as are kept."""
+    if rows.order_by()[most - 1 : most].exists():
+        raise FullError(most)
 
 
 CALLED_BY = ("name", "title")
@@ -73,6 +90,7 @@ def put_row(model: type[Row], *, actor: User, id: UUID, version: int, **fields: 
 def _put(model: type[Row], actor: User, id: UUID, version: int, fields: dict[str, Any]) -> Row:
     row = model.of(actor.workshop).select_for_update().filter(pk=id).first()
     if row is None:
+        check_room(model.of(actor.workshop), model.MOST)
         made = model(id=id, workshop=actor.workshop, changed_by=actor, **fields)
         made.save(force_insert=True)
         return made
@@ -89,13 +107,22 @@ def _put(model: type[Row], actor: User, id: UUID, version: int, fields: dict[str
 
 
 def add(row: Row) -> Row:
-    """A new row. Raises Http404 where its id is taken already: by another workshop, or by another kind of write."""
+    """A new row, or the one that a twin of this request was quicker to make. Raises Http404 where its id is taken: by
+    another workshop, or by a row that belongs to something else.
+    """
     try:
         with transaction.atomic():
             row.save(force_insert=True)
     except IntegrityError:
-        raise Http404 from None
+        twin = type(row).of(row.workshop).filter(pk=row.pk).first()
+        belongs = [field.attname for field in row._meta.concrete_fields if field.is_relation and field.name != BY]
+        if twin is None or any(getattr(twin, name) != getattr(row, name) for name in belongs):
+            raise Http404 from None
+        return twin
     return row
+
+
+BY = "changed_by"
 
 
 def locked(model: type[Row], actor: User, id: UUID) -> Row:

@@ -1,13 +1,31 @@
 """The API: its routers, its errors, and that everybody is logged in unless a path says otherwise."""
 
+from typing import Any
+
 from ninja import NinjaAPI
+from ninja.openapi.schema import OpenAPISchema
 from ninja.security import SessionAuth
 
 from shop.api import errors
 from shop.api.incoming import Incoming
 from shop.api.routers import clients, design, group, lays, orders, people, session, sheets, shelf, tape
 
-api = NinjaAPI(
+
+class DescribedAPI(NinjaAPI):
+    """The API, whose description says of every operation how it refuses."""
+
+    def get_openapi_schema(self, **about: Any) -> OpenAPISchema:
+        described = super().get_openapi_schema(**about)
+        described.setdefault("components", {}).setdefault("schemas", {})["Refusal"] = errors.DESCRIBED
+        said = {"application/problem+json": {"schema": {"$ref": "#/components/schemas/Refusal"}}}
+        for ways in described["paths"].values():
+            for way in ways.values():
+                answers = {str(status): answer for status, answer in way["responses"].items()}
+                way["responses"] = answers | {"4XX": {"description": "Refused, in words", "content": said}}
+        return described
+
+
+api = DescribedAPI(
     title="Plavet", version="1", docs_url=None, openapi_url=None, auth=SessionAuth(csrf=True), parser=Incoming()
 )
 errors.install(api)

@@ -14,6 +14,8 @@ from ninja.errors import AuthenticationError, HttpError, ValidationError
 from shop.errors import ShopError
 
 log = logging.getLogger("plavet")
+QUARTER_HOUR = 900
+"""After so many seconds without a wrong password it may be tried again: AXES_COOLOFF_TIME of the settings."""
 IN_WORDS = {
     400: ("This request cannot be read.", "request"),
     403: ("This page is too old to be trusted. Load it again; what you typed is kept.", "page"),
@@ -37,6 +39,8 @@ class RequestIdMiddleware:
         if answer.status_code in IN_WORDS and request.path.startswith("/api/") and not _is_json(answer):
             title, code = IN_WORDS[answer.status_code]
             answer = problem(request, answer.status_code, title, code=code)
+            if answer.status_code == 429:
+                answer["Retry-After"] = str(QUARTER_HOUR)
         answer["X-Request-Id"] = request.request_id  # type: ignore[attr-defined]  # set above
         return answer
 
@@ -68,12 +72,32 @@ def problem(
     return JsonResponse(body, status=status, content_type="application/problem+json", headers=headers)
 
 
+DESCRIBED = {
+    "title": "Refusal", "type": "object", "required": ["title", "status", "code", "problems", "request_id"],
+    "properties": {
+        "title": {"type": "string", "description": "what is wrong and how to mend it"},
+        "status": {"type": "integer"}, "code": {"type": "string"}, "request_id": {"type": "string"},
+        "problems": {
+            "type": "array",
+            "items": {"type": "object", "properties": {
+                key: {"type": "string"} for key in ("where", "code", "what", "mend", "station")
+            }},
+        },
+        "theirs": {"type": "object", "description": "the row as it stands, where the edit was stale"},
+    },
+}  # fmt: skip
+"""The schema of what `problem` answers."""
+
+
 def install(api: NinjaAPI) -> None:
     """Teach `api` to answer every error this way."""
 
     @api.exception_handler(ShopError)
     def refused(request: HttpRequest, error: ShopError) -> HttpResponse:
-        return problem(request, error.status, error.title, error.problems, code=error.code, theirs=error.theirs())
+        answer = problem(request, error.status, error.title, error.problems, code=error.code, theirs=error.theirs())
+        if error.again_in is not None:
+            answer["Retry-After"] = str(error.again_in)
+        return answer
 
     @api.exception_handler(AuthenticationError)
     def stranger(request: HttpRequest, error: AuthenticationError) -> HttpResponse:

@@ -22,7 +22,7 @@ from cutting.words.language import ChoiceWords
 from shop.bridge.problems import CoreRefusal
 from shop.bridge.words import as_unit, said_plan, words
 
-Outline: TypeAlias = list[tuple[float, float]]
+Outline: TypeAlias = list[list[float]]
 RowKind = Literal["rule", "length", "number", "some"]
 
 
@@ -182,7 +182,7 @@ def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
     for kind in KINDS.values():
         for style in kind.styles:
             with suppress(CuttingError):
-                drawn[style] = [(round(p.across, 1), round(p.down, 1)) for p in kind.outline(body, style)]
+                drawn[style] = [[round(p.across, 1), round(p.down, 1)] for p in kind.outline(body, style)]
     return drawn
 
 

@@ -18,6 +18,7 @@ class Client(WorkshopRow):
     archived = models.BooleanField(default=False)
     sound = models.CharField(max_length=160, blank=True, editable=False)
     phone_digits = models.CharField(max_length=120, blank=True, editable=False)
+    MOST = 50_000
 
     class Meta:
         indexes = [

@@ -9,12 +9,15 @@ from django.utils import timezone
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import add, locked, own, put_row
+from shop.accounts.writing import add, check_room, locked, own, put_row
 from shop.bridge.measuring import Unit, check_key, is_bare, read_reading
 from shop.bridge.words import as_unit
 from shop.clients.models import Client, Overruling, Reading, Sheet
 from shop.clients.queries import readings
 from shop.errors import ShopError
+
+MOST_READINGS = 2000
+"""A sheet keeps no more readings, those that no longer count among them."""
 
 
 class SheetClosedError(ShopError):
@@ -87,6 +90,7 @@ def add_reading(
         known = Reading.of(actor.workshop).filter(pk=id, sheet_id=sheet).first()
         if known is not None:  # a twin of this request was quicker
             return known
+        check_room(Reading.of(actor.workshop).filter(sheet=row), MOST_READINGS)
         mm = read_reading(key, typed, as_unit(row.unit)) if typed.strip() else None
         if mm is None:
             check_key(key, as_unit(row.unit))

@@ -79,9 +79,10 @@ def put_garment(
     """
     allow(actor, "orders")
     method = method or first_method(style)
+    check_part(actor.workshop.unit, garment=job_garment(name, style, method, choices))
     if version == 0 and not choices:
         choices = _usual_choices(actor, style, method) or starts_from(style, method)
-    check_part(actor.workshop.unit, garment=job_garment(name, style, method, choices))
+        check_part(actor.workshop.unit, garment=job_garment(name, style, method, choices))
     order_id = own(Order, actor, order).id
     with transaction.atomic():
         row = put_row(

@@ -51,6 +51,7 @@ class HouseRule(WorkshopRow):
     choices = models.JSONField(default=dict)
     usual = models.BooleanField(default=False)
     removed = models.BooleanField(default=False)
+    MOST = 500
 
 
 class Garment(WorkshopRow):

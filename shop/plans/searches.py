@@ -9,7 +9,7 @@ from django.utils import timezone
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import add, locked, own
+from shop.accounts.writing import add, check_room, locked, own
 from shop.bridge.drafting import check_hand
 from shop.errors import ShopError
 from shop.plans.models import LayRun, PlanRun
@@ -19,20 +19,24 @@ LONGEST = 600
 """The longest a search may take, in seconds."""
 MOST_AT_ONCE = 3
 """So many searches of one person wait or are under way."""
+MOST_OF_AN_ORDER = 500
+"""So many searches and lays by hand are kept of one order."""
 DEAD = timedelta(seconds=5)
 """A search that reported nothing for so long has no worker."""
 
 
 class BusyError(ShopError):
-    """Somebody has as many searches waiting as one person may have."""
+    """Somebody has as many searches waiting as one person may have; the first of them ends by itself in `again_in`."""
 
     status = 429
     code = "busy"
 
-    def __init__(self) -> None:
+    def __init__(self, again_in: int):
         super().__init__(
-            f"{MOST_AT_ONCE} searches of yours wait or are under way. Stop one on Lay, or wait until one has ended."
+            f"{MOST_AT_ONCE} searches of yours wait or are under way. Stop one on Lay, or wait about {again_in} s "
+            "until one has ended."
         )
+        self.again_in = again_in
 
 
 def start_lay_run(
@@ -57,8 +61,10 @@ def start_lay_run(
         if known is not None:
             return known
         waiting = LayRun.of(actor.workshop).filter(state__in=(LayRun.QUEUED, LayRun.RUNNING))
-        if waiting.filter(changed_by=actor).count() >= MOST_AT_ONCE:
-            raise BusyError
+        mine = waiting.filter(changed_by=actor).values_list("seconds", "gone_ms")
+        if len(mine) >= MOST_AT_ONCE:
+            raise BusyError(max(1, round(min(seconds - gone_ms / 1000 for seconds, gone_ms in mine))))
+        check_room(LayRun.of(actor.workshop).filter(plan_run__order=plan.order_id), MOST_OF_AN_ORDER)
         run = LayRun(
             id=id, workshop=actor.workshop, changed_by=actor, plan_run=plan, seconds=seconds, seed=seed, kind=kind,
             hand=hand,

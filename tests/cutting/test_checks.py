@@ -84,7 +84,8 @@ def test_a_seam_without_allowance_says_how_much_is_short():
 @given(bodies(), asks())
 def test_sound_garments_pass(body, made):
     failed = {check.code for check in checks_of(served(body, made)) if not check.ok}
-    assert failed <= {"thigh.ease", "fold.shallow"} | OF_THE_BODY
+    # A centre of 1/4 that is drawn leaves too little beside a zip, which is said.
+    assert failed <= {"thigh.ease", "fold.shallow", "zip.edge"} | OF_THE_BODY
 
 
 @pytest.mark.parametrize("fault", TOP_FAULTS, ids=lambda fault: fault.__name__)

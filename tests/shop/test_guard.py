@@ -1,17 +1,13 @@
 """What is one client's, one person's, one workshop's stays so; twins of a write are one; no one holds everybody's queue."""
 
 import csv
+import json
 import unicodedata
-from concurrent.futures import ThreadPoolExecutor
-from uuid import uuid4
 
-import pytest
-from django.db import connections
 from django.test import Client as Http
 
-from demo.load import load
 from shop.accounts.models import Invitation, User
-from shop.clients.models import Client, Reading, Sheet
+from shop.clients.models import Client
 from shop.orders.models import Order
 from shop.plans.models import LayRun
 from tests.shop.conftest import Caller
@@ -192,70 +188,26 @@ def test_an_order_without_a_garment_is_said_in_words(owner, order, new_id):
     assert "no garment yet" in owner("GET", f"/orders/{bare}/design")[1]["title"]
 
 
-@pytest.fixture
-def at_once(transactional_db):
-    """Calls as the owner from eight threads at once; the answers, by status."""
-    load()
-    ebba = User.objects.get(username="ebba")
-
-    def call(*calls):
-        def one(asked):
-            try:
-                return Caller(ebba)(*asked)
-            finally:
-                connections.close_all()
-
-        with ThreadPoolExecutor(8) as threads:
-            return list(threads.map(one, calls))
-
-    return call
-
-
-def test_twins_of_a_write_are_one(at_once):
-    """Eight at the same moment: a reading, a correction, a lay by hand, a search."""
-    ask = Caller(User.objects.get(username="ebba"))
-    order = ask.get(f"/orders/{ask.get('/orders')[0]['id']}")
-    sheet, made = order["sheet"]["id"], ask("POST", f"/orders/{order['id']}/plan")[1]
-    reading = ("PUT", f"/readings/{uuid4()}", {"sheet": sheet, "key": "inseam", "typed": "30"})
-    hand = {"id": str(uuid4()), "placements": made["plan"]["lay"]["placements"]}
-    by_hand = ("PUT", f"/plans/{made['id']}/hand", hand)
-    search = ("PUT", f"/lay-runs/{uuid4()}", {"plan": made["id"]})
-    for twin in (reading, by_hand, search):
-        assert {status for status, _ in at_once(*[twin] * 8)} == {200}, twin[1]
-    assert LayRun._base_manager.filter(plan_run=made["id"]).count() == 2
-    had = Reading._base_manager.filter(sheet=sheet, key="inseam").count()
-    assert had == 1
-    ask("POST", f"/sheets/{sheet}/close")
-    counted = len(ask.get(f"/sheets/{sheet}")["readings"])
-    correction = str(uuid4())
-    assert {status for status, _ in at_once(*[("PUT", f"/corrections/{correction}", {"sheet": sheet})] * 8)} == {200}
-    assert Reading._base_manager.filter(sheet=correction).count() == counted
-
-
-def test_a_length_is_kept_for_one_order_and_a_sheet_is_closed_or_turned(at_once):
-    ask = Caller(User.objects.get(username="ebba"))
-    shelf = str(uuid4())
-    cloth = {
-        "form": "length",
-        "kind": "wool",
-        "colour": "#202020",
-        "width": "60",
-        "length": "4 yd",
-        "name": "Grey wool",
-    }
-    assert ask("PUT", f"/shelf/{shelf}", cloth)[0] == 200
-    orders = [one["id"] for one in ask.get("/orders")][:4]
-    answers = at_once(*[("PUT", f"/orders/{one}/shelf", {"shelf": shelf}) for one in orders * 2])
-    holders = Order._base_manager.filter(shelf=shelf)
-    assert holders.count() == 1
-    assert {status for status, _ in answers} == {200, 422}
-    client = Client._base_manager.first().id
-    for _ in range(3):
-        sheet = str(uuid4())
-        ask("PUT", f"/sheets/{sheet}", {"client": str(client), "taken_on": "2026-01-02", "unit": "in"})
-        ask("PUT", f"/readings/{uuid4()}", {"sheet": sheet, "key": "waist", "typed": "45"})
-        at_once(*[("POST", f"/sheets/{sheet}/turn", {"unit": "cm"}), ("POST", f"/sheets/{sheet}/close")] * 4)
-        row = Sheet._base_manager.get(pk=sheet)
-        last = Reading._base_manager.filter(sheet=sheet).order_by("created_at").last()
-        assert row.closed_at is not None
-        assert float(last.mm) == pytest.approx(45 * {"in": 25.4, "cm": 10}[row.unit])
+def test_no_more_is_kept_than_there_is_room_for_and_it_is_said_when_to_come_again(owner, order, new_id, monkeypatch):
+    mine = Client.of(User.objects.get(username="ebba").workshop)
+    monkeypatch.setattr(Client, "MOST", mine.count() + 1)
+    assert owner("PUT", f"/clients/{new_id()}", {"name": "Ada"})[0] == 200
+    status, refused = owner("PUT", f"/clients/{new_id()}", {"name": "Bo"})
+    assert (status, refused["code"]) == (429, "full")
+    known = order["client"]
+    assert owner("PUT", f"/clients/{known['id']}", {"version": known["version"], "name": "Marit"})[0] == 200
+    monkeypatch.setattr("shop.clients.sheets.MOST_READINGS", len(order["sheet"]["readings"]) + 1)
+    one = {"sheet": order["sheet"]["id"], "key": "hip", "typed": "41"}
+    assert [owner("PUT", f"/readings/{new_id()}", one)[0] for _ in range(2)] == [200, 429]
+    monkeypatch.setattr("shop.plans.searches.MOST_OF_AN_ORDER", 4)
+    monkeypatch.setattr("shop.plans.lays.MOST_OF_AN_ORDER", 4)
+    plan = owner("POST", f"/orders/{order['id']}/plan")[1]
+    searched = [owner("PUT", f"/lay-runs/{new_id()}", {"plan": plan["id"], "seconds": 60}) for _ in range(4)]
+    assert [status for status, _ in searched] == [200, 200, 200, 429]
+    assert "wait about 60 s" in searched[-1][1]["title"]
+    body = json.dumps({"plan": plan["id"]})
+    answer = owner.http.put(f"/api/lay-runs/{new_id()}", body, content_type="application/json")
+    assert (answer.status_code, answer["Retry-After"]) == (429, "60")
+    hand = {"placements": plan["plan"]["lay"]["placements"]}
+    laid = [owner("PUT", f"/plans/{plan['id']}/hand", hand | {"id": new_id()}) for _ in range(2)]
+    assert [status for status, _ in laid] == [200, 429]

@@ -3,18 +3,14 @@
 import copy
 import json
 import os
-from datetime import timedelta
 from urllib.parse import quote
 from uuid import uuid4
 
 import pytest
-from django.apps import apps
-from django.db import connection
 from django.test import Client as Http
-from django.utils import timezone
 
-from shop.accounts.models import Invitation, User
 from shop.api.api import api
+from tests.shop.bodies import bodies_for, rows, shape_of
 
 HOSTILE = [
     "", "   ", "\u0000", "a\u0000b", "\ud800", "\u202eabc", "x" * 5000, "\u2603" * 60, "=1+1", "../../etc", "<b>", "0001-01-01",
@@ -26,79 +22,9 @@ EVERY = 1 if os.environ.get("PLAVET_DEEP") else 4
 ADDRESSES = ["%00", "%ff", "a%0ab", "x" * 3000, "..", "%F0%9F%98%80", "null", "%E2%80%AEabc"]
 
 
-def rows():
-    """How many rows each table holds and how often they were changed, in one question."""
-    asked = []
-    for model in apps.get_models():
-        changes = "coalesce(sum(version), 0)" if hasattr(model, "version") else "0"
-        asked.append(f'select {changes}, count(*) from "{model._meta.db_table}"')  # noqa: S608  # names of our own tables
-    with connection.cursor() as cursor:
-        cursor.execute(" union all ".join(asked))
-        return cursor.fetchall()
-
-
 @pytest.fixture
 def bodies(owner, order):
-    """A body that is taken, for every path that takes one; with the path it goes to."""
-    made = owner("POST", f"/orders/{order['id']}/plan")[1]
-    ids = {key: order[key]["id"] for key in ("client", "sheet", "cloth")} | {"order": order["id"]}
-    soon = str(timezone.localdate() + timedelta(days=9))
-    cloth = {key: value for key, value in order["cloth"].items() if key != "id"}
-    garment = {key: value for key, value in order["garments"][0].items() if key not in ("id", "from_another_cloth")}
-    sheet = {key: order["sheet"][key] for key in ("version", "client", "taken_on", "unit", "waist")}
-    invitation = str(uuid4())
-    owner("PUT", f"/invitations/{invitation}", {"name": "Nils", "role": "sewer"})
-    token = Invitation._base_manager.get(pk=invitation).token
-    tape = owner("POST", "/tape")[1]["code"]
-    shelf, plan = str(uuid4()), made["id"]
-    on_shelf = {key: value for key, value in cloth.items() if key not in ("fold", "sections")}
-    owner("PUT", f"/shelf/{shelf}", on_shelf | {"version": 0, "name": "Bolt", "form": "bolt"})
-    return {
-        ("POST", "/book"): {"text": "BEGIN:VCARD", "keep": False},
-        ("PUT", f"/clients/{uuid4()}"): {"name": "Ada"},
-        ("POST", f"/clients/{ids['client']}/merge"): {"other": str(uuid4())},
-        ("PUT", f"/cloths/{ids['cloth']}"): cloth,
-        ("PUT", f"/corrections/{uuid4()}"): {"sheet": ids["sheet"]},
-        ("POST", "/drafts/quarter-hip/number?style=palazzo"): {"key": "palazzo.crotch_depth", "typed": "11"},
-        ("POST", "/flat"): {"key": "hip", "typed": "20", "unit": "in"},
-        ("PUT", f"/garments/{order['garments'][0]['id']}"): garment,
-        ("PUT", f"/house-rules/{uuid4()}"): {"name": "Ours", "method": "quarter-hip", "choices": {}},
-        ("PUT", f"/invitations/{uuid4()}"): {"name": "Nils", "role": "sewer", "to": "0555"},
-        ("PUT", f"/lay-runs/{uuid4()}"): {"plan": plan, "seconds": 1},
-        ("PUT", f"/orders/{ids['order']}"): {
-            "version": order["version"],
-            "title": "Trousers",
-            "promised_on": soon,
-            **{key: ids[key] for key in ("client", "sheet", "cloth")},
-        },
-        ("PUT", f"/orders/{uuid4()}/same"): {"of": ids["order"], "client": ids["client"]},
-        ("PUT", f"/orders/{ids['order']}/shelf"): {"shelf": shelf},
-        ("PUT", f"/overrulings/{uuid4()}"): {"sheet": ids["sheet"], "key": "hip"},
-        ("PUT", f"/password-links/{uuid4()}"): {"person": str(uuid4())},
-        ("PUT", "/session/step"): {"code": "123456"},
-        ("POST", "/session/step/off"): {"password": "wrong one"},
-        ("PUT", f"/people/{User.objects.get(username='ebba').id}"): {"role": "owner"},
-        ("PUT", f"/plans/{plan}/cut"): {"id": str(uuid4())},
-        ("PUT", f"/plans/{plan}/hand"): {"id": str(uuid4()), "placements": made["plan"]["lay"]["placements"]},
-        ("POST", f"/plans/{plan}/number"): {"key": "trousers.crotch_depth", "typed": "11"},
-        ("PUT", f"/readings/{uuid4()}"): {"sheet": ids["sheet"], "key": "hip", "typed": "41"},
-        ("POST", "/session"): {"user_name": "ebba", "password": "wrong one"},
-        ("POST", "/session/password"): {"old_password": "three-tables", "password": "three-tables"},
-        ("POST", f"/session/join/{token}"): {"user_name": "nils", "password": "a long enough word"},
-        ("PUT", f"/sheets/{ids['sheet']}"): sheet,
-        ("POST", f"/sheets/{ids['sheet']}/file"): {"text": "point,typed\nhip,41"},
-        ("POST", f"/sheets/{ids['sheet']}/turn"): {"unit": "in"},
-        ("PUT", f"/shelf/{shelf}"): on_shelf | {"version": 1, "name": "Bolt", "form": "bolt"},
-        ("POST", f"/tape/{tape}/readings"): {"id": str(uuid4()), "typed": "41 in"},
-    }
-
-
-def shape_of(path):
-    """A path of the schema without its parameters, and one that was called without its ids."""
-    return "/".join(
-        "*" if "{" in part or len(part) > 15 or part == "quarter-hip" else part
-        for part in path.partition("?")[0].split("/")
-    )
+    return bodies_for(owner, order)
 
 
 def test_no_field_of_no_path_takes_what_it_should_not(owner, bodies, settings):

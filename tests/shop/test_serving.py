@@ -7,21 +7,36 @@ import socket
 import subprocess
 import sys
 import time
+from contextlib import suppress
 from pathlib import Path
 
 import pytest
+from django.db import connection
+
+from demo.load import load
+from shop.accounts.models import User
+from tests.shop.conftest import Caller
 
 ROOT = Path(__file__).parents[2]
 SILENT = 200
 
 
+FIRST, ALL = (500, 10_000) if os.environ.get("PLAVET_DEEP") else (60, 200)
+"""A process has taken what it needs after the first requests; after all of them it holds hardly more."""
+
+
 @pytest.fixture
 def server():
+    yield from served(2)
+
+
+def served(processes, **more):
+    """The port of a server of so many processes, and the process that keeps them; ended afterwards."""
     with socket.socket() as free:
         free.bind(("127.0.0.1", 0))
         there = free.getsockname()[1]
-    command = [sys.executable, "-m", "shop.serving", f"127.0.0.1:{there}", "--processes", "2"]
-    process = subprocess.Popen(command, cwd=ROOT, env=dict(os.environ), start_new_session=True)
+    command = [sys.executable, "-m", "shop.serving", f"127.0.0.1:{there}", "--processes", str(processes)]
+    process = subprocess.Popen(command, cwd=ROOT, env=dict(os.environ) | more, start_new_session=True)
     for _ in range(200):
         try:
             socket.create_connection(("127.0.0.1", there), 1).close()
@@ -78,3 +93,42 @@ def test_a_process_that_dies_is_made_anew(server):
     assert len(now) == 2
     assert not now & before
     assert asked(there) == 401
+
+
+def test_a_process_holds_hardly_more_after_many_requests(transactional_db):
+    """Pages, plans, drafts and refused writes, one after another."""
+    load()
+    settings = connection.settings_dict
+    there = f"postgresql://{settings['USER']}:{settings['PASSWORD']}@{settings['HOST']}:{settings['PORT']}/{settings['NAME']}"
+    caller = Caller(User.objects.get(username="ebba"))
+    cookies = {"csrftoken": "c" * 32} | {key: one.value for key, one in caller.http.cookies.items()}
+    head = {
+        "Cookie": "; ".join(f"{key}={value}" for key, value in cookies.items()), "X-CSRFToken": "c" * 32,
+        "Content-Type": "application/json",
+    }  # fmt: skip
+    order = caller.get("/orders")[0]["id"]
+    sheet = caller.get(f"/orders/{order}")["sheet"]["id"]
+    asked = [
+        ("GET", "/orders"), ("GET", f"/orders/{order}"), ("POST", f"/orders/{order}/plan"), ("GET", f"/sheets/{sheet}/advice"),
+        ("GET", f"/orders/{order}/design"), ("GET", "/drafts/quarter-hip"), ("GET", "/clients?find=ma"), ("PUT", "/clients/none"),
+    ]  # fmt: skip
+    kept = served(1, DATABASE_URL=there)
+    port, keeper = next(kept)
+    try:
+        (worker,) = subprocess.run(
+            ["pgrep", "-P", str(keeper)], text=True, capture_output=True, check=True
+        ).stdout.split()
+        held = []
+        for count in range(ALL):
+            method, path = asked[count % len(asked)]
+            line = http.client.HTTPConnection("127.0.0.1", port, timeout=30)
+            line.request(method, f"/api{path}", b"{}" if method != "GET" else None, head)
+            assert line.getresponse().status in (200, 404, 422), path
+            line.close()
+            if count + 1 in (FIRST, ALL):
+                status = Path(f"/proc/{worker}/status").read_text()
+                held.append(int(status.partition("VmRSS:")[2].split()[0]))
+    finally:
+        with suppress(StopIteration):
+            next(kept)
+    assert held[1] <= 1.3 * held[0], held

@@ -81,3 +81,9 @@ def test_the_databases_log_keeps_no_statement(db):
     assert log["log_parameter_max_length_on_error"] == "0"
     assert log["log_error_verbosity"] == "terse"
     assert log["log_statement"] == "none"
+
+
+def test_the_application_is_no_superuser_of_the_database(db):
+    with connection.cursor() as cursor:
+        cursor.execute("select rolsuper, rolcreaterole, rolreplication from pg_roles where rolname = current_user")
+        assert cursor.fetchone() == (False, False, False)

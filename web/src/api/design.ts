@@ -31,10 +31,7 @@ export const useDesign = (order: string, garment: string, half: string, stamp: s
 export const useSilhouettes = (sheet: string, stamp: string) =>
   useQuery({
     queryKey: ["silhouettes", sheet, stamp],
-    queryFn: async () =>
-      (await answered(
-        server.GET("/api/sheets/{id}/silhouettes", { params: { path: { id: sheet } } }),
-      )) as unknown as Record<string, Outline>,
+    queryFn: () => answered(server.GET("/api/sheets/{id}/silhouettes", { params: { path: { id: sheet } } })),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });

@@ -1,6 +1,6 @@
 /** Orders, their garments and their cloths: read, and written row by row. */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { planAnew } from "./anew";
+import { planAnew, scopeOf } from "./anew";
 import { server, answered } from "./client";
 import { useRowWrite } from "./rows";
 import type { components } from "./schema.gen";
@@ -49,7 +49,15 @@ export function useOrderRow<Row extends { version?: number }>(
     void planAnew(memory, order);
     void memory.invalidateQueries({ queryKey: ["bench"] });
   };
-  return useRowWrite(`write:${order}`, known, remember, send);
+  const sent = async (row: Row) => {
+    try {
+      return await send(row);
+    } catch (error) {
+      void planAnew(memory, order); // those before it left the asking to this one
+      throw error;
+    }
+  };
+  return useRowWrite(scopeOf(order), known, remember, sent);
 }
 
 export function usePutGarment(order: string, garment: string) {
@@ -72,7 +80,7 @@ export function usePutGarment(order: string, garment: string) {
 export function useOutfit(order: string) {
   const memory = useQueryClient();
   return useMutation({
-    scope: { id: `write:${order}` },
+    scope: { id: scopeOf(order) },
     mutationFn: async (rows: Garment[]) => {
       for (const { id, ...body } of rows) await answered(server.PUT("/api/garments/{id}", { ...path(id), body }));
     },

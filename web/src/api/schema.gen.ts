@@ -2901,6 +2901,23 @@ export interface components {
             /** Way */
             way: string;
         };
+        /** Refusal */
+        Refusal: {
+            code: string;
+            problems: {
+                code?: string;
+                mend?: string;
+                station?: string;
+                what?: string;
+                where?: string;
+            }[];
+            request_id: string;
+            status: number;
+            /** @description the row as it stands, where the edit was stale */
+            theirs?: Record<string, never>;
+            /** @description what is wrong and how to mend it */
+            title: string;
+        };
         /** ReserveIn */
         ReserveIn: {
             /** Shelf */
@@ -3643,6 +3660,15 @@ export interface operations {
                     "application/json": components["schemas"]["BodyOut"][];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_clients_whole_book: {
@@ -3660,6 +3686,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -3683,6 +3718,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FileOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -3709,6 +3753,15 @@ export interface operations {
                     "application/json": components["schemas"]["ClientOut"][];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_clients_client: {
@@ -3729,6 +3782,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClientOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -3757,6 +3819,15 @@ export interface operations {
                     "application/json": components["schemas"]["ClientOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_clients_erase: {
@@ -3777,6 +3848,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ErasedOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -3800,6 +3880,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -3827,6 +3916,15 @@ export interface operations {
                     "application/json": components["schemas"]["ClientOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_sheets_sheets_of_client: {
@@ -3847,6 +3945,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -3875,6 +3982,15 @@ export interface operations {
                     "application/json": components["schemas"]["ClothOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_sheets_correct: {
@@ -3901,6 +4017,15 @@ export interface operations {
                     "application/json": components["schemas"]["SheetOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_shelf_undo: {
@@ -3921,6 +4046,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -3946,6 +4080,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -3977,6 +4120,15 @@ export interface operations {
                     "application/json": components["schemas"]["OwnNumberOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_sheets_flat: {
@@ -3999,6 +4151,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FlatOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4027,6 +4188,15 @@ export interface operations {
                     "application/json": components["schemas"]["GarmentOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_design_house_rules: {
@@ -4045,6 +4215,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HouseRuleOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4073,6 +4252,15 @@ export interface operations {
                     "application/json": components["schemas"]["HouseRuleOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_people_invite: {
@@ -4099,6 +4287,15 @@ export interface operations {
                     "application/json": components["schemas"]["InvitationOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_people_withdraw: {
@@ -4118,6 +4315,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -4139,6 +4345,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LayRunOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4167,6 +4382,15 @@ export interface operations {
                     "application/json": components["schemas"]["LayRunOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_lays_stop: {
@@ -4187,6 +4411,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LayRunOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4211,6 +4444,15 @@ export interface operations {
                     "application/json": components["schemas"]["TicketOut"][];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_orders_order: {
@@ -4231,6 +4473,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4259,6 +4510,15 @@ export interface operations {
                     "application/json": components["schemas"]["OrderOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_design_order_design: {
@@ -4284,6 +4544,15 @@ export interface operations {
                     "application/json": components["schemas"]["DesignOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_group_order_group: {
@@ -4304,6 +4573,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GroupOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4329,6 +4607,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4357,6 +4644,15 @@ export interface operations {
                     "application/json": components["schemas"]["OrderOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_shelf_reserve: {
@@ -4383,6 +4679,15 @@ export interface operations {
                     "application/json": components["schemas"]["OrderOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_group_give_to_all: {
@@ -4403,6 +4708,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SpreadOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4431,6 +4745,15 @@ export interface operations {
                     "application/json": components["schemas"]["KeyIn"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_people_link_for_password: {
@@ -4457,6 +4780,15 @@ export interface operations {
                     "application/json": components["schemas"]["InvitationOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_people_team: {
@@ -4475,6 +4807,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TeamOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4503,6 +4844,15 @@ export interface operations {
                     "application/json": components["schemas"]["PersonOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_shelf_cut: {
@@ -4527,6 +4877,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4555,6 +4914,15 @@ export interface operations {
                     "application/json": components["schemas"]["PlanAnswer"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_orders_check_own_number: {
@@ -4581,6 +4949,15 @@ export interface operations {
                     "application/json": components["schemas"]["OwnNumberOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_orders_plan_widths: {
@@ -4601,6 +4978,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WidthOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4624,6 +5010,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PointOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4652,6 +5047,15 @@ export interface operations {
                     "application/json": components["schemas"]["ReadingOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_clients_who_saw: {
@@ -4675,6 +5079,15 @@ export interface operations {
                     "application/json": components["schemas"]["SeenOut"][];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_session_who: {
@@ -4693,6 +5106,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4719,6 +5141,15 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_session_log_out: {
@@ -4736,6 +5167,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -4755,6 +5195,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4777,6 +5226,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_session_leave_everywhere: {
@@ -4794,6 +5252,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -4815,6 +5282,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WelcomeOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4843,6 +5319,15 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_session_new_password: {
@@ -4865,6 +5350,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_session_step: {
@@ -4883,6 +5377,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StepOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4909,6 +5412,15 @@ export interface operations {
                     "application/json": components["schemas"]["CodesOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_session_begin_step: {
@@ -4927,6 +5439,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SecretOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4951,6 +5472,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_sheets_sheet: {
@@ -4971,6 +5501,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -4999,6 +5538,15 @@ export interface operations {
                     "application/json": components["schemas"]["SheetOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_sheets_advice: {
@@ -5021,6 +5569,15 @@ export interface operations {
                     "application/json": components["schemas"]["AdviceOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_sheets_close_sheet: {
@@ -5041,6 +5598,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5069,6 +5635,15 @@ export interface operations {
                     "application/json": components["schemas"]["FileOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_sheets_all_readings: {
@@ -5091,6 +5666,15 @@ export interface operations {
                     "application/json": components["schemas"]["ReadingOut"][];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_design_sheet_silhouettes: {
@@ -5111,11 +5695,17 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
-                        [key: string]: [
-                            number,
-                            number
-                        ][];
+                        [key: string]: number[][];
                     };
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5144,6 +5734,15 @@ export interface operations {
                     "application/json": components["schemas"]["SheetOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_shelf_shelf: {
@@ -5162,6 +5761,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShelfOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5190,6 +5798,15 @@ export interface operations {
                     "application/json": components["schemas"]["ShelfOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_tape_listen: {
@@ -5208,6 +5825,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TapeOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5230,6 +5856,15 @@ export interface operations {
                     "application/json": components["schemas"]["TapeOut"];
                 };
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_tape_unpair: {
@@ -5247,6 +5882,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
             };
         };
     };
@@ -5272,6 +5916,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     shop_api_routers_design_trade_lists: {
@@ -5290,6 +5943,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TradeOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
                 };
             };
         };
