@@ -80,7 +80,7 @@ class GarmentKind:
 
 SILENT = (
     "girth", "waist_girth", "waist_round", "front_gathers", "back_gathers", "thigh_depth", "ankle_depth",
-    "crotch_width",
+    "crotch_width", "centre_lean",
 )  # fmt: skip
 """Sums that no choice is said to change."""
 

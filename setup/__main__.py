@@ -116,9 +116,9 @@ def test_steps() -> list[Step]:
     return [
         pytest("e2e", "tests/e2e"),
         pytest("core", "tests/cutting", *(f"--ignore={path}" for path in slow)),
+        pytest("shop", "tests/shop", "tests/setup", "tests/outside"),
         pytest("search", *slow),
         Step("pages", [NPM, "run", "--silent", "test"], "web"),
-        pytest("shop", "tests/shop", "tests/setup", "tests/outside"),
         *lint_steps(),
     ]
 

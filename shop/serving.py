@@ -1,7 +1,8 @@
 """The web server: a few processes on one address. Each takes whole requests off many connections before a thread works
 at one, so that slow and silent clients hold none.
 
-`python -m shop.serving 127.0.0.1:8640 --processes 2`
+`python -m shop.serving 127.0.0.1:8640 --processes 2`; behind a proxy with `--proxy` and its address: what that says of
+where a request came from is then believed, of nobody else, so that a guesser is not taken for everybody.
 """
 
 import argparse
@@ -15,6 +16,7 @@ THREADS = 4
 WAITED_FOR = 20
 """A connection on which nothing comes for so many seconds is closed."""
 CONNECTIONS = 1000
+PROXY_SAYS = {"x-forwarded-for", "x-forwarded-proto"}
 LARGEST = 2_000_000
 """No larger body is read at all; what is over the application's own limit is refused in words."""
 
@@ -29,30 +31,32 @@ def listening(address: str) -> socket.socket:
     return made
 
 
-def serve(bound: socket.socket) -> None:
-    """Serve the application in this process until it is ended."""
+def serve(bound: socket.socket, proxy: str | None = None) -> None:
+    """Serve the application in this process until it is ended; `proxy` is the address whose word is taken."""
     from waitress import serve as run
 
     from shop.wsgi import application
 
+    said = {"trusted_proxy": proxy, "trusted_proxy_headers": PROXY_SAYS, "clear_untrusted_proxy_headers": True}
     run(
         application, sockets=[bound], threads=THREADS, channel_timeout=WAITED_FOR, cleanup_interval=5,
         connection_limit=CONNECTIONS, max_request_body_size=LARGEST, ident=None, asyncore_use_poll=True, _quiet=True,
+        **(said if proxy else {}),
     )  # fmt: skip
 
 
-def _child(bound: socket.socket) -> int:
+def _child(bound: socket.socket, proxy: str | None) -> int:
     pid = os.fork()
     if pid == 0:
         signal.signal(signal.SIGTERM, signal.SIG_DFL)
-        serve(bound)
+        serve(bound, proxy)
         os._exit(0)
     return pid
 
 
-def keep(bound: socket.socket, processes: int) -> None:
+def keep(bound: socket.socket, processes: int, proxy: str | None = None) -> None:
     """So many processes, each made anew where it ends by itself; all end with this one."""
-    children = {_child(bound) for _ in range(processes)}
+    children = {_child(bound, proxy) for _ in range(processes)}
 
     def end(_: int, __: FrameType | None) -> None:
         for pid in children:
@@ -63,15 +67,16 @@ def keep(bound: socket.socket, processes: int) -> None:
     while True:
         pid, _ = os.wait()
         children.discard(pid)
-        children.add(_child(bound))
+        children.add(_child(bound, proxy))
 
 
 def main() -> None:
     asked = argparse.ArgumentParser(prog="shop.serving")
     asked.add_argument("address")
     asked.add_argument("--processes", type=int, default=2)
+    asked.add_argument("--proxy", help="the address of the proxy in front, such as 127.0.0.1")
     given = asked.parse_args()
-    keep(listening(given.address), given.processes)
+    keep(listening(given.address), given.processes, given.proxy)
 
 
 if __name__ == "__main__":

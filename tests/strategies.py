@@ -78,8 +78,8 @@ def asks(draw, made=None):
         chosen["waist_finish"] = chosen["band"] = None
     if (chosen["waist_finish"] or resolve(method, style, {}).waist_finish) in ("casing", "paper-bag"):
         chosen["yoke"] = None  # refused by name: it would be turned down over a seam
-    if chosen["band_join"] == "sides" and "closure" in how.unused:
-        chosen["band_join"] = None
+    if chosen["band_join"] == "sides" and method in ("one-piece-leg", "four-layer"):
+        chosen["band_join"] = None  # refused by name: a leg of one piece has no side seam
     kept = {key: value for key, value in chosen.items() if value is not None and key not in how.unused}
     return method, resolve(method, style, kept)
 

@@ -128,7 +128,7 @@ def _half(name: str, leg: Panel, sums: Sums) -> Numbers:
 def _panel(panel: Panel, panels: dict[str, Panel], sums: Sums, ask: Ask, lengths: dict[str, Length]) -> Numbers:
     name = panel.name
     is_front = name == "front"
-    hip = sums.front_hip if is_front else sums.back_hip
+    on_crotch_line = sums.front_hip if is_front else sums.back_on_crotch_line
     extension = sums.extension if is_front else sums.back_extension
     darts = sums.front_darts if is_front else sums.back_darts
     steps = {step.code: step for step in panel.steps}
@@ -141,7 +141,7 @@ def _panel(panel: Panel, panels: dict[str, Panel], sums: Sums, ask: Ask, lengths
     cut = laid + found(bends, "waist_bends") if bends > 0.01 else laid
     numbers[f"{name}.waist_width"] = Number(seam, cut)
     numbers[f"{name}.crotch_extension"] = Number(extension, extension)
-    numbers[f"{name}.crotch_width"] = _crotch_width(panel, panels, hip + extension)
+    numbers[f"{name}.crotch_width"] = _crotch_width(panel, panels, on_crotch_line + extension)
     share = -1 if is_front else 1
     levels = [("thigh", sums.thigh_depth, None), ("hem", sums.length, sums.hem_round)]
     if "K" in panel.points:

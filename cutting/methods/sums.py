@@ -17,11 +17,13 @@ class Sums:
     `front_waist` and `back_waist` are laid along the waist seam: darts open, gathers flat; `hip`, `waist_girth` and
     `waist_round` are None where they were not measured. `leg_on_fold` where the
     guide line can be on the cloth's fold: such a method does not set the hip, whose width is what comes out.
+    `centre_lean` is what the centre back leans in at the hip line where its side is straight down from there, else 0.
     """
 
     hip: Length | None
     front_hip: Length
     back_hip: Length
+    centre_lean: Length
     waist_girth: Length | None
     waist_round: Length | None
     front_waist: Length
@@ -59,6 +61,11 @@ class Sums:
         if self.waist_round is None:
             raise refuse("measure.missing", measure("waist"))
         return self.waist_round
+
+    @property
+    def back_on_crotch_line(self) -> Length:
+        """The back from its side to the straight centre line, on the crotch line."""
+        return self.back_hip + self.centre_lean if self.centre_lean.mm else self.back_hip
 
     @property
     def opening(self) -> Length:

@@ -7,6 +7,7 @@ from django.http import HttpRequest
 
 from shop.accounts import devices, second_step, sessions
 from shop.accounts.models import User
+from shop.accounts.refused import PersonRefusedError
 
 CHECKED_AT_ONCE = BoundedSemaphore(2)
 """Checking a password takes 19 MiB on purpose: so many are checked at once, the others wait for their turn."""
@@ -25,6 +26,20 @@ def log_in(request: HttpRequest, user_name: str, password: str, code: str = "") 
     second_step.check(user, code)
     open_session(request, user)
     return user
+
+
+def confirm_password(request: HttpRequest, person: User, password: str, where: str) -> None:
+    """Who is logged in types the password again. Raises PersonRefusedError at the field `where`; after WRONG_MOST wrong
+    ones the session ends, so that whoever found it open does not guess on.
+    """
+    with CHECKED_AT_ONCE:
+        right = person.check_password(password)
+    if right:
+        return
+    request.session["wrong"] = request.session.get("wrong", 0) + 1
+    if request.session["wrong"] >= devices.WRONG_MOST:
+        logout(request)
+    raise PersonRefusedError(where, "This is not your password now", "Type it again.")
 
 
 def open_session(request: HttpRequest, user: User) -> None:

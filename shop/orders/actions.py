@@ -1,5 +1,6 @@
 """Writes about orders and their garments."""
 
+from collections.abc import Sequence
 from datetime import date
 from typing import Any
 from uuid import UUID, uuid5
@@ -29,21 +30,30 @@ class OutfitError(ShopError):
 
 
 def put_order(
-    *, actor: User, id: UUID, version: int, client: UUID, sheet: UUID, cloth: UUID, title: str, promised_on: date
-) -> Order:
-    """Make or change an order; its client, sheet and cloth must be the workshop's own.
+    *, actor: User, id: UUID, version: int, client: UUID, sheet: UUID, cloth: UUID, title: str, promised_on: date,
+    garments: Sequence[dict[str, Any]] = (),
+) -> Order:  # fmt: skip
+    """Make or change an order; its client, sheet and cloth must be the workshop's own. With it the `garments` that are
+    not there yet are made, all of it or nothing: each with id, name, style, method and choices.
 
-    Raises OtherClientError for a sheet of somebody else, or where the order was made for somebody else.
+    Raises OtherClientError for a sheet of somebody else, or where the order was made for somebody else, and as
+    `put_garment`.
     """
     allow(actor, "orders")
     if own(Sheet, actor, sheet).client_id != own(Client, actor, client).id:
         raise OtherClientError("sheet")
     if Order.of(actor.workshop).filter(pk=id).exclude(client_id=client).exists():
         raise OtherClientError("order")
-    return put_row(
-        Order, actor=actor, id=id, version=version, client_id=client, sheet_id=sheet,
-        cloth_id=own(Cloth, actor, cloth).id, title=title, promised_on=promised_on,
-    )  # fmt: skip
+    with transaction.atomic():
+        row = put_row(
+            Order, actor=actor, id=id, version=version, client_id=client, sheet_id=sheet,
+            cloth_id=own(Cloth, actor, cloth).id, title=title, promised_on=promised_on,
+        )  # fmt: skip
+        known = set(Garment.of(actor.workshop).filter(order=row).values_list("pk", flat=True))
+        for one in garments:
+            if one["id"] not in known:
+                put_garment(actor=actor, version=0, order=row.id, **one)
+    return row
 
 
 def put_house_rule(

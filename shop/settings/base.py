@@ -4,6 +4,8 @@ import os
 from pathlib import Path
 from urllib.parse import unquote, urlsplit
 
+from shop.headers import for_a_file
+
 ROOT = Path(__file__).resolve().parents[2]
 SECRET_KEY = os.environ["PLAVET_SECRET_KEY"]
 DEBUG = False
@@ -41,14 +43,15 @@ MIDDLEWARE = [
     # tells nothing of what is in it.
     "django.middleware.gzip.GZipMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",
+    # Around all that follows: what is refused early has these headers too.
+    "csp.middleware.CSPMiddleware",
+    "django.middleware.clickjacking.XFrameOptionsMiddleware",
     "shop.api.errors.RequestIdMiddleware",
     "shop.api.gate.GateMiddleware",
-    "csp.middleware.CSPMiddleware",
     "django.contrib.sessions.middleware.SessionMiddleware",
     "django.middleware.common.CommonMiddleware",
     "django.middleware.csrf.CsrfViewMiddleware",
     "django.contrib.auth.middleware.AuthenticationMiddleware",
-    "django.middleware.clickjacking.XFrameOptionsMiddleware",
     "axes.middleware.AxesMiddleware",
     "shop.accounts.sessions.UsedMiddleware",
 ]
@@ -128,6 +131,8 @@ STORAGES = {
     "staticfiles": {"BACKEND": "whitenoise.storage.CompressedStaticFilesStorage"},
 }
 WHITENOISE_MAX_AGE = 31_536_000
+WHITENOISE_ALLOW_ALL_ORIGINS = False
+WHITENOISE_ADD_HEADERS_FUNCTION = for_a_file
 
 LOGGING = {
     "version": 1,

@@ -248,12 +248,19 @@ def test_a_zip_behind_has_an_edge_of_one_down_to_an_inch_below_it_and_nowhere_el
 @pytest.mark.parametrize("name", FIVE)
 def test_multiplied_quarters_back_is_2_out_at_the_side_from_hip_to_crotch_line_and_nowhere_hollow(name, style):
     """Measured on the outline: 5 cm outside the front's guide at both lines, and convex to 1 1/2 mm down to the hem."""
-    back = of_body(name, "multiplied-quarter", style).garments[0].panels["back"]
+    made = of_body(name, "multiplied-quarter", style)
+    back = made.garments[0].panels["back"]
     side = LineString(back.edges["side"].path.flat(0.01))
     for level in ("H", "C"):
         down = back.points[level].down
         met = side.intersection(LineString([(-500, down), (500, down)]))
         assert met.x == pytest.approx(-50, abs=0.01)
+    # Its crotch line is the front's and 4 in, 10 cm: tip 2 and side 2; so the number says, and the thigh's row.
+    wire = plan_to_wire(made)
+    wide = {one: wire["numbers"][f"trousers.{one}.crotch_width"]["net_mm"] for one in ("front", "back")}
+    assert wide["back"] - wide["front"] == pytest.approx(100, abs=0.01)
+    row = next(row for row in wire["ledger"] if row["level"] == "thigh")
+    assert row["sewn_mm"] == pytest.approx(sum(wide.values()), abs=0.01)
     whole = Polygon(back.net).convex_hull.exterior
     assert max(whole.distance(Point(at)) for at in side.coords if at[1] > back.points["H"].down) < 1.5
 

@@ -53,6 +53,7 @@ def bodies_for(owner, order):
         ("PUT", f"/orders/{ids['order']}"): {
             "version": order["version"],
             "title": "Trousers",
+            "garments": [],
             "promised_on": soon,
             **{key: ids[key] for key in ("client", "sheet", "cloth")},
         },

@@ -2,17 +2,22 @@
 
 import json
 import re
+import time
+from concurrent.futures import ThreadPoolExecutor
 from datetime import timedelta
 from io import StringIO
+from threading import Lock
 
 import pytest
 from django.core.management import CommandError, call_command
 from django.db.models import F
+from django.http import HttpRequest
 from django.test import Client as Http
 from django.utils import timezone
 from django_otp.oath import totp
 from django_otp.plugins.otp_totp.models import TOTPDevice
 
+from shop.accounts import actions, devices
 from shop.accounts.devices import WRONG_MOST
 from shop.accounts.models import Invitation, KnownDevice, Session, User
 from shop.accounts.tasks import forget_ended_sessions
@@ -72,6 +77,26 @@ def test_a_known_browser_is_known_no_longer_after_some_wrong_passwords(ebba, set
     assert answers[-1] == 429
     mine.cookies["plavet_device"] = "made-up:x:y"
     assert knock(mine)[0] == 429
+
+
+def test_no_more_than_two_passwords_are_checked_at_once(monkeypatch):
+    """Each takes 19 MiB: thirty-two at the same moment would take 600."""
+    now, most, guard = 0, 0, Lock()
+
+    def slow(**_):
+        nonlocal now, most
+        with guard:
+            now += 1
+            most = max(most, now)
+        time.sleep(0.01)
+        with guard:
+            now -= 1
+
+    monkeypatch.setattr(actions, "authenticate", slow)
+    monkeypatch.setattr(devices, "count_wrong", lambda *_: None)
+    with ThreadPoolExecutor(8) as threads:
+        assert list(threads.map(lambda _: actions.log_in(HttpRequest(), "ebba", "no"), range(32))) == [None] * 32
+    assert most == 2
 
 
 def test_sessions_are_listed_and_ended_one_by_one_and_nobody_elses(ebba, stranger):
@@ -188,7 +213,7 @@ def test_a_forgotten_password_is_chosen_anew_by_a_link_of_the_owners(ebba, stran
     assert owner("PUT", f"/password-links/{new_id()}", {"person": str(sewer.id)})[0] == 404
 
 
-def told(name, *words):
+def link_of(name, *words):
     """The link that a command answers."""
     said = StringIO()
     call_command(name, *words, "--address", "https://plavet.test/", stdout=said)
@@ -201,16 +226,34 @@ def test_a_workshop_is_made_and_an_owner_helped_from_the_shell(ebba):
     joined = browser()
     typed = {"user_name": "runa", "password": PASSWORD}
     assert (
-        sent(joined, "POST", f"/session/join/{told('new_workshop', 'Slip and Quay', 'Runa', '--unit', 'cm')}", typed)[0]
+        sent(
+            joined, "POST", f"/session/join/{link_of('new_workshop', 'Slip and Quay', 'Runa', '--unit', 'cm')}", typed
+        )[0]
         == 200
     )
     me = sent(joined, "GET", "/session")[1]
     assert (me["workshop"], me["unit"], me["role"], "people" in me["rights"]) == ("Slip and Quay", "cm", "owner", True)
     assert sent(joined, "GET", "/orders")[1] == []
     with pytest.raises(CommandError, match="Give the workshop a name"):
-        told("new_workshop", "  ", "Runa")
+        link_of("new_workshop", "  ", "Runa")
     with pytest.raises(CommandError, match="No owner has the user name"):
-        told("owner_link", "nobody")
-    token = told("owner_link", "runa")
+        link_of("owner_link", "nobody")
+    token = link_of("owner_link", "runa")
     assert sent(browser(), "POST", f"/session/join/{token}", {"password": "another long word"})[0] == 200
     assert sent(joined, "GET", "/session")[0] == 401
+
+
+def test_whoever_finds_a_session_open_does_not_guess_the_password_on(ebba):
+    desk = browser()
+    knock(desk)
+    typed = {"old_password": "no", "password": "another long word"}
+    asked = [sent(desk, "POST", "/session/password", typed)[0] for _ in range(WRONG_MOST + 1)]
+    assert asked == [422] * WRONG_MOST + [401]
+    knock(desk)
+    elsewhere = browser(PHONE)
+    knock(elsewhere)
+    assert sent(desk, "POST", "/session/password", typed | {"old_password": PASSWORD})[0] == 204
+    assert [row["here"] for row in sent(desk, "GET", "/session/all")[1]] == [True], (
+        "the others are over, and not listed"
+    )
+    assert sent(elsewhere, "GET", "/session")[0] == 401

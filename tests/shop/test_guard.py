@@ -188,6 +188,19 @@ def test_an_order_without_a_garment_is_said_in_words(owner, order, new_id):
     assert "no garment yet" in owner("GET", f"/orders/{bare}/design")[1]["title"]
 
 
+def test_an_order_comes_with_its_garments_or_not_at_all(owner, order, new_id):
+    fresh, first = new_id(), {"id": new_id(), "name": "trousers", "style": "palazzo"}
+    wrong = {"id": new_id(), "name": "top", "style": "no such style"}
+    status, refused = owner("PUT", f"/orders/{fresh}", order_body(order, version=0, garments=[first, wrong]))
+    assert status == 422, refused
+    assert not Order._base_manager.filter(pk=fresh).exists()
+    good = order_body(order, version=0, garments=[first, wrong | {"style": "straight-top"}])
+    made = [owner("PUT", f"/orders/{fresh}", good) for _ in range(2)]
+    assert made[0] == made[1]
+    assert [one["style"] for one in made[0][1]["garments"]] == ["palazzo", "straight-top"]
+    assert made[0][1]["garments"][0]["choices"] == {"crotch_depth": "rise"}
+
+
 def test_no_more_is_kept_than_there_is_room_for_and_it_is_said_when_to_come_again(owner, order, new_id, monkeypatch):
     mine = Client.of(User.objects.get(username="ebba").workshop)
     monkeypatch.setattr(Client, "MOST", mine.count() + 1)

@@ -11,6 +11,7 @@ from contextlib import suppress
 from pathlib import Path
 
 import pytest
+from axes.models import AccessAttempt
 from django.db import connection
 
 from demo.load import load
@@ -30,12 +31,12 @@ def server():
     yield from served(2)
 
 
-def served(processes, **more):
+def served(processes, *words, **more):
     """The port of a server of so many processes, and the process that keeps them; ended afterwards."""
     with socket.socket() as free:
         free.bind(("127.0.0.1", 0))
         there = free.getsockname()[1]
-    command = [sys.executable, "-m", "shop.serving", f"127.0.0.1:{there}", "--processes", str(processes)]
+    command = [sys.executable, "-m", "shop.serving", f"127.0.0.1:{there}", "--processes", str(processes), *words]
     process = subprocess.Popen(command, cwd=ROOT, env=dict(os.environ) | more, start_new_session=True)
     for _ in range(200):
         try:
@@ -95,11 +96,35 @@ def test_a_process_that_dies_is_made_anew(server):
     assert asked(there) == 401
 
 
+def database():
+    """The address of the tests' own database, for a server beside them."""
+    settings = connection.settings_dict
+    return f"postgresql://{settings['USER']}:{settings['PASSWORD']}@{settings['HOST']}:{settings['PORT']}/{settings['NAME']}"
+
+
+@pytest.mark.parametrize("words", [(), ("--proxy", "127.0.0.1")])
+def test_where_a_request_came_from_is_believed_of_the_proxy_alone(transactional_db, words):
+    """A wrong password is counted for the address it came from: the proxy says which, if there is one."""
+    kept = served(1, *words, DATABASE_URL=database(), DJANGO_SETTINGS_MODULE="shop.settings.demo")
+    port, _ = next(kept)
+    try:
+        line = http.client.HTTPConnection("127.0.0.1", port, timeout=30)
+        head = {
+            "Cookie": f"csrftoken={'c' * 32}", "X-CSRFToken": "c" * 32, "Content-Type": "application/json",
+            "X-Forwarded-For": "10.1.2.3",
+        }  # fmt: skip
+        line.request("POST", "/api/session", b'{"user_name": "nobody", "password": "no"}', head)
+        assert line.getresponse().status == 401
+    finally:
+        with suppress(StopIteration):
+            next(kept)
+    assert AccessAttempt.objects.get().ip_address == ("10.1.2.3" if words else "127.0.0.1")
+
+
 def test_a_process_holds_hardly_more_after_many_requests(transactional_db):
     """Pages, plans, drafts and refused writes, one after another."""
     load()
-    settings = connection.settings_dict
-    there = f"postgresql://{settings['USER']}:{settings['PASSWORD']}@{settings['HOST']}:{settings['PORT']}/{settings['NAME']}"
+    there = database()
     caller = Caller(User.objects.get(username="ebba"))
     cookies = {"csrftoken": "c" * 32} | {key: one.value for key, one in caller.http.cookies.items()}
     head = {

@@ -8,7 +8,11 @@ from pathlib import Path
 import pytest
 from django.core.management import call_command
 from django.db import connection
+from django.http import HttpResponse
+from django.test import Client as Http
+from django.test import RequestFactory
 from django.utils.module_loading import import_string
+from whitenoise.middleware import WhiteNoiseMiddleware
 
 from shop.settings import base
 
@@ -71,6 +75,12 @@ def test_the_page_is_no_file(settings, tmp_path):
     assert "mark.svg" in kept
     assert any(name.startswith("assets/") and name.endswith(".js") for name in kept)
     assert not [name for name in kept if name.endswith(".html")]
+    files = WhiteNoiseMiddleware(lambda _: HttpResponse(status=404))
+    answer = files(RequestFactory().get("/static/mark.svg"))
+    assert answer.status_code == 200
+    assert "frame-ancestors 'none'" in answer["Content-Security-Policy"]
+    assert answer["X-Content-Type-Options"] == "nosniff"
+    assert "Access-Control-Allow-Origin" not in answer
 
 
 def test_the_databases_log_keeps_no_statement(db):
@@ -87,3 +97,19 @@ def test_the_application_is_no_superuser_of_the_database(db):
     with connection.cursor() as cursor:
         cursor.execute("select rolsuper, rolcreaterole, rolreplication from pg_roles where rolname = current_user")
         assert cursor.fetchone() == (False, False, False)
+
+
+@pytest.mark.parametrize(
+    ("method", "path", "status"),
+    [
+        ("GET", "/", 200), ("GET", "/orders/x/mark", 200), ("GET", "/api/session", 401), ("GET", "/api/none", 404),
+        ("PATCH", "/api/orders", 405), ("GET", "/api/%00", 400), ("POST", "/api/session", 415), ("GET", "/static/none", 404),
+    ],
+)  # fmt: skip
+def test_every_kind_of_answer_runs_nothing_of_others_and_is_in_nobodys_frame(db, method, path, status):
+    answer = Http().generic(method, path, b"{}" if method == "POST" else b"", content_type="text/plain")
+    assert answer.status_code == status
+    assert "frame-ancestors 'none'" in answer["Content-Security-Policy"]
+    assert (answer["X-Content-Type-Options"], answer["X-Frame-Options"]) == ("nosniff", "DENY")
+    if path.startswith("/api/") or status == 200:
+        assert answer["Cache-Control"] == "no-store"

@@ -65,7 +65,7 @@ def leg_sums(body: Body, ask: Ask, depth: Length, length: Length, w: Widths, *fo
         hip_depth = body.waist_to_hip
     top: Length = named(ask.band_depth, "band") if ask.band == "below" else ask.inside
     return Sums(
-        hip=body.hip if body.has("hip") else None, front_hip=w.front_hip, back_hip=w.back_hip,
+        hip=body.hip if body.has("hip") else None, front_hip=w.front_hip, back_hip=w.back_hip, centre_lean=nothing,
         waist_girth=girth, waist_round=waist_round,
         front_waist=w.front_waist, back_waist=w.back_waist,
         front_gathers=gathers[0], back_gathers=gathers[1],

@@ -90,10 +90,7 @@ def back(body: Body, ask: Ask, sums: Sums, front: Draft, d: Draft) -> None:
     line = unit(base.minus(top.point))
     cb_hip = top.point.plus(line, (hip_down - top.point.down) / line.down)
     hip = d.mark("H1", Place(cb_hip, "centre_line").back(sums.back_hip), "hip_width", "hip_line", "centre", "side")
-    wide = sums.back_hip
-    if ask.back_side_out.size and not outward:
-        wide = wide + found(corner.point.across - cb_hip.across, "centre_lean")
-    foot = d.mark("C2", corner.back(wide), "crotch_line_width", "crotch_line", "centre", "side")
+    foot = d.mark("C2", corner.back(sums.back_on_crotch_line), "crotch_line_width", "crotch_line", "centre", "side")
 
     upwards = unit(hip.point.minus(foot.point))
     # The side turns at the crotch line by the mean of what comes before and after it.
@@ -176,7 +173,7 @@ class _Leg:
         # By their names: where the side comes out straight, knee and hem share one segment with the crotch line.
         knee = [front.points["K2"]] if "K2" in front.points else []
         hem = front.edges["side"].path.start
-        shift = -(ask.wider / 2).mm if self.shared else sums.front_hip.mm - sums.back_hip.mm
+        shift = -(ask.wider / 2).mm if self.shared else sums.front_hip.mm - sums.back_on_crotch_line.mm
         self.side = [Point(p.across + shift, p.down) for p in [*knee, hem]]
         self.onward = unit(self.hem_in(0).minus(self.anchor(0)))
         if self.front_in == self.front_hem_in:

@@ -140,9 +140,10 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
         findings.append(Finding("dart.none", "note", part("front"), {"spare": spare}))
     _check_turns(ask, style, hip_depth - top - drop, length - depth)
 
-    at_hip = back_hip
+    at_hip, centre_lean = back_hip, found(0.0, "centre_lean")
     if ask.back_side_out.size and slant_used.mm > 0:  # the side is straight from the hip line to the crotch line
-        at_hip = back_hip - found(slant_used.mm * (depth - hip_depth).mm / rise, "centre_lean")
+        centre_lean = found(slant_used.mm * (depth - hip_depth).mm / rise, "centre_lean")
+        at_hip = back_hip - centre_lean
     crotch_width = front_hip + out
     crotch_round = crotch_width + back_hip + back_out
     levels = (depth, knee_depth, length)
@@ -157,6 +158,7 @@ def work_out(body: Body, ask: Ask, seats: Seats = SEATS) -> Sums:
         thigh_depth = least(thigh_depth, length - inch(0.5))
     return Sums(
         hip=hip if body.has("hip") else None, front_hip=front_hip, back_hip=at_hip,
+        centre_lean=centre_lean,
         waist_girth=girth, waist_round=waist_round,
         front_waist=widths[0], back_waist=widths[1],
         front_gathers=gathers[0] if abs(gathers[0].mm) > 1e-6 else mm(0),

@@ -34,13 +34,26 @@ from shop.plans.queries import best_plan
 router = Router(tags=["orders"])
 
 
+class NewGarmentIn(Schema):
+    """A garment that is made with its order; without a method by its style's own."""
+
+    id: UUID
+    name: str = Field(min_length=1, max_length=40)
+    style: str = Field(max_length=40)
+    method: str = Field("", max_length=40)
+    choices: dict[str, Any] = Field(default_factory=dict, max_length=120)
+
+
 class OrderIn(Schema):
+    """`garments` are made with the order, all of it or nothing; those that are there already stay as they are."""
+
     version: Version = 0
     client: UUID
     sheet: UUID
     cloth: UUID
     title: str = Field(min_length=1, max_length=120)
     promised_on: Day
+    garments: list[NewGarmentIn] = Field(default_factory=list, max_length=8)
 
 
 class GarmentIn(Schema):

@@ -74,7 +74,8 @@ class PasswordIn(Schema):
 @router.post("/password", response={204: None})
 def new_password(request: HttpRequest, body: PasswordIn) -> tuple[int, None]:
     """A new password for oneself; one's other sessions end."""
-    made = people.change_password(actor=person(request), old=body.old_password, new=body.password)
+    actions.confirm_password(request, person(request), body.old_password, "old_password")
+    made = people.change_password(actor=person(request), new=body.password)
     update_session_auth_hash(request, made)
     return 204, None
 
@@ -171,5 +172,6 @@ def confirm_step(request: HttpRequest, body: CodeIn) -> CodesOut:
 
 @router.post("/step/off", response={204: None})
 def step_off(request: HttpRequest, body: TurnOffIn) -> tuple[int, None]:
-    second_step.turn_off(actor=person(request), password=body.password)
+    actions.confirm_password(request, person(request), body.password, "password")
+    second_step.take_off(person(request))
     return 204, None

@@ -41,12 +41,10 @@ export function useMakeOrder() {
         cloth: ids.cloth,
         title: made.title,
         promised_on: made.promised_on,
+        // Each by its style's own method; the order is made with all of them or not at all.
+        garments: made.garments.map((one, k) => ({ id: k === 0 ? ids.garment : ids.second, method: "", ...one })),
       };
       await answered(server.PUT("/api/orders/{id}", { ...path(ids.order), body: order }));
-      for (const [k, one] of made.garments.entries()) {
-        const body = { version: 0, order: ids.order, method: "", removed: false, ...one }; // the style's own method
-        await answered(server.PUT("/api/garments/{id}", { ...path(k === 0 ? ids.garment : ids.second), body }));
-      }
       return ids.order;
     },
     onSuccess: () => {

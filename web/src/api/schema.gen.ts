@@ -2303,6 +2303,30 @@ export interface components {
             /** Panel */
             panel: string;
         };
+        /**
+         * NewGarmentIn
+         * @description A garment that is made with its order; without a method by its style's own.
+         */
+        NewGarmentIn: {
+            /** Choices */
+            choices?: {
+                [key: string]: unknown;
+            };
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Method
+             * @default
+             */
+            method: string;
+            /** Name */
+            name: string;
+            /** Style */
+            style: string;
+        };
         /** NotchOut */
         NotchOut: {
             /** Code */
@@ -2410,7 +2434,10 @@ export interface components {
             /** Value */
             value: string;
         };
-        /** OrderIn */
+        /**
+         * OrderIn
+         * @description `garments` are made with the order, all of it or nothing; those that are there already stay as they are.
+         */
         OrderIn: {
             /**
              * Client
@@ -2422,6 +2449,8 @@ export interface components {
              * Format: uuid
              */
             cloth: string;
+            /** Garments */
+            garments?: components["schemas"]["NewGarmentIn"][];
             /**
              * Promised On
              * Format: date
@@ -2760,7 +2789,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.12.0
+             * @default 0.12.1
              */
             core: string;
             /** Findings */

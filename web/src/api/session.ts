@@ -54,11 +54,14 @@ export function useSecondStep() {
 }
 
 /** A new password; every other session of the person ends. */
-export const useNewPassword = () =>
-  useMutation({
+export function useNewPassword() {
+  const memory = useQueryClient();
+  return useMutation({
     mutationFn: (body: { old_password: string; password: string }) =>
       answered(server.POST("/api/session/password", { body })),
+    onSuccess: () => void memory.invalidateQueries({ queryKey: ["sessions"] }),
   });
+}
 
 /** Every session of the person ends, this one too. */
 export function useLeaveEverywhere() {

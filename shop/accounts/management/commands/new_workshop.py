@@ -5,7 +5,7 @@ from typing import Any
 
 from django.core.management.base import BaseCommand, CommandError
 
-from shop.accounts.people import found_workshop
+from shop.accounts.people import new_workshop
 
 
 class Command(BaseCommand):
@@ -21,5 +21,5 @@ class Command(BaseCommand):
         called, theirs = " ".join(name.split()), " ".join(owner.split())
         if not (0 < len(called) <= 120 and 0 < len(theirs) <= 60):
             raise CommandError("Give the workshop a name of up to 120 letters, and the owner one of up to 60.")
-        link = found_workshop(name=called, owner=theirs, unit=unit)
+        link = new_workshop(name=called, owner=theirs, unit=unit)
         self.stdout.write(f"{address}join/{link.token}")
