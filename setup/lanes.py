@@ -1,4 +1,7 @@
-"""Steps run side by side, as many at a time as there are cores: what each said, and how long it took."""
+"""Steps run side by side: what each said, and how long it took.
+
+One more at a time than there are cores: browsers and queues wait most of their time.
+"""
 
 import os
 import queue
@@ -57,7 +60,7 @@ def run_side_by_side(steps: Sequence[Step], environment: Mapping[str, str]) -> l
                 words = " ".join(part.removeprefix(f"{ROOT}/") for part in step.command)
                 print(f"$ {words}\n{run.stdout}", flush=True)
 
-    lanes = [threading.Thread(target=lane) for _ in range(min(MOST, max(2, os.cpu_count() or 2)))]
+    lanes = [threading.Thread(target=lane) for _ in range(min(MOST, (os.cpu_count() or 1) + 1))]
     for one in lanes:
         one.start()
     for one in lanes:

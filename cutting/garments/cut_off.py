@@ -7,7 +7,7 @@ to the strip's lower edge, so that the whole dart is in the seam.
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from itertools import accumulate
-from math import atan2, cos, radians, sin, tan
+from math import atan2, cos, degrees, radians, sin, tan
 
 from cutting.drafting import Dart, Draft, Edge, Wide
 from cutting.errors import refuse
@@ -93,7 +93,11 @@ def said_of_bends(cut: Cut, depth: Length) -> list[Finding]:
         wide = found(distance(dart.near, dart.far), "")
         needed = wide.mm / 2 / tan(BEND / 2) / dart.length.mm
         if needed > 1:
-            params = {"panel": cut.strip.name, "dart": wide, "used": depth, "wanted": found(depth.mm * needed, "")}
+            turn = round(degrees(2 * atan2(wide.mm / 2, dart.length.mm)))
+            params = {
+                "panel": cut.strip.name, "dart": wide, "over": dart.length, "turn": turn, "most": round(degrees(BEND)),
+                "used": depth, "wanted": found(depth.mm * needed, ""), "long": found(dart.length.mm * needed, ""),
+            }  # fmt: skip
             return [Finding("strip.bends", "note", part_of(cut.strip.name), params)]
     return []
 

@@ -81,8 +81,8 @@ def check(person: User, code: str) -> None:
         return
     if not code.strip():
         raise StepError("Type the code that your app shows now, or one of those you wrote down.")
-    with transaction.atomic():
-        # Tries are counted, so what is wrong is said after they are kept.
+    # Tries are counted, so what is wrong is said after they are kept: no larger transaction may take them back.
+    with transaction.atomic(durable=True):
         device = TOTPDevice.objects.select_for_update().get(user=person, confirmed=True)
         may, _ = device.verify_is_allowed()
         good = may and (device.verify_token(_plain(code)) or _written(person, _plain(code)))

@@ -1,12 +1,13 @@
 """Sessions as one's own list shows them: on which device, since when, last used when; one unused for long ends."""
 
 from contextlib import suppress
+from datetime import UTC, datetime
 from typing import Any
 from uuid import UUID, uuid4
 
 from django.contrib.sessions.backends.base import CreateError, SessionBase
 from django.contrib.sessions.backends.db import SessionStore as DatabaseStore
-from django.db.models import QuerySet
+from django.db.models import F, QuerySet
 from django.http import Http404, HttpRequest, HttpResponse
 from django.utils import timezone
 from django.utils.deprecation import MiddlewareMixin
@@ -46,7 +47,8 @@ class SessionStore(DatabaseStore):
         made.person_id = data.get("_auth_user_id")
         made.called, made.device = data.get("called"), data.get("device", "")
         made.began_at = data.get("began", "") or None
-        made.used_at = timezone.now()
+        used = data.get("used")
+        made.used_at = datetime.fromtimestamp(used, UTC) if used else timezone.now()
         return made
 
 
@@ -79,6 +81,12 @@ def end(*, actor: User, called: UUID) -> None:
 def end_all(person: User) -> None:
     """End every session of a person; `era` of the person is what keeps one that is under way from coming back."""
     Session.objects.filter(person=person).delete()
+
+
+def leave_everywhere(*, actor: User) -> None:
+    """Every session of a person ends."""
+    User.objects.filter(pk=actor.pk).update(era=F("era") + 1)
+    end_all(actor)
 
 
 class UsedMiddleware(MiddlewareMixin):

@@ -40,19 +40,18 @@ class BlankError(ShopError):
 
 
 class FullError(ShopError):
-    """There are as many rows of a kind as are kept."""
+    """There are as many rows of a kind as are kept: waiting does not help, taking off does."""
 
-    status = 429
     code = "full"
 
-    def __init__(self, most: int):
-        super().__init__(f"There are {most:,} of these already, more are not kept. Take off what is not needed.")
+    def __init__(self, most: int, what: str):
+        super().__init__(f"There are {most:,} {what} already, more are not kept. Take off what is not needed.")
 
 
 def check_room(rows: QuerySet[Any], most: int) -> None:
     """Raises FullError where there are as many of these rows as are kept."""
     if rows.order_by()[most - 1 : most].exists():
-        raise FullError(most)
+        raise FullError(most, str(rows.model._meta.verbose_name_plural))
 
 
 CALLED_BY = ("name", "title")

@@ -11,10 +11,11 @@ from django.db import transaction
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
+from shop.accounts.writing import own
 from shop.bridge.measuring import TAKEN_BY, read_reading
 from shop.bridge.problems import CoreRefusal
 from shop.bridge.words import as_unit
-from shop.clients.queries import sheet as sheet_of
+from shop.clients.models import Sheet
 from shop.clients.sheets import add_reading
 
 MOST_LINES, MOST_LETTERS = 500, 200_000
@@ -99,7 +100,7 @@ def import_sheet(*, actor: User, id: UUID, text: str, keep: bool) -> tuple[list[
     The same file twice is one.
     """
     allow(actor, "measure")
-    sheet = sheet_of(actor, id)
+    sheet = own(Sheet, actor, id)
     lines = read_lines(text)
     kept = 0
     with transaction.atomic():

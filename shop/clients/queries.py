@@ -44,10 +44,6 @@ def client(actor: User, id: UUID) -> Client:
     return own(Client, actor, id)
 
 
-def sheet(actor: User, id: UUID) -> Sheet:
-    return own(Sheet, actor, id)
-
-
 def sheets(actor: User, client: UUID) -> QuerySet[Sheet]:
     """A client's sheets, newest first."""
     return Sheet.of(actor.workshop).filter(client_id=client).order_by("-taken_on", "-created_at")

@@ -7,13 +7,13 @@ from django.db import transaction
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import add, check_room, locked, own
+from shop.accounts.writing import add, locked, own
 from shop.bridge.drafting import plan_by_hand
 from shop.orders.models import Cut
 from shop.orders.shelf import ShelfError, cut
 from shop.plans.models import LayRun, PlanRun
 from shop.plans.queries import best_plan
-from shop.plans.searches import MOST_OF_AN_ORDER
+from shop.plans.searches import check_room_of_order
 
 
 def put_hand_lay(*, actor: User, id: UUID, plan_run: UUID, placements: list[dict[str, Any]]) -> PlanRun:
@@ -25,7 +25,7 @@ def put_hand_lay(*, actor: User, id: UUID, plan_run: UUID, placements: list[dict
     with transaction.atomic():
         run = locked(PlanRun, actor, plan_run)
         if not LayRun.of(actor.workshop).filter(pk=id).exists():
-            check_room(LayRun.of(actor.workshop).filter(plan_run__order=run.order_id), MOST_OF_AN_ORDER)
+            check_room_of_order(actor, run)
             plan = plan_by_hand(run.job, placements)
             made = LayRun(
                 id=id, workshop=actor.workshop, changed_by=actor, plan_run=run, kind=LayRun.HAND, state=LayRun.DONE,

@@ -14,6 +14,7 @@ from shop.orders.models import Order
 from shop.orders.whole import WholeOrder, whole_orders
 from shop.plans.job import hash_of, job_from, job_of, outfit_id
 from shop.plans.models import LayRun, PlanRun
+from shop.plans.pace import check_pace
 from shop.plans.queries import stored_plans
 
 KEPT = 12
@@ -55,6 +56,7 @@ def _stored_or_made(actor: User, order: Order, job: dict[str, Any], others: Sequ
     stored = PlanRun.of(actor.workshop).filter(order=order, job_hash=digest).first()
     if stored is not None:
         return stored
+    check_pace(actor)
     made = PlanRun(
         id=uuid4(),
         workshop=actor.workshop,
@@ -87,6 +89,7 @@ def widths_of(*, actor: User, plan_run: UUID) -> list[dict[str, Any]]:
     """What the pieces of a plan need on cloth of other widths: worked out once, then kept."""
     run = own(PlanRun, actor, plan_run)
     if run.widths is None:
+        check_pace(actor)
         run.widths = make_widths(run.job)
         PlanRun.of(actor.workshop).filter(pk=run.id).update(widths=run.widths)
     return list(run.widths)

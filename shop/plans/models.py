@@ -63,3 +63,6 @@ class LayRun(WorkshopRow):
     kind = models.CharField(max_length=8, default=SHORTER)
     found = models.JSONField(default=list)
     hand = models.JSONField(null=True)
+
+    class Meta:
+        verbose_name_plural = "searches and lays by hand"

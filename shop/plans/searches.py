@@ -39,6 +39,11 @@ class BusyError(ShopError):
         self.again_in = again_in
 
 
+def check_room_of_order(actor: User, plan: PlanRun) -> None:
+    """Raises FullError where as many searches and lays by hand of the plan's order are kept as there may be."""
+    check_room(LayRun.of(actor.workshop).filter(plan_run__order=plan.order_id), MOST_OF_AN_ORDER)
+
+
 def start_lay_run(
     *,
     actor: User,
@@ -64,7 +69,7 @@ def start_lay_run(
         mine = waiting.filter(changed_by=actor).values_list("seconds", "gone_ms")
         if len(mine) >= MOST_AT_ONCE:
             raise BusyError(max(1, round(min(seconds - gone_ms / 1000 for seconds, gone_ms in mine))))
-        check_room(LayRun.of(actor.workshop).filter(plan_run__order=plan.order_id), MOST_OF_AN_ORDER)
+        check_room_of_order(actor, plan)
         run = LayRun(
             id=id, workshop=actor.workshop, changed_by=actor, plan_run=plan, seconds=seconds, seed=seed, kind=kind,
             hand=hand,

@@ -4,6 +4,7 @@ Logged in, with the ids of real rows in every other request. `--deep` sends far 
 """
 
 import os
+import re
 
 import pytest
 import schemathesis
@@ -30,21 +31,8 @@ CHECKS = [not_a_server_error, status_code_conformance, content_type_conformance,
 SCHEMA = schemathesis.openapi.from_dict(api.get_openapi_schema(path_prefix="/api/"), config=SchemathesisConfig())
 OPERATIONS = {f"{op.method.upper()} {op.path}": op for op in (found.ok() for found in SCHEMA.get_all_operations())}
 PLAIN = {"X-CSRFToken": "c" * 32, "Accept-Encoding": "identity"}
-READ = (
-    "orders",
-    "clients",
-    "sheets",
-    "plans",
-    "people",
-    "shelf",
-    "house-rules",
-    "bodies",
-    "trade",
-    "seen",
-    "book",
-    "tape",
-)
-"""What is read by nothing but ids: it is answered at least once, so nobody stands before a closed door here."""
+THERE = ("orders", "clients", "sheets", "plans")
+"""Of these the ids are of rows that are there before the first request is sent."""
 ENDS = ("DELETE /api/clients/{id}", "PUT /api/people/{id}")
 """What would take the rows of the others away gets ids of nobody."""
 
@@ -74,7 +62,9 @@ def test_every_operation_answers_as_it_is_described(owner, order, ids, applicati
     ebba = User.objects.get(username="ebba")
     for name, operation in sorted(OPERATIONS.items(), key=lambda one: one[0].startswith("DELETE")):
         statuses = sent_to(name, operation, ebba, ids, application)
-        if name.startswith("GET") and name.partition("/api/")[2].partition("/")[0] in READ:
+        # What is read by nothing but ids of ours is answered at least once: nobody stands before a closed door here.
+        asked = re.findall("{.*?}", name)
+        if name.startswith("GET") and (not asked or (asked == ["{id}"] and name.split("/")[2] in THERE)):
             assert 200 in statuses, (name, statuses)
 
 

@@ -206,15 +206,25 @@ def test_no_more_is_kept_than_there_is_room_for_and_it_is_said_when_to_come_agai
     monkeypatch.setattr(Client, "MOST", mine.count() + 1)
     assert owner("PUT", f"/clients/{new_id()}", {"name": "Ada"})[0] == 200
     status, refused = owner("PUT", f"/clients/{new_id()}", {"name": "Bo"})
-    assert (status, refused["code"]) == (429, "full")
+    assert (status, refused["code"]) == (422, "full")
     known = order["client"]
+    assert refused["title"].startswith(f"There are {mine.count()} clients already")
     assert owner("PUT", f"/clients/{known['id']}", {"version": known["version"], "name": "Marit"})[0] == 200
     monkeypatch.setattr("shop.clients.sheets.MOST_READINGS", len(order["sheet"]["readings"]) + 1)
     one = {"sheet": order["sheet"]["id"], "key": "hip", "typed": "41"}
-    assert [owner("PUT", f"/readings/{new_id()}", one)[0] for _ in range(2)] == [200, 429]
+    assert [owner("PUT", f"/readings/{new_id()}", one)[0] for _ in range(2)] == [200, 422]
     monkeypatch.setattr("shop.plans.searches.MOST_OF_AN_ORDER", 4)
-    monkeypatch.setattr("shop.plans.lays.MOST_OF_AN_ORDER", 4)
     plan = owner("POST", f"/orders/{order['id']}/plan")[1]
+    monkeypatch.setattr("shop.plans.pace.MOST_A_MINUTE", 0)
+    refusals = [
+        owner.http.get(f"/api/orders/{order['id']}/design"),
+        owner.http.get("/api/drafts/quarter-hip"),
+        owner.http.get(f"/api/plans/{plan['id']}/widths"),
+    ]
+    assert [answer.status_code for answer in refusals] == [429] * 3
+    assert all(0 < int(answer["Retry-After"]) <= 60 for answer in refusals)
+    # A plan that is there already costs nothing.
+    assert owner("POST", f"/orders/{order['id']}/plan")[0] == 200
     searched = [owner("PUT", f"/lay-runs/{new_id()}", {"plan": plan["id"], "seconds": 60}) for _ in range(4)]
     assert [status for status, _ in searched] == [200, 200, 200, 429]
     assert "wait about 60 s" in searched[-1][1]["title"]
@@ -223,4 +233,4 @@ def test_no_more_is_kept_than_there_is_room_for_and_it_is_said_when_to_come_agai
     assert (answer.status_code, answer["Retry-After"]) == (429, "60")
     hand = {"placements": plan["plan"]["lay"]["placements"]}
     laid = [owner("PUT", f"/plans/{plan['id']}/hand", hand | {"id": new_id()}) for _ in range(2)]
-    assert [status for status, _ in laid] == [200, 429]
+    assert [status for status, _ in laid] == [200, 422]

@@ -1,10 +1,12 @@
 """Nobody sees or takes along a client's contacts or measures without its being noted, for the owner to read."""
 
+import re
 from datetime import timedelta
 
 import pytest
 from django.test import Client as Http
 from django.utils import timezone
+from procrastinate.contrib.django import app
 
 from shop.accounts.models import User
 from shop.api.api import api
@@ -12,6 +14,7 @@ from shop.clients.models import Seen
 from shop.clients.seen import KEPT_FOR, forget_old
 from tests.shop.conftest import Caller
 
+OF_A_BODY = re.compile(r"/(orders/.+|sheets/.+|clients/.+|drafts/.+\?sheet=.+)")
 PHONE, TYPED, MM = "0777 123 457", "41 5/16", "1049.3375"
 
 
@@ -48,13 +51,19 @@ def test_what_shows_a_clients_own_values_is_noted_on_every_path(known, cutter):
                 there += f"?sheet={ids['sheets']}"
             for query in ("", "?kind=csv", "?kind=vcard") if path.endswith("/export") else ("",):
                 Seen._base_manager.all().delete()
-                text = call.raw("GET", there + query)
+                answer = call.http.get(f"/api{there}{query}")
+                text = answer.content.decode()
                 rows = {(row.client_id and str(row.client_id), row.what) for row in Seen.of(who.workshop)}
                 if any(value in text for value in (PHONE, TYPED, MM)):
                     showed.add(path + query)
                     assert rows, path + query
                     assert {client for client, _ in rows} <= {None, ids["clients"]}, path + query
+                # Also what is made of measures without showing them as they were typed.
+                assert rows or answer.status_code != 200 or not OF_A_BODY.match(there), path
                 assert all(row.changed_by == who for row in Seen.of(who.workshop))
+        Seen._base_manager.all().delete()
+        call("POST", f"/orders/{known['id']}/plan")
+        assert [row.what for row in Seen.of(who.workshop)] == ["measures"]
     assert showed >= {
         "/clients", "/clients/{id}", "/clients/{id}/export?kind=csv", "/clients/{id}/export?kind=vcard", "/book",
         "/clients/{id}/export", "/clients/{id}/sheets", "/sheets/{id}", "/sheets/{id}/readings", "/orders/{id}",
@@ -96,3 +105,9 @@ def test_what_was_seen_goes_with_the_client_comes_along_when_merged_and_is_not_k
     old = timezone.localdate() - KEPT_FOR - timedelta(days=1)
     Seen._base_manager.filter(changed_by=cutter, what="book").update(day=old)
     assert forget_old() == 1
+
+
+def test_what_is_too_old_is_forgotten_every_night():
+    """The queue has both by its own clock."""
+    nightly = {periodic.task.name for periodic in app.periodic_registry.periodic_tasks.values()}
+    assert nightly >= {"forget_old_seen", "forget_ended_sessions"}

@@ -52,7 +52,7 @@ FINDINGS: dict[str, str] = {
     "dart.shortened": "The dart of {wanted} is made {used} long: it ends above the hip line.",
     "zip.shorter": "A zip of {wanted} would run round the crotch curve: it is {used} long.",
     "pocket.start": "The pocket starts {used} down, not {wanted}: the yoke's seam would be in its mouth.",
-    "strip.bends": "{piece}: {used} deep, its lower seam bends sharply where the dart of {dart} is closed, and may pucker. {wanted} deep it would not; or let two darts or the side take the waist in.",
+    "strip.bends": "{piece}: {used} deep, its lower seam turns by {turn} degrees where the dart of {dart} over {over} is closed; over {most} degrees it may pucker. {wanted} deep, so that the dart is {long} long, it would not; or let two darts or the side take the waist in.",
     "band.lap": "{piece}: cut {by} longer at the end that goes under. Both halves have it: trim it off the one that closes over.",
     "turn.short": "{piece}: where the edge that is turned is curved, it is {by} shorter than the cloth it is stitched to. Notch it, or turn it narrower.",
     "turn.full": "{piece}: where the edge that is turned is curved, it is {by} longer than the cloth it is stitched to. Press the fullness in.",

@@ -18,6 +18,7 @@ from shop.orders import actions, queries
 from shop.orders.actions import OutfitError
 from shop.orders.models import HouseRule
 from shop.plans.job import job_of
+from shop.plans.pace import check_pace
 
 router = Router(tags=["design"])
 
@@ -60,6 +61,7 @@ def order_design(
     job = job_of(person(request), row)
     if not job["garments"]:
         raise OutfitError("This order has no garment yet. Add one: what is to be sewn is chosen here then.")
+    check_pace(person(request))
     return design(job, garment, half)
 
 
@@ -72,7 +74,7 @@ def trade_lists(request: HttpRequest) -> TradeOut:
 @router.get("/sheets/{id}/silhouettes", response=dict[str, Outline])
 def sheet_silhouettes(request: HttpRequest, id: UUID) -> dict[str, Outline]:
     """Half of every style's front as it is drafted for a sheet, an invented body standing in for what is missing."""
-    unit, measures = measures_of(person(request), seen.sheet(person(request), id).id)
+    unit, measures = _body(request, id)
     return silhouettes(unit, measures)
 
 
@@ -107,8 +109,9 @@ NET = {"marking": "on-paper"}
 
 
 def _body(request: HttpRequest, sheet: UUID | None) -> tuple[str, dict[str, str]]:
-    """The unit and the measures of a sheet; none of an invented body."""
+    """The unit and the measures of a sheet to be drafted for; none of an invented body."""
     actor = person(request)
+    check_pace(actor)
     return measures_of(actor, seen.sheet(actor, sheet).id) if sheet else (actor.workshop.unit, {})
 
 

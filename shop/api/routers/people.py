@@ -7,7 +7,7 @@ from uuid import UUID
 from django.http import HttpRequest, HttpResponse
 from ninja import Field, Router, Schema
 
-from shop.accounts import actions, devices, people
+from shop.accounts import actions, devices, links, people
 from shop.accounts.models import Invitation, User
 from shop.api.auth import person
 from shop.api.routers.session import Me, me_of
@@ -98,8 +98,8 @@ def team(request: HttpRequest) -> TeamOut:
     who = person(request)
     return TeamOut(
         people=[_person(row) for row in people.people(who)],
-        invitations=[_invitation(request, row) for row in people.invitations(who)],
-        messages=[MessageOut(to=row.to, text=row.text, written_at=row.created_at) for row in people.messages(who)],
+        invitations=[_invitation(request, row) for row in links.invitations(who)],
+        messages=[MessageOut(to=row.to, text=row.text, written_at=row.created_at) for row in links.messages(who)],
     )
 
 
@@ -112,27 +112,27 @@ def put_person(request: HttpRequest, id: UUID, body: PersonIn) -> PersonOut:
 @router.put("/invitations/{id}", response=InvitationOut)
 def invite(request: HttpRequest, id: UUID, body: InvitationIn) -> InvitationOut:
     """Invite somebody by a link."""
-    made = people.invite(actor=person(request), id=id, address=request.build_absolute_uri("/"), **body.dict())
+    made = links.invite(actor=person(request), id=id, address=request.build_absolute_uri("/"), **body.dict())
     return _invitation(request, made)
 
 
 @router.put("/password-links/{id}", response=InvitationOut)
 def link_for_password(request: HttpRequest, id: UUID, body: LinkIn) -> InvitationOut:
     """A link by which somebody who forgot their password chooses another; good for a day."""
-    return _invitation(request, people.link_for_password(actor=person(request), id=id, person=body.person))
+    return _invitation(request, links.link_for_password(actor=person(request), id=id, person=body.person))
 
 
 @router.delete("/invitations/{id}", response={204: None})
 def withdraw(request: HttpRequest, id: UUID) -> tuple[int, None]:
     """Take an invitation back."""
-    people.withdraw(actor=person(request), id=id)
+    links.withdraw(actor=person(request), id=id)
     return 204, None
 
 
 @router.get("/session/join/{token}", auth=None, response=WelcomeOut)
 def welcome(request: HttpRequest, token: str) -> WelcomeOut:
     """What a link leads to."""
-    found = people.invited(token)
+    found = links.invited(token)
     return WelcomeOut(
         workshop=found.workshop.name, name=found.name, role=found.role,
         user_name=found.person.username if found.person else "",
@@ -142,7 +142,7 @@ def welcome(request: HttpRequest, token: str) -> WelcomeOut:
 @router.post("/session/join/{token}", auth=None, response=Me)
 def join(request: HttpRequest, response: HttpResponse, token: str, body: JoinIn) -> Me:
     """Follow a link: choose a user name and a password, or a new password, and be in."""
-    made = people.join(token=token, user_name=body.user_name, password=body.password)
+    made = links.join(token=token, user_name=body.user_name, password=body.password)
     actions.open_session(request, made)
     devices.remember(request, response, made)
     return me_of(made)

@@ -7,7 +7,7 @@ from django.contrib.auth import update_session_auth_hash
 from django.http import HttpRequest, HttpResponse
 from ninja import Field, Router, Schema
 
-from shop.accounts import actions, devices, people, second_step, sessions
+from shop.accounts import actions, devices, passwords, second_step, sessions
 from shop.accounts.models import User
 from shop.accounts.rights import rights_of
 from shop.api.auth import person
@@ -75,7 +75,7 @@ class PasswordIn(Schema):
 def new_password(request: HttpRequest, body: PasswordIn) -> tuple[int, None]:
     """A new password for oneself; one's other sessions end."""
     actions.confirm_password(request, person(request), body.old_password, "old_password")
-    made = people.change_password(actor=person(request), new=body.password)
+    made = passwords.change_password(actor=person(request), new=body.password)
     update_session_auth_hash(request, made)
     return 204, None
 
@@ -83,7 +83,7 @@ def new_password(request: HttpRequest, body: PasswordIn) -> tuple[int, None]:
 @router.post("/everywhere", response={204: None})
 def leave_everywhere(request: HttpRequest) -> tuple[int, None]:
     """End every session of one's own."""
-    people.leave_everywhere(actor=person(request))
+    sessions.leave_everywhere(actor=person(request))
     actions.log_out(request)
     return 204, None
 

@@ -5,7 +5,7 @@ from typing import Any
 
 from django.core.management.base import BaseCommand, CommandError
 
-from shop.accounts.people import new_workshop
+from shop.accounts.links import new_workshop
 
 
 class Command(BaseCommand):

@@ -6,8 +6,8 @@ from uuid import uuid4
 
 from django.core.management.base import BaseCommand, CommandError
 
+from shop.accounts.links import password_link
 from shop.accounts.models import User
-from shop.accounts.people import password_link
 
 
 class Command(BaseCommand):

@@ -1,0 +1,139 @@
+"""Links: by one somebody joins a workshop, or chooses a new password; each is good once, and not for long."""
+
+import re
+import secrets
+from datetime import timedelta
+from typing import Any
+from uuid import UUID, uuid4
+
+from django.db import IntegrityError, transaction
+from django.db.models import QuerySet
+from django.http import Http404
+from django.utils import timezone
+
+from shop.accounts import devices, second_step, sessions
+from shop.accounts.models import Invitation, Message, User, Workshop
+from shop.accounts.passwords import check_password
+from shop.accounts.refused import PersonRefusedError
+from shop.accounts.rights import ROLES, allow
+from shop.accounts.writing import add, own
+
+VALID_FOR, FOR_A_PASSWORD = timedelta(days=7), timedelta(days=1)
+
+
+def invitations(actor: User) -> QuerySet[Invitation]:
+    """Invitations that nobody has followed yet, the newest first."""
+    allow(actor, "people")
+    return Invitation.of(actor.workshop).filter(used_at=None, expires_at__gt=timezone.now()).order_by("-created_at")
+
+
+def messages(actor: User) -> QuerySet[Message]:
+    """The messages that stand-in delivery holds, the newest first."""
+    allow(actor, "people")
+    return Message.of(actor.workshop).order_by("-created_at")[:50]
+
+
+def invite(*, actor: User, id: UUID, name: str, role: str, to: str, address: str) -> Invitation:
+    """Invite somebody under a role; the link goes out as a message. The same id again is the same invitation."""
+    allow(actor, "people")
+    with transaction.atomic():
+        made = _link(actor.workshop, id, VALID_FOR, name=name, role=role, changed_by=actor)
+        if (twin := add(made)) is not made:
+            return twin
+        text = f"{actor.workshop.name} invites {made.name} to work in Plavet: {address}join/{made.token}"
+        Message(workshop=actor.workshop, changed_by=actor, to=to, text=text).save(force_insert=True)
+        return made
+
+
+def link_for_password(*, actor: User, id: UUID, person: UUID) -> Invitation:
+    """A link by which somebody of the workshop chooses a new password. The same id again is the same link."""
+    allow(actor, "people")
+    whose = User.objects.filter(workshop=actor.workshop, pk=person, is_active=True).first()
+    if whose is None:
+        raise Http404
+    return add(password_link(whose, id, actor))
+
+
+def password_link(person: User, id: UUID, by: User | None = None) -> Invitation:
+    """Such a link, not kept yet; also for the owner, who has nobody to ask, from the shell."""
+    name = person.first_name or person.username
+    return _link(
+        person.workshop, id, FOR_A_PASSWORD, name=name, role=person.role, person=person, changed_by=by
+    )  # fmt: skip
+
+
+def new_workshop(*, name: str, owner: str, unit: str) -> Invitation:
+    """A new workshop with nobody in it yet, and the link by which its owner joins."""
+    with transaction.atomic():
+        link = _link(Workshop.objects.create(name=name, unit=unit), uuid4(), VALID_FOR, name=owner, role=ROLES[0])
+        link.save(force_insert=True)
+        return link
+
+
+def _link(workshop: Workshop, id: UUID, valid_for: timedelta, **fields: Any) -> Invitation:
+    """A link nobody can guess, not kept yet."""
+    token, until = secrets.token_urlsafe(24), timezone.now() + valid_for
+    return Invitation(id=id, workshop=workshop, token=token, expires_at=until, **fields)
+
+
+def invited(token: str) -> Invitation:
+    """The open invitation of a link. Raises Http404 where it was used, is too old or never was."""
+    # Whoever holds the link is not yet of any workshop.
+    found = Invitation._base_manager.filter(token=token, used_at=None, expires_at__gt=timezone.now())
+    made = found.select_related("workshop", "person").first()
+    if made is None:
+        raise Http404
+    return made
+
+
+def join(*, token: str, user_name: str, password: str) -> User:
+    """Follow a link: the person is made, or has the new password, and the link is used up.
+
+    Raises PersonRefusedError, Http404.
+    """
+    invitation = invited(token)
+    if invitation.person is not None:
+        return _new_password_by_link(invitation, invitation.person, password)
+    wanted = user_name.strip()
+    if not re.fullmatch(r"[A-Za-z0-9][A-Za-z0-9.-]*", wanted):
+        raise PersonRefusedError(
+            "user_name", "This cannot be a user name", "Use the letters a to z, digits, dots and hyphens."
+        )
+    person = User(username=wanted, first_name=invitation.name, workshop=invitation.workshop, role=invitation.role)
+    check_password(password, person)
+    if User.objects.filter(username__iexact=wanted).exists():
+        raise PersonRefusedError("user_name", "Somebody has this user name already", "Choose another.")
+    person.set_password(password)
+    try:
+        with transaction.atomic():
+            _use_up(invitation)
+            person.save(force_insert=True)
+    except IntegrityError:
+        raise PersonRefusedError("user_name", "Somebody has this user name already", "Choose another.") from None
+    return person
+
+
+def _use_up(invitation: Invitation) -> None:
+    unused = Invitation.of(invitation.workshop).filter(pk=invitation.pk, used_at=None)
+    if not unused.update(used_at=timezone.now()):
+        raise Http404
+
+
+def _new_password_by_link(invitation: Invitation, person: User, password: str) -> User:
+    """The password is new; sessions, known browsers and the second step of before are gone."""
+    check_password(password, person)
+    with transaction.atomic():
+        _use_up(invitation)
+        person.set_password(password)
+        person.era += 1
+        person.save(update_fields=["password", "era"])
+        devices.forget(person)
+        sessions.end_all(person)
+        second_step.take_off(person)
+    return person
+
+
+def withdraw(*, actor: User, id: UUID) -> None:
+    """Take an invitation back."""
+    allow(actor, "people")
+    own(Invitation, actor, id).delete()
