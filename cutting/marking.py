@@ -1,31 +1,38 @@
-"""The calls in the order of the table, and where each is on the cloth."""
+"""The calls in the order of the table, where each is on the cloth, and which way it goes there."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from typing import Literal
 
+from cutting.calls import FOLD_LINE, GUIDE, TOP, Along, Call, Chalked, Name, Way, calls_of
 from cutting.cloth import Folded
 from cutting.drafting import Step
 from cutting.garments import Garment
-from cutting.geometry import Point
+from cutting.geometry import Point, distance
 from cutting.lay import Laid, Placement
 from cutting.lengths import found
-from cutting.pieces import Tape
+from cutting.pieces import Piece, Tape
+
+XY = tuple[float, float]
+SLANT = 0.38
+"""A tape goes both ways where it has at least this share of its length across as well as along: 22 1/2 degrees."""
+AT_FOLD = 1.0
+"""A piece this near to the fold, in mm, that is not cut on it: the fold has to be cut open."""
 
 
 @dataclass(frozen=True)
 class Mark:
-    """One call at the table: the step, its tape in the draft frame, and on the cloth where there is a lay.
+    """One call at the table: in the draft frame, and on the cloth where there is a lay.
 
-    `placing` is the number of the placement it is chalked on, from 0; `from_code` the place its tape starts from.
+    `placing` is the number of the placement it is chalked on, from 0; `path` what a stroke is drawn through, or
+    the line between two points that the tape starts on.
     """
 
     garment: str
-    step: Step
-    tape: Tape
-    on_cloth: tuple[tuple[float, float], tuple[float, float]] | None
+    call: Call
+    on_cloth: tuple[XY, XY] | None
     placing: int | None = None
-    from_code: str = ""
+    path: tuple[XY, ...] = ()
 
 
 @dataclass(frozen=True)
@@ -41,8 +48,8 @@ class Place:
 def place_marks(
     garments: tuple[Garment, ...], laid: Laid, cut_from: Literal["main", "other"] = "main"
 ) -> tuple[Mark, ...]:
-    """Every call on one cloth in the order of the table: section by section, in each garment by garment; each panel
-    starts from where its lines are in the lay.
+    """Every call on one cloth in the order of the table: section by section, in each garment by garment; the panels
+    that cover the body as they follow from each other, then the small parts along the cloth.
 
     On open cloth a pair is there twice: the second is traced from the first, turned over, along lines of its own.
     """
@@ -52,92 +59,166 @@ def place_marks(
         places.setdefault(placement.piece, []).append(place)
     for there in places.values():
         there.sort(key=lambda place: (place.placement.mirrored, place.number))
-    marks: list[tuple[int, Mark]] = []
-    for garment in garments:
-        for name, tapes, there in _panels(garment, places):
-            if garment.cut_from(name) == cut_from:
-                section = there[0].section if there else 0
-                marks += [(section, mark) for mark in _calls(garment, tapes, there)]
-    return _from_before([mark for _, mark in sorted(marks, key=lambda pair: pair[0])])
+    marks: list[tuple[tuple[int, int, bool, float], Mark]] = []
+    for count, garment in enumerate(garments):
+        for piece, chalked, there in _pieces(garment, places, cut_from):
+            first = there[0] if there else None
+            small = piece.panel not in garment.main
+            order = (first.section if first else 0, count, small, first.placement.x if first and small else 0.0)
+            marks += [(order, mark) for mark in _marks(garment, piece, chalked, there)]
+    return tuple(mark for _, mark in sorted(marks, key=lambda pair: pair[0]))
 
 
-MOVED_ON = {
-    "crotch_tip", "centre_slant", "centre_base", "own_slant", "own_crotch_point", "front_out", "back_out", "bag_middle",
-    "shoulder_out",
-}  # fmt: skip
-"""Marks that another tape goes on from: where it is called next they are the point just marked."""
+def _pieces(
+    garment: Garment, places: dict[str, list[Place]], cut_from: str
+) -> Iterator[tuple[Piece, Chalked, list[Place]]]:
+    """Each piece of one cloth as it is drawn there, with all that is chalked of it: on folded cloth what can be laid on
+    the fold is a half.
+    """
+    drawn: dict[bool, dict[str, Piece]] = {}
+    taped: dict[bool, list[tuple[Step, Tape]]] = {}
+    front: Chalked | None = None
 
+    def pieces(on_fold: bool) -> dict[str, Piece]:
+        if on_fold not in drawn:
+            drawn[on_fold] = {piece.panel: piece for piece in garment.pieces(on_fold)}
+        return drawn[on_fold]
 
-def _from_before(marks: list[Mark]) -> tuple[Mark, ...]:
-    """Each call with where its tape starts: a place by its code, or the point just marked."""
-    done: list[Mark] = []
-    before: Mark | None = None
-    for mark in marks:
-        code = mark.step.from_code
-        same = before is not None and (before.garment, before.step.panel) == (mark.garment, mark.step.panel)
-        just = same and before is not None and before.step.code == code and code in MOVED_ON
-        done.append(replace(mark, from_code="just_marked" if just else code))
-        before = mark
-    return tuple(done)
-
-
-Tapes = list[tuple[Step, Tape]]
-
-
-def _panels(garment: Garment, places: dict[str, list[Place]]) -> Iterator[tuple[str, Tapes, list[Place]]]:
-    """Each panel with its tapes, as it is drawn there: on folded cloth what can be laid on the fold is a half."""
-    drawn: dict[bool, Tapes] = {False: garment.tapes()}
-    for name in dict.fromkeys(step.panel for step, _ in drawn[False]):
+    for name in pieces(False):
         there = places.get(f"{garment.id}.{name}", [])
         folded = bool(there) and there[0].table.fold != "open"
-        if folded not in drawn:
-            drawn[folded] = garment.tapes(on_fold=folded)
-        yield name, [pair for pair in drawn[folded] if pair[0].panel == name], there
+        # A half is chalked beside its middle line; on open cloth that is no fold yet, and the half is traced over.
+        piece = pieces(folded or garment.guide_words(name, folded, False) == "whole_")[name]
+        guide = _fold_of(piece, there[0]) if folded and piece.folds is not None else GUIDE
+        if folded not in taped:
+            taped[folded] = garment.tapes(on_fold=folded)
+        tapes = [pair for pair in taped[folded] if pair[0].panel == name]
+        chalked = _chalked(garment, piece, guide, tapes, front if name == "back" else None)
+        front = chalked if name == "front" else front
+        if garment.cut_from(name) == cut_from:
+            yield piece, chalked, there
 
 
-def _calls(garment: Garment, tapes: Tapes, places: list[Place]) -> list[Mark]:
-    """A panel's calls, with their places on the cloth where it is laid."""
+def _chalked(
+    garment: Garment, piece: Piece, guide: Name, tapes: list[tuple[Step, Tape]], front: Chalked | None
+) -> Chalked:
+    """The calls of a piece from its two lines on: where they cross, in the draft frame."""
+    on_cloth = garment.marking == "on-cloth"
+    outline = piece.cut if on_cloth else piece.net
+    if piece.panel in garment.main:
+        top, corner = garment.anchor(piece.panel)
+    else:
+        top, corner = "top_line", Point(min(p.across for p in outline), min(p.down for p in outline))
+    if piece.folds is not None:
+        corner = Point(piece.folds, corner.down)
+    traced = front if garment.traced(piece.panel) else None
+    level = TOP if top == "top_line" else Name("hip_line", panel="front")
+    return calls_of(piece, tapes, guide, level, corner, on_cloth, piece.panel in garment.main, traced)
+
+
+def _marks(garment: Garment, piece: Piece, chalked: Chalked, places: Sequence[Place]) -> Iterator[Mark]:
+    """A piece's calls, with their places on the cloth where it is laid."""
     if not places:
-        return [Mark(garment.id, step, tape, None) for step, tape in tapes]
+        for call in chalked.calls:
+            said = replace(call, towards=_on_paper(call, chalked))
+            yield Mark(garment.id, said, None, None, tuple((p.across, p.down) for p in chalked.path(call)))
+        return
     first = places[0]
-    folded = first.table.fold != "open"
-    marks = _anchors(garment, *tapes[0], first)
-    for step, tape in tapes:
-        shift = _fold_shift(garment, step, folded)
-        on_cloth = (first.placement.point(tape.start.plus(shift)), first.placement.point(tape.end.plus(shift)))
-        marks.append(Mark(garment.id, step, tape, on_cloth, first.number))
+    yield from _anchors(garment, piece, chalked, first)
+    at = first.placement.point
+    *before, last = chalked.calls
+    for call in (*before, *_slits(piece, first), last):
+        ends = at(call.start or call.end), at(call.end)
+        path = tuple(at(point) for point in chalked.path(call))
+        said = replace(call, towards=_towards(garment, call, chalked, first))
+        yield Mark(garment.id, said, ends, first.number, path)
     for place in places[1:]:
-        marks += _anchors(garment, *tapes[0], place, twin=True)
-    return marks
+        yield from _anchors(garment, piece, chalked, place, twin=True)
 
 
-def _fold_shift(garment: Garment, step: Step, folded: bool) -> Point:
-    """A part that is on the fold is drawn as its half: across is counted from its middle."""
-    part = garment.part(step.panel)
-    return Point(-part.fold, 0) if part is not None and part.fold is not None and folded else Point(0, 0)
-
-
-def _anchors(garment: Garment, first: Step, tape: Tape, place: Place, twin: bool = False) -> list[Mark]:
-    """Where the panel's guide line and top line are on the cloth: from the fold and from the cut end."""
+def _anchors(garment: Garment, piece: Piece, chalked: Chalked, place: Place, twin: bool = False) -> Iterator[Mark]:
+    """Where the piece's guide line and level line are on the cloth: from the fold and from the cut end."""
     placement, folded, crosswise = place.placement, place.table.fold != "open", place.table.crosswise
-    top, corner = garment.anchor(first.panel, tape)
-    on_guide = folded and garment.guide_on_fold(first.panel)
-    x, y = placement.point(corner.plus(_fold_shift(garment, first, folded)))
-    t, m = (-1 if placement.turned else 1), (-1 if placement.mirrored else 1)
+    top = "hip_place" if chalked.top.code == "hip_line" else "top_line"
+    corner = chalked.corner
+    x, y = placement.point(corner)
     edge = "fold" if folded else "selvedge"
     # Where the fold runs across the cloth, away from it is along the selvedge, and along it from one selvedge.
-    ways = ("along_cloth", "across_cloth") if crosswise else ("across_cloth", "along_cloth")
+    ways: tuple[Way, Way] = ("across_cloth", "along_cloth")
+    ways = ways[::-1] if crosswise else ways
     lines = [
-        ("guide", y, ways[0], edge, (x, 0.0), Point(t * m * y, 0)),
-        (top, x, ways[1], "selvedge" if crosswise else "cut_end", (0.0, y), Point(0, t * x)),
-    ]
-    marks = []
-    for code, size, along, datum, start, away in lines:
-        if on_guide and code == "guide":
+        ("guide", y, ways[0], edge, (x, 0.0)), (top, x, ways[1], "selvedge" if crosswise else "cut_end", (0.0, y)),
+    ]  # fmt: skip
+    for code, size, along, datum, start in lines:
+        if piece.folds is not None and code == "guide" and folded:
             continue  # the fold itself is its guide
-        back = corner.plus(away, -1)
-        length = found(size, "lay_place")
-        called = garment.guide_words(first.panel, folded, twin) + code
-        step = Step(first.panel, "place", called, back, corner, length, datum, along)
-        marks.append(Mark(garment.id, step, Tape(back, corner, length), (start, (x, y)), place.number))
-    return marks
+        called = garment.guide_words(piece.panel, folded, twin) + code
+        call = Call(
+            piece.panel, "place", "line", Name(called), corner, corner, found(size, "lay_place"), Name(datum),
+            Along(along),
+        )  # fmt: skip
+        yield Mark(garment.id, call, (start, (x, y)), place.number)
+
+
+def _slits(piece: Piece, place: Place) -> Iterator[Call]:
+    """The fold, where it is at the edge of a piece that is not cut on it."""
+    if place.table.fold == "open" or piece.folds is not None:
+        return
+    folds = {0.0} if place.table.crosswise else {one.fold for one in place.table.doublings if one.fold is not None}
+    across = {point: place.placement.point(point)[1] for point in piece.cut}
+    near = [point for point in piece.cut if any(abs(across[point] - fold) <= AT_FOLD for fold in folds)]
+    if near:
+        middle = near[0].towards(near[-1], 0.5)
+        yield Call(piece.panel, "slits", "slit", Name("slit"), middle)
+
+
+def _towards(garment: Garment, call: Call, chalked: Chalked, place: Place) -> tuple[str, ...]:
+    """Which way a tape goes, or where the hollow of a curve is, in the words of the table."""
+    run = chalked.run(call)
+    if run is None:
+        return ()
+    kind = "part" if call.panel not in garment.main else "neck" if garment.kind == "top" else "body"
+    outwards = place.placement.point(run)[1] > place.placement.y
+    across = _sides(place.table)[outwards]
+    foot = "part_foot" if kind == "part" else "body_foot"
+    down = foot if run.down > 0 else f"{kind}_top"
+    return _both(run, down, across)
+
+
+def _sides(table: Folded) -> tuple[str, str]:
+    """What is at both sides of the table: nearer to where the pieces are measured from, and further."""
+    if table.fold == "open":
+        return "near_selvedge", "far_selvedge"
+    if table.crosswise:
+        return "fold", "cut_ends"
+    return ("near_fold", "far_fold") if _far_fold(table) is not None else ("fold", "selvedge")
+
+
+def _far_fold(table: Folded) -> float | None:
+    """Where a second fold is at the far side of the table, in mm across."""
+    folds = [one.fold for one in table.doublings if one.fold is not None and one.fold > AT_FOLD]
+    return max(folds, default=None)
+
+
+def _fold_of(piece: Piece, place: Place) -> Name:
+    """The fold that a piece is laid on, where there is more than one."""
+    far = _far_fold(place.table)
+    if far is None:
+        return FOLD_LINE
+    across = place.placement.point(Point(piece.folds or 0.0, 0.0))[1]
+    return Name("far_fold" if abs(across - far) < abs(across) else "near_fold")
+
+
+def _on_paper(call: Call, chalked: Chalked) -> tuple[str, ...]:
+    """The same where nothing is laid: towards the guide line, or away from it."""
+    run = chalked.run(call)
+    if run is None:
+        return ()
+    start = (call.start or call.end).across - chalked.corner.across
+    away = run.across * start > 0 if abs(start) > AT_FOLD else run.across > 0
+    return _both(run, "part_foot" if run.down > 0 else "part_top", "from_guide" if away else "to_guide")
+
+
+def _both(run: Point, down: str, across: str) -> tuple[str, ...]:
+    size = distance(Point(0, 0), run)
+    return (down,) * (abs(run.down) > SLANT * size) + (across,) * (abs(run.across) > SLANT * size)

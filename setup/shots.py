@@ -18,7 +18,7 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("design-jumpsuit", SUIT, "design", "Neck and opening"),
     ("others", TWO, "others", "To buy for all"),
     ("cloth", CHOIR, "cloth", "Cloth to buy"),
-    ("mark", CHOIR, "mark?call=10", "Crotch point"),
+    ("mark", CHOIR, "mark?call=11", "Crotch point"),
     ("calls", SUIT, "calls", "Print"),
     ("lay", FERRY, "lay", "This lay"),
     ("check", CHOIR, "check", "hold"),

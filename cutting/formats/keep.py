@@ -6,6 +6,7 @@
 from itertools import accumulate
 from typing import Any
 
+from cutting.calls import Name
 from cutting.checks import Check
 from cutting.dividing import with_small
 from cutting.drawing import path_data, strokes_of
@@ -21,7 +22,7 @@ from cutting.where import Where
 from cutting.widths import WidthRow
 from cutting.yardage import Yardage
 
-FORMAT, VERSION = "plavet-kept-plan", 1
+FORMAT, VERSION = "plavet-kept-plan", 2
 Kept = dict[str, Any]
 BODY = ("front", "back", "leg")
 XY = tuple[float, float]
@@ -170,17 +171,23 @@ def _piece(piece: Piece, garment: Garment, plan: Plan) -> dict[str, Any]:
 
 
 def _mark(mark: Mark) -> dict[str, Any]:
-    cloth = None
+    call, cloth = mark.call, None
     if mark.on_cloth is not None:
         (ax, ay), (bx, by) = mark.on_cloth
         cloth = [[round(ax, 4), round(ay, 4)], [round(bx, 4), round(by, 4)]]
-    run = mark.tape.end.minus(mark.tape.start)
+    along = None if call.along is None else [call.along.code, [_name(name) for name in call.along.of]]
     return {
-        "garment": mark.garment, "stage": mark.step.stage, "panel": mark.step.panel, "code": mark.step.code,
-        "from": mark.from_code, "along": mark.step.along, "run": [round(run.across, 6), round(run.down, 6)],
-        "length": to_tree(mark.tape.length), "local_mm": [_xy(mark.tape.start), _xy(mark.tape.end)],
-        "cloth_mm": cloth, "placing": mark.placing, "waits": mark.step.waits,
+        "garment": mark.garment, "stage": call.stage, "panel": call.panel, "kind": call.kind, "name": _name(call.name),
+        "from": None if call.source is None else _name(call.source), "along": along,
+        "through": [_name(name) for name in call.through], "bends": list(call.bends), "towards": list(call.towards),
+        "length": None if call.length is None else to_tree(call.length), "inside": call.inside,
+        "local_mm": [_xy(call.start or call.end), _xy(call.end)], "cloth_mm": cloth,
+        "path_mm": [(round(x, 1), round(y, 1)) for x, y in mark.path], "placing": mark.placing, "waits": call.waits,
     }  # fmt: skip
+
+
+def _name(name: Name) -> list[Any]:
+    return [name.code, list(name.of), name.nth, name.panel]
 
 
 def _row(row: Row) -> dict[str, Any]:

@@ -96,8 +96,10 @@ class MarkOut(Wire):
     garment: str
     stage: str
     panel: str
+    kind: Literal["line", "point", "meet", "join", "curve", "notch", "slit", "write"] = "point"
     code: str
     name: str
+    known: str = ""
     say: str
     from_: str = Field(alias="from")
     along: str
@@ -109,6 +111,10 @@ class MarkOut(Wire):
     reason: str
     local_mm: tuple[XY, XY]
     cloth_mm: tuple[XY, XY] | None
+    through: list[str] = []
+    bends: list[bool] = []
+    inside: bool = False
+    path_mm: list[XY] = []
     placing: int | None
     waits: str
 

@@ -3,6 +3,7 @@
 from fractions import Fraction
 from typing import Any
 
+from cutting.calls import Along, Call, Name
 from cutting.finding import Finding
 from cutting.formats.keep import Kept, keep
 from cutting.formats.plan_shape import (
@@ -102,17 +103,41 @@ def _piece(piece: dict[str, Any], panels: dict[tuple[str, str], dict[str, Any]],
 
 
 def _mark(number: int, mark: dict[str, Any], words: Language, unit: Unit) -> MarkOut:
-    named = words.mark_words(mark["panel"], mark["code"])
-    start, along = words.from_along(mark["from"], mark["along"], Point(*mark["run"]))
-    length = from_tree(mark["length"])
-    shown = show(length.value, unit)
-    same = ("garment", "stage", "panel", "code", "local_mm", "cloth_mm", "placing", "waits")
-    return MarkOut(
-        n=number, name=named.name, reason=as_taped(named.reason, unit),
-        say=words.mark_say(named.name, shown.text, start, along),
-        from_=start, along=along, formula=words.formula(length, unit), with_=with_numbers(length, unit),
-        shown=shown.text, exact=shown.exact, reads_mm=_mm(length.mm), **{key: mark[key] for key in same},
+    call = _call(mark)
+    said = words.call_words(call)
+    length = call.length
+    shown = show(length.value, unit) if length is not None else None
+    text = shown.text if shown is not None else ""
+    same = (
+        "garment", "stage", "panel", "kind", "bends", "inside", "local_mm", "cloth_mm", "path_mm", "placing", "waits",
     )  # fmt: skip
+    return MarkOut(
+        n=number, code=call.name.code, name=said.name, known=said.known, reason=as_taped(said.reason, unit),
+        say=words.call_say(said.name, text, said.start, said.along), from_=said.start, along=said.along,
+        formula=words.formula(length, unit) if length is not None else "",
+        with_=with_numbers(length, unit) if length is not None else "",
+        shown=text, exact=shown is None or shown.exact, reads_mm=_mm(length.mm) if length is not None else 0.0,
+        through=[words.chalk_name(call.panel, name) for name in call.through],
+        **{key: mark[key] for key in same},
+    )  # fmt: skip
+
+
+def _call(mark: dict[str, Any]) -> Call:
+    """A kept call, its place in the draft frame left out."""
+    along = mark["along"]
+    return Call(
+        mark["panel"], mark["stage"], mark["kind"], _name(mark["name"]), Point(0.0, 0.0),
+        length=None if mark["length"] is None else from_tree(mark["length"]),
+        source=None if mark["from"] is None else _name(mark["from"]),
+        along=None if along is None else Along(along[0], tuple(_name(name) for name in along[1])),
+        through=tuple(_name(name) for name in mark["through"]), bends=tuple(mark["bends"]), inside=mark["inside"],
+        waits=mark["waits"], towards=tuple(mark["towards"]),
+    )  # fmt: skip
+
+
+def _name(kept: list[Any]) -> Name:
+    code, of, nth, panel = kept
+    return Name(code, tuple(of), nth, panel)
 
 
 def _check(check: dict[str, Any], words: Language, unit: Unit) -> CheckOut:

@@ -13,7 +13,6 @@ from cutting.drafting import Dart, Draft, Edge, Wide
 from cutting.errors import refuse
 from cutting.finding import Finding
 from cutting.garments.part import Part
-from cutting.garments.strip_calls import below_the_strip, strip_steps
 from cutting.geometry import Path, Point, crossings, distance, parted, squared, unit
 from cutting.lengths import Length, found, mm, named
 from cutting.methods import Ask
@@ -29,6 +28,8 @@ UNDER_LAP = {("front-band", "fly"): "centre", ("back-band", "side-zip"): "side",
 """The end of a shaped band that goes under its other end: both halves are cut longer by the overlap, one is trimmed."""
 BEND = radians(40)
 """A seam that bends by more where a dart closes is said to pucker. From memory, no source."""
+ABOVE = ("centre", "waist", "darts")
+"""Stages of a method whose marks are above the strip's lower edge."""
 SHORTEST = 25.4
 """A rest of a zip's edge under this many mm is not cut wider."""
 
@@ -79,12 +80,17 @@ def cut_off(
     )  # fmt: skip
     at_legs = [left.notch("waist", "dart", left.edges["waist"].path.place_of(p)) for p in bends]
     left = with_notches(left, *at_legs)
-    on_cloth = ask.marking == "on-cloth"
     # The centre is not moved when the darts are closed: its notches go with the strip.
-    centred = [replace(n, edge="centre") for n in panel.notches if n.edge == "crotch" and _above(n, start, end)]
-    strip = with_notches(_strip(panel, name, (beside, upper), line, darts, ask, depth), *centred)
-    left = replace(left, steps=below_the_strip(left, rests, on_cloth))
-    return Cut(left, replace(strip, steps=strip_steps(strip, on_cloth)), tuple(darts))
+    strip = _strip(panel, name, (beside, upper), line, darts, ask, depth)
+    edge = strip.edges["centre"].path
+    centred = [n for n in panel.notches if n.edge == "crotch" and _above(n, start, end)]
+    strip = with_notches(strip, *(strip.notch("centre", n.code, edge.place_of(n.net)) for n in centred))
+    # The method's marks above the strip are on no piece any more.
+    kept = tuple(
+        step for step in panel.steps
+        if step.stage not in ABOVE and not (step.stage == "side" and _is_above(step.end, start, end))
+    )  # fmt: skip
+    return Cut(replace(left, steps=kept), replace(strip, steps=()), tuple(darts))
 
 
 def said_of_bends(cut: Cut, depth: Length) -> list[Finding]:
@@ -119,7 +125,11 @@ def _left_of(wide: Wide | None, cut: float) -> Wide | None:
 
 def _above(notch: Notch, start: Point, end: Point) -> bool:
     """Whether a notch is beyond the line, on what is cut off."""
-    return notch.net.minus(start).dot(unit(end.minus(start)).left) > 0
+    return _is_above(notch.net, start, end)
+
+
+def _is_above(point: Point, start: Point, end: Point) -> bool:
+    return point.minus(start).dot(unit(end.minus(start)).left) > 0
 
 
 def _through(line: Path, points: list[Point]) -> Path:

@@ -48,18 +48,18 @@ class Garment(ABC):
         """The steps in the order of the table, each with its tape: between cut edges on cloth, net on paper."""
 
     @abstractmethod
-    def anchor(self, panel: str, first: Tape) -> tuple[str, Point]:
-        """Where the guide line and a level line of a panel meet on the cloth, in the draft frame, and what the latter
-        is called. `first` is the panel's first tape.
+    def anchor(self, panel: str) -> tuple[str, Point]:
+        """Where the guide line and a level line of a panel that covers the body cross on the cloth, in the draft frame,
+        and what the latter is called.
         """
 
-    @abstractmethod
-    def guide_on_fold(self, panel: str) -> bool:
-        """Whether a panel's guide line can be the cloth's fold."""
+    def traced(self, panel: str) -> bool:
+        """Whether a panel is laid out from the front, which is traced where it is chalked."""
+        return False
 
     @abstractmethod
     def guide_words(self, panel: str, folded: bool, twin: bool) -> str:
-        """How the codes of a panel's two anchor lines begin: empty, or what kind of line it is."""
+        """How the codes of a panel's two first lines begin: empty, or what kind of line it is."""
 
     @property
     @abstractmethod

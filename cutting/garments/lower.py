@@ -63,34 +63,28 @@ class Lower(Garment):
         legs = read_tapes(steps, self.panels, self.marking == "on-cloth")
         return legs + [pair for part in self.parts for pair in part.tapes(on_fold)]
 
-    def anchor(self, panel: str, first: Tape) -> tuple[str, Point]:
+    def anchor(self, panel: str) -> tuple[str, Point]:
         """The back is laid out from the front: on its top line, or where its own top was cut off on its hip line."""
-        if self.part(panel) is not None:
-            return "top_line", first.start
-        traced = panel == "back" and self.ask.back_from == "front"
-        drawn = self.panels["front" if traced else panel]
+        drawn = self.panels["front" if self.traced(panel) else panel]
         on_cloth = self.marking == "on-cloth"
         side = drawn.edges["side"].allowance.mm if on_cloth and "side" in drawn.edges else 0.0
-        if traced and self.panels[panel].edges["waist"] != self.drafted[panel].edges["waist"]:
+        if self.traced(panel) and self.panels[panel].edges["waist"] != self.drafted[panel].edges["waist"]:
             return "hip_place", Point(-side, drawn.points["H"].down)
         top = drawn.edges["waist"].allowance.mm if on_cloth else 0.0
         return "top_line", Point(-side, drawn.lengths["seam_down"].mm - top)
 
-    def guide_on_fold(self, panel: str) -> bool:
-        """A strip's middle, or the middle line of a leg that is the same on both sides of it."""
-        part = self.part(panel)
-        return part.fold is not None if part is not None else self.folds
+    def traced(self, panel: str) -> bool:
+        """A back, where it is not drawn by itself."""
+        return panel == "back" and self.ask.back_from == "front"
 
     def guide_words(self, panel: str, folded: bool, twin: bool) -> str:
-        """A traced twin, a back with lines of its own, a half that is traced over to the other side, a shaped strip."""
+        """A traced twin, a back with lines of its own, a half that is traced over to the other side."""
         part = self.part(panel)
         if twin:
             return "second_"
         if panel == "back" and self.ask.back_from == "itself":
             return "own_"
-        if part is not None and part.half and not folded:
-            return "whole_"
-        return "shaped_" if part is not None and "lower" in part.panel.edges else ""
+        return "whole_" if part is not None and part.half and not folded else ""
 
     @property
     def own_seams(self) -> tuple[Seam, ...]:

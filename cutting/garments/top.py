@@ -24,8 +24,6 @@ from cutting.where import GARMENT
 from cutting.where import part as place
 
 BACK_ZIP_OVER = Rule(7)
-TRACED = ("neck-facing", "armhole-facing")
-"""Facings that are traced off their panels; the others are strips."""
 SEAM, SHIELD = Rule(0.5), Rule(4)
 
 
@@ -49,14 +47,9 @@ class Top(Garment):
         tapes = read_tapes(steps, self.panels, self.marking == "on-cloth")
         return tapes + [pair for part in self.parts if part.panel.name not in self.main for pair in part.tapes(on_fold)]
 
-    def anchor(self, panel: str, first: Tape) -> tuple[str, Point]:
+    def anchor(self, panel: str) -> tuple[str, Point]:
         """The centre or the sleeve's middle, and the level of the neck point or the cap's top."""
-        return "top_line", Point(0.0, 0.0) if panel in self.main else first.start
-
-    def guide_on_fold(self, panel: str) -> bool:
-        """A centre without a zip, and the middle of a straight strip."""
-        part = self.part(panel)
-        return part is not None and part.fold is not None
+        return "top_line", Point(0.0, 0.0)
 
     def guide_words(self, panel: str, folded: bool, twin: bool) -> str:
         """A traced twin; on open cloth a half that is traced over to the other side."""
@@ -65,7 +58,7 @@ class Top(Garment):
             return "second_"
         if part is not None and part.half and not folded:
             return "whole_"
-        return "top_" if panel in self.main else "traced_" if panel.endswith(TRACED) else ""
+        return "top_" if panel in self.main else ""
 
     @property
     def own_seams(self) -> tuple[Seam, ...]:

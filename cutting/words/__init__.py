@@ -4,10 +4,10 @@ A second language is one more folder beside `en`, and its line in LANGUAGES.
 """
 
 from cutting.words import en
-from cutting.words.language import Language, MarkWords, Taking
+from cutting.words.language import CallWords, Language, Taking
 from cutting.words.sums import with_numbers
 
 LANGUAGES: dict[str, Language] = {"en": en}
 ENGLISH: Language = LANGUAGES["en"]
 
-__all__ = ["ENGLISH", "LANGUAGES", "Language", "MarkWords", "Taking", "with_numbers"]
+__all__ = ["ENGLISH", "LANGUAGES", "CallWords", "Language", "Taking", "with_numbers"]

@@ -4,9 +4,9 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Protocol
 
+from cutting.calls import Call, Name
 from cutting.errors import Problem
 from cutting.finding import Finding
-from cutting.geometry import Point
 from cutting.lengths import Length, Unit
 from cutting.slips import Answer
 from cutting.yardage import Yardage
@@ -27,6 +27,19 @@ class MarkWords:
 
     name: str
     reason: str
+
+
+@dataclass(frozen=True)
+class CallWords:
+    """A call's name, what it is known by afterwards, the reason for it, where its tape starts (empty without one), and
+    along what that runs or what the stroke goes through.
+    """
+
+    name: str
+    known: str
+    reason: str
+    start: str
+    along: str
 
 
 @dataclass(frozen=True)
@@ -84,13 +97,13 @@ class Language(Protocol):
     def section_name(self, part: str, small: bool) -> str:
         """What is cut from a section; `small` where small parts are beside what names it."""
 
-    def mark_words(self, panel: str, code: str) -> MarkWords:
-        """The name of a mark and the reason for it."""
+    def call_words(self, call: Call) -> CallWords:
+        """A call's name and reason, from where and along what."""
 
-    def from_along(self, from_code: str, along: str, run: Point) -> tuple[str, str]:
-        """From where the tape starts and along what it runs; `run` is how far, across and down."""
+    def chalk_name(self, panel: str, name: Name) -> str:
+        """What something chalked on a panel is called in a sentence: the same wherever it is spoken of."""
 
-    def mark_say(self, name: str, shown: str, start: str, along: str) -> str:
+    def call_say(self, named: str, shown: str, start: str, along: str) -> str:
         """A call in one sentence."""
 
     def measure_name(self, key: str) -> str:

@@ -8,9 +8,10 @@ from cutting.cloth import Cloth
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.formats import keep, read_job
 from cutting.formats.garment_v1 import GarmentIn, read_garment
-from cutting.formats.keep import keep_widths
+from cutting.formats.keep import VERSION, keep_widths
 from cutting.formats.lay_v1 import placements_of, stored_lays
 from cutting.formats.plan_shape import LayOut, PlanOut, WidthOut
+from cutting.formats.stored import is_words
 from cutting.kinds import KINDS, PAIRS, all_styles, kind_of
 from cutting.plan import CORE, by_hand, plan, widths, with_lays
 from cutting.where import LAY, Where
@@ -31,6 +32,11 @@ def make_plan(job: dict[str, Any]) -> dict[str, Any]:
         return keep(plan(read_job(job), by_width=False))
     except CuttingError as error:
         raise CoreRefusal(error, job.get("unit", "in")) from None
+
+
+def can_be_said(stored: dict[str, Any]) -> bool:
+    """Whether a stored plan can be said in words: it is of today's form, or was stored in words."""
+    return is_words(stored) or stored.get("version") == VERSION
 
 
 def make_widths(job: dict[str, Any]) -> list[dict[str, Any]]:

@@ -9,6 +9,7 @@ from django.utils import timezone
 
 from shop.accounts.models import User
 from shop.accounts.writing import own
+from shop.bridge.drafting import can_be_said, make_plan
 from shop.plans.models import LayRun, PlanRun
 
 SILENT = timedelta(minutes=3)
@@ -27,12 +28,15 @@ def lay_run(actor: User, id: UUID) -> LayRun:
 def best_plan(actor: User, run: PlanRun) -> dict[str, Any]:
     """The plan as it is to be cut: as it was last moved by hand, else with the shortest lay of all that were found.
 
-    A search that was started after a move by hand counts again: somebody asked for it.
+    A search that was started after a move by hand counts again: somebody asked for it. A plan of an older form, whose
+    page is still open, is made anew; lays that were found for it do not count.
     """
-    best: dict[str, Any] = run.plan
+    best: dict[str, Any] = run.plan if can_be_said(run.plan) else make_plan(run.job)
     found_for = LayRun.of(actor.workshop).filter(plan_run=run, plan__isnull=False).exclude(kind=LayRun.REST)
     for search in found_for.order_by("created_at"):
         found: dict[str, Any] = search.plan or {}
+        if not can_be_said(found):
+            continue
         if search.kind == LayRun.HAND:
             best = found
             continue

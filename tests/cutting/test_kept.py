@@ -117,7 +117,7 @@ def test_the_same_plan_in_centimetres_says_number_and_sum_in_centimetres():
     assert (inches.unit, metric.unit) == ("in", "cm")
     for one, other in zip(inches.marks, metric.marks, strict=True):
         assert one.reads_mm == other.reads_mm
-        assert other.shown == show(one.reads_mm, "cm").text
+        assert other.shown == (show(one.reads_mm, "cm").text if one.formula else "")
         assert (one.name, one.from_, one.along, one.local_mm) == (other.name, other.from_, other.along, other.local_mm)
     tip = next(mark for mark in metric.marks if mark.code == "crotch_tip")
     assert "5.08 cm" in tip.formula or "5.1 cm" in tip.formula

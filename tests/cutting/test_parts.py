@@ -7,7 +7,6 @@ import pytest
 from hypothesis import event, given
 from hypothesis import strategies as st
 from shapely.geometry import LineString, Polygon
-from shapely.geometry import Point as ShapelyPoint
 
 from cutting.checks import check_garment
 from cutting.formats import plan_to_wire
@@ -204,62 +203,6 @@ def test_a_turn_up_lies_flat_on_its_leg_whichever_way_the_leg_runs(body):
 
         assert around(37) == pytest.approx(around(-37), abs=2)
         assert around(75) == pytest.approx(around(0), abs=2)
-
-
-def calls_on_cloth(made):
-    """Every call with the outline of the piece it is chalked on, where that is on the cloth."""
-    pieces = {piece.id: piece for piece in made.laid.pieces}
-    for mark in made.marks:
-        placed = made.laid.lays[0].placements[mark.placing]
-        yield mark, Polygon([placed.point(point) for point in pieces[placed.piece].cut])
-
-
-ENDS = ("strip_centre", "strip_side", "centre_top", "side_top", "side_foot", "bend_top", "bend_foot", "bag_depth")
-
-
-@pytest.mark.parametrize("back_from", ["front", "itself"])
-@pytest.mark.parametrize("style", ["straight-trousers", "palazzo", "shorts"])
-@pytest.mark.parametrize(
-    "top", [{"waist_finish": "shaped-band"}, {"yoke": 3}, {"waist_finish": "shaped-band", "yoke": 2}]
-)
-def test_nothing_is_called_off_the_piece_it_is_chalked_on(top, style, back_from):
-    """What was cut off a leg is called on its own piece; on the leg, only what is left of it."""
-    choices = top | {"back_from": back_from, "pockets": ["in-seam"], "closure": "back-zip"}
-    made = planned(style=style, cloth={"width": 60}, **choices)
-    corners = set()
-    for mark, outline in calls_on_cloth(made):
-        end = ShapelyPoint(mark.on_cloth[1])
-        assert outline.distance(end) < 45, f"{mark.step.panel} {mark.step.code}"
-        assert min(x for x, _ in mark.on_cloth) > -0.5, f"{mark.step.code} is beyond the cut end"
-        if mark.step.code in ENDS:
-            reach = 13.0 if mark.step.code == "bag_depth" else 0.3  # the bag is drawn net, its seam is outside
-            assert outline.exterior.distance(end) < reach, f"{mark.step.panel} {mark.step.code}"
-            corners.add((mark.step.panel, mark.step.code))
-    strips = {"front-band", "back-band"} if "waist_finish" in top else set()
-    strips |= {"yoke"} if "yoke" in top else set()
-    for strip in strips:
-        assert {code for panel, code in corners if panel == strip} >= {"centre_top", "side_top"}
-    for leg in ("front", "back") if "waist_finish" in top else ("back",):
-        assert (leg, "strip_centre") in corners
-
-
-def test_a_strip_is_called_by_its_corners_from_a_line_through_its_centres_foot():
-    """Every corner of the front strip once, in words that say which, each from the guide line or the top line."""
-    made = planned(style="straight-trousers", waist_finish="shaped-band", cloth={"width": 60})
-    marks = [m for m in plan_to_wire(made)["marks"] if m["panel"] == "front-band" and m["stage"] != "place"]
-    called = [mark["name"].removeprefix("Front band, ") for mark in marks]
-    corners = {"centre's foot", "centre's top", "upper bend", "lower bend", "side's top", "side's foot"}
-    corners |= {"upper curve at the side", "lower curve at the side"}
-    assert {name.removesuffix(", level") for name in called} == corners
-    assert len(set(called)) == len(called)
-    ends = [mark["local_mm"][1] for mark in marks if not mark["name"].endswith("level")]
-    strip = Polygon([(p.across, p.down) for p in made.garments[0].part("front-band").panel.cut]).exterior
-    assert all(strip.distance(ShapelyPoint(end)) < 1 for end in ends)
-    for mark in marks:
-        down = mark["local_mm"][0][0] == mark["local_mm"][1][0]
-        said = ("its top line", "along the grain") if down else ("its guide line", "level, out")
-        assert (mark["from"], mark["along"]) == said
-        assert mark["reason"].endswith(".")
 
 
 def test_a_strip_for_the_turn_up_is_as_long_as_the_hem_and_the_leg_keeps_a_seam():

@@ -277,8 +277,8 @@ def test_a_plan_on_a_better_lay_moves_its_marks_with_it():
     moved = with_lays(made, [better[-1]])
     assert moved.laid.length < made.laid.length
     assert moved.yardage.length < made.yardage.length
-    assert [m.tape.length.mm for m in moved.marks if m.step.stage != "place"] == pytest.approx(
-        [m.tape.length.mm for m in made.marks if m.step.stage != "place"]
+    assert [m.call.length.mm for m in moved.marks if m.call.length and m.call.stage != "place"] == pytest.approx(
+        [m.call.length.mm for m in made.marks if m.call.length and m.call.stage != "place"]
     )
     assert moved.yardage.buy == pytest.approx(-(-moved.yardage.length // 457.2) * 457.2)
 

@@ -28,13 +28,13 @@ def test_every_sum_adds_up_to_its_number(style, method, unit):
     read = read_kept(keep(plan(read_job(raw), by_width=False)), ENGLISH, unit).model_dump(by_alias=True)
     one = 25.4 if unit == "in" else 10
     rows = [(key, row["with"], row["cut_mm"]) for key, row in read["numbers"].items()]
-    rows += [(mark["say"], mark["with"], mark["reads_mm"]) for mark in read["marks"]]
+    rows += [(mark["say"], mark["with"], mark["reads_mm"]) for mark in read["marks"] if mark["shown"]]
     for name, text, mm in rows:
         assert not re.search(r"[-+] -", text), name
         sum_of = MIXED.sub(r"(\1+\2)", text).replace(" x ", "*")
         assert re.fullmatch(r"[0-9+\-*/(). ]+", sum_of), text
         terms = 1 + len(re.findall(r" [-+] ", text))
-        assert eval(sum_of) * one == pytest.approx(mm, abs=0.55 * terms), (name, text)  # noqa: S307  # only arithmetic
+        assert eval(sum_of) * one == pytest.approx(mm, abs=0.4 + 0.55 * terms), (name, text)  # noqa: S307  # only arithmetic
 
 
 def read_row(line):

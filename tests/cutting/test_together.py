@@ -51,11 +51,16 @@ def test_every_piece_of_everybody_lies_once_and_is_called_as_alone(people, made,
             assert faults(section.best.lay, section.pieces, False) == []
     for k, one in enumerate(alone):
         name = f"c{k}.t" if k else "t"
-        own = [mark for mark in whole.marks if mark.garment == name and mark.step.stage != "place"]
-        calls = [mark for mark in plan(one, by_width=False).marks if mark.step.stage != "place"]
-        assert sorted((m.step.panel, m.step.code, m.tape.length.mm) for m in own) == sorted(
-            (m.step.panel, m.step.code, m.tape.length.mm) for m in calls
-        )
+        own = [mark.call for mark in whole.marks if mark.garment == name and mark.call.stage != "place"]
+        single = plan(one, by_width=False)
+        if fold == "auto" and single.laid.fold != whole.laid.fold:
+            continue  # together they fit another fold; what is cut on it is called by its half there
+        calls = [mark.call for mark in single.marks if mark.call.stage != "place"]
+        lengths = [
+            sorted((c.panel, c.name, c.length.mm if c.length else 0.0) for c in of if c.kind != "slit")
+            for of in (own, calls)
+        ]
+        assert lengths[0] == lengths[1]
 
 
 def test_a_crew_is_cut_spread_by_spread_and_nobody_is_torn_apart():

@@ -77,7 +77,7 @@ def test_every_piece_is_laid_on_one_of_two_cloths(choices, other):
     whole = {piece.id for garment in main.garments for piece in garment.pieces(on_fold=True)}
     laid = {placement.piece for placement in main.laid.lays[0].placements}
     assert laid == whole - {f"t.{name}" for name in other}
-    assert {f"{mark.garment}.{mark.step.panel}" for mark in main.marks} == laid
+    assert {f"{mark.garment}.{mark.call.panel}" for mark in main.marks} == laid
     if not other:
         with pytest.raises(CuttingError, match=r"cut\.nothing_other"):
             plan(read_job(raw | {"cut_from": "other"}))
@@ -150,7 +150,7 @@ def test_a_sleeve_is_drawn_in_to_its_cuff(sleeve):
     left, top, right, bottom = Polygon(parts["slit-binding"].panel.cut).bounds
     assert ((right - left) / INCH, (bottom - top) / INCH) == pytest.approx((1.25, 7))
     said = {mark["name"] for mark in plan_to_wire(made)["marks"]}
-    assert {"Slit, across", "Slit, end", "Cuff, length"} <= said
+    assert {"Slit, across", "Slit, end", "Cuff, top line"} <= said
     assert all(check.ok for check in made.checks)
 
 

@@ -236,9 +236,9 @@ def _mark_own_leg(d: Draft, front: Draft, leg: _Leg, widen: float) -> None:
         ends.insert(0, ("knee", "K", leg.anchor(widen), leg.side[0]))
     for what, name, inner, side in ends:
         guide = Place(Point(0, inner.down), "guide_line")
-        d.mark(f"{name}1", guide.to(inner, "on_the_draft"), f"own_{what}_inner", f"{what}_line", closes="inner_leg")
+        d.mark(f"{name}1", guide.to(inner, "drawn"), f"own_{what}_inner", f"{what}_line", closes="inner_leg")
         if abs(side.across) > 0.2:
-            d.mark(f"{name}2", guide.to(side, "on_the_draft"), f"own_{what}_side", f"{what}_line", closes="side")
+            d.mark(f"{name}2", guide.to(side, "drawn"), f"own_{what}_side", f"{what}_line", closes="side")
     d.lengths.setdefault("dart_place", mm(0))
 
 

@@ -40,7 +40,8 @@ def front(body: Body, ask: Ask, sums: Sums, d: Draft) -> None:
     d.stage = "widths"
     d.mark("H1", hip_line.out(sums.front_hip), "hip_width", "hip_line", "guide", "centre")
     corner = d.mark("C1", crotch_line.out(sums.front_hip), "centre_on_crotch_line", "crotch_line", "guide", "centre")
-    tip = d.mark("X", crotch_line.out(sums.crotch_width), "crotch_point", "crotch_line", "guide", "inner_leg")
+    reach = crotch_line.out(sums.crotch_width)
+    tip = d.mark("X", reach, "crotch_point", "crotch_line", "guide", ("crotch", "inner_leg"))
 
     top, waist = _waist(ask, sums, d, corner, hip_line)
 

@@ -167,7 +167,7 @@ def _side_end(
         waist = Place(bottom, "centre_waist").along(point.minus(bottom), one.waist)
         d.mark("S", waist, "waist_width", "waist_seam", "centre", "side")
     else:
-        d.mark("S", start.to(point, "on_the_draft"), "hem_out", "level", "centre", "side")
+        d.mark("S", start.to(point, "drawn"), "hem_out", "level", "centre", "side")
     return point
 
 

@@ -122,7 +122,7 @@ def sleeve(ask: TopAsk, sums: Sleeve, d: Draft) -> None:
         level = d.mark(f"Q-{number}", o.down(depth), f"cap_{number}", "middle_line").point
         for name, edge_name, curve in (("front", "cap", front_cap), ("back", "back_cap", back_cap)):
             code = f"cap_{name}_{number}"
-            place = Place(level, "middle_line").to(_at_level(curve, level.down), "on_the_draft")
+            place = Place(level, "middle_line").to(_at_level(curve, level.down), "drawn")
             d.mark(f"Q-{name}-{number}", place, code, "level", None, edge_name)
     given = ask.allowances
     d.edge("back_cap", [back_cap.back], given.armhole)

@@ -1,5 +1,6 @@
 """English: every sentence of the core, one file a subject, keyed by code."""
 
+from cutting.words.en.calls import call_say, call_words, chalk_name
 from cutting.words.en.checks import check_labels, check_say
 from cutting.words.en.choices import choice_words, group_name, rule_name, source_name
 from cutting.words.en.effects import say_effect
@@ -7,7 +8,7 @@ from cutting.words.en.enough import saving_words
 from cutting.words.en.findings import say_finding
 from cutting.words.en.folds import fold_words, say_fold, section_name
 from cutting.words.en.formula import formula
-from cutting.words.en.marks import from_along, mark_say, mark_words, panel_name
+from cutting.words.en.marks import panel_name
 from cutting.words.en.measures import about_way, measure_name, posture, taking
 from cutting.words.en.numbers import number_name
 from cutting.words.en.page import page
@@ -18,8 +19,8 @@ from cutting.words.en.trade import cloth_name, half_name, kind_name, method_word
 from cutting.words.en.yardage import cost_formula, yardage_formula
 
 __all__ = [
-    "about_way", "check_labels", "check_say", "choice_words", "cloth_name", "cost_formula", "fold_words", "formula",
-    "from_along", "group_name", "half_name", "kind_name", "mark_say", "mark_words", "measure_name", "method_words",
+    "about_way", "call_say", "call_words", "chalk_name", "check_labels", "check_say", "choice_words", "cloth_name", "cost_formula", "fold_words", "formula",
+    "group_name", "half_name", "kind_name", "measure_name", "method_words",
     "notion_name", "number_name", "page", "panel_name", "piece_label", "posture", "rule_name", "saving_words",
     "say_answer", "say_effect", "say_finding", "say_fold", "say_problem", "section_name", "sewn_to", "source_name", "style_name",
     "taking", "thickness_name", "yardage_formula",

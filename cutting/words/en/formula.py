@@ -25,7 +25,7 @@ LABELS = {
     "back_wider": "that the back is wider", "lift": "lift", "over_the_bust": "over the bust",
     "low_waist": "that the waist is worn low", "hip_split": "that the back's hip is wider", "half_elastic": "to gather",
     "two_seams": "the two seams", "leg": "of leg", "at_the_knee": "at the knee", "to_take_in": "to take in", "turn_up": "turn-up", "below_the_band": "below the band", "loose": "to be loose", "casing": "casing", "heading": "heading and its turn", "heading_inside": "heading", "channel": "channel",
-    "tie": "tie", "to_tie": "to tie",
+    "tie": "tie", "to_tie": "to tie", "seam": "seam",
 }  # fmt: skip
 FOUND = {
     "over_the_head": "so that the head passes", "over_the_tummy": "so that the side passes the belly", "shoulder_run": "what the shoulder runs out level", "to_the_bust": "down to the bust's level", "below_the_bust": "up to 1 in below the bust point, or 1/2 in below the armhole line", "short_of_bust": "to 1 1/2 in short of the bust point",
@@ -41,6 +41,9 @@ FOUND = {
     "to_the_yoke": "down to the yoke", "dart_to_the_edge": "prolonged to the strip's edge", "dart_left": "what the strip leaves of it",
     "room_for_it": "as large as there is room for", "facing_wide": "width of the facing", "zip_long": "as long as the zip", "beyond_opening": "1 in beyond the opening",
     "to_the_hip_line": "as far as the hip line", "to_the_dart": "as far as the dart", "to_the_centre": "as far as the centre", "of_the_bag": "of the bag's own shape", "strip_takes": "what the strip takes", "inner_leg_equal": "where the inner legs come out equal", "to_the_bottom": "to the front's bottom", "widest_leg": "widest line of the leg, cut", "widest_part": "widest line of the small parts, cut",
+    "corner": "to where both cut lines meet", "drawn": "to where the cut line is", "curve": "from the straight line out to the cut line",
+    "level": "to that height", "notch": "so that it meets the notch it is sewn to", "along_the_edge": "along the cut line", "dart_point": "to the dart's point",
+    "opening": "to where the opening ends", "to_the_seam": "from the cut line in to the sewing line",
     "kept_on_the_panel": "kept on the panel", "above_the_knee": "wider above the knee", "to_the_hem_line": "down to the hem line", "to_the_leg": "what the leg runs in",
     "below_the_yoke": "below the yoke's seam", "waist_bends": "what its bends are longer",
     "seven_tenths_of_crotch_round": "7/10 of the crotch line all round",

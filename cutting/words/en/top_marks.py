@@ -1,22 +1,10 @@
-"""The calls of a top and its sleeve in words: name and reason; and the places and lines they speak of."""
+"""The calls of a top and its sleeve in words: name and reason."""
 
-PLACES = {
-    "neck_level": "the neck point's level", "centre": "the centre", "centre_line_level": "the centre",
-    "centre_waist": "the centre's lower end", "shoulder_out": "the shoulder tip's mark", "underarm": "the underarm point",
-    "bust_dart_place": "the dart's upper leg", "bust_dart_middle": "the dart's middle", "neck_point": "the neck point",
-    "centre_neck": "the neck at the centre", "neck_depth": "the neck at the centre", "shoulder_tip": "the shoulder tip", "cap_top": "the cap's top",
-    "middle_line": "the middle line", "armhole_line": "the centre", "sleeve_slit_foot": "the slit's foot",
-}  # fmt: skip
-LINES = {
-    "neck_level": "straight out, level", "armhole_line": "along the armhole line", "side_seam": "down the side seam",
-    "shoulder_seam": "along the shoulder", "dart_up": "square to the waist, up", "dart_in": "square to the side, in",
-    "middle_line": "down the middle line",
-}  # fmt: skip
 TOP: dict[str, tuple[str, str]] = {
-    "top_guide": ("Centre line", "Chalk it along the grain: every width starts here. With a zip, its edge is outside it."),
-    "top_top_line": ("Neck point's level", "Square to the centre line: every depth is measured down from here."),
-    "whole_guide": ("Centre line", "Along the grain: mark one half beside it, fold the cloth on it and trace the other."),
-    "whole_top_line": ("Neck point's level", "Square to the centre line: every depth is measured down from here."),
+    "top_guide": ("Guide line", "The centre: chalk it along the grain, every width starts here. With a zip, its edge is outside it."),
+    "top_top_line": ("Top line", "At the neck point, square to the guide line: every depth is measured down from here."),
+    "whole_guide": ("Guide line", "The centre, along the grain: mark one half beside it, fold the cloth on it and trace the other."),
+    "whole_top_line": ("Top line", "At the neck point, square to the guide line: every depth is measured down from here."),
     "armhole_line": ("Armhole line", "A sixth of the bust and 1 1/2 in below the shoulder tip, or the armhole's measured depth and 3/4 in: it holds the armhole's ease."),
     "top_hip_line": ("Hip line", "The top is wide enough for the hip here."),
     "centre_waist": ("Waist at the centre", "The length over the bust in front, from the nape behind."),
@@ -33,14 +21,10 @@ TOP: dict[str, tuple[str, str]] = {
     "armhole_hollow": ("Armhole, hollow", "The armhole passes here, then turns square into the side."),
     "side_level": ("Side's lower end, level", "At this height front and back side seams are equal."),
     "hem_out": ("Hem, side", "From the centre to the side."),
-    "dart_up": ("Dart, point", "The front's ends under the bust point, the back's under the armhole line."),
-    "bust_dart_place": ("Bust dart, upper leg", "What the front is longer by goes into this dart."),
-    "bust_dart_intake": ("Bust dart, width", "Closed, the front's side is as long as the back's."),
-    "bust_dart_length": ("Bust dart, point", "It ends 1 1/2 in short of the bust point."),
 }  # fmt: skip
 SLEEVE: dict[str, tuple[str, str]] = {
-    "top_guide": ("Sleeve, middle line", "Along the grain: the front's half is to one side of it, the back's to the other."),
-    "top_top_line": ("Cap's top", "Square to the middle line."),
+    "top_guide": ("Guide line", "The sleeve's middle, along the grain: the front's half is to one side of it, the back's to the other."),
+    "top_top_line": ("Top line", "The cap's top, square to the guide line."),
     "cap_height": ("Cap height", "At this height the cap is as long as the armhole and its ease."),
     "sleeve_length": ("Sleeve length", "From the cap's top, measured with the elbow bent."),
     "sleeve_front": ("Upper arm, front half", "Half of the arm and its ease."),
@@ -56,15 +40,6 @@ SLEEVE: dict[str, tuple[str, str]] = {
     "cap_front_lower": ("Cap, front, lower point", "The front is hollowed more than the back."),
     "cap_back_upper": ("Cap, back, upper point", "The cap runs full here."),
     "cap_back_lower": ("Cap, back, lower point", "Then level into the underarm."),
-}  # fmt: skip
-FACING: dict[str, tuple[str, str]] = {
-    "traced_guide": ("{Panel}, centre line", "Lay the cut panel here and trace its edge: the facing is its copy."),
-    "traced_top_line": ("{Panel}, level", "The cut panel's edge is on it."),
-    "whole_guide": ("{Panel}, centre line", "Lay the cut panel here, trace its edge, then the other half."),
-    "whole_top_line": ("{Panel}, level", "The cut panel's edge is on it."),
-    "facing_shoulder": ("{Panel}, at the shoulder", "So wide along the shoulder."),
-    "facing_centre": ("{Panel}, at the centre", "So deep below the neck."),
-    "facing_side": ("{Panel}, at the side", "So deep below the underarm."),
 }  # fmt: skip
 PANELS = {
     "sleeve": "sleeve", "front-neck-facing": "front neck facing", "back-neck-facing": "back neck facing",

@@ -12,6 +12,8 @@ export type NewOrder = {
   known: boolean;
   title: string;
   promised_on: string;
+  /** The day the sheet is opened, where the workshop is. */
+  taken_on: string;
   /** What is made: the first garment has `ids.garment`, the second `ids.second`. */
   garments: { name: string; style: string; choices: Record<string, unknown> }[];
   unit: "in" | "cm";
@@ -22,7 +24,6 @@ export function useMakeOrder() {
   const memory = useQueryClient();
   return useMutation({
     mutationFn: async ({ ids, ...made }: NewOrder) => {
-      const today = new Date().toISOString().slice(0, 10);
       if (!made.known)
         await answered(
           server.PUT("/api/clients/{id}", {
@@ -30,7 +31,13 @@ export function useMakeOrder() {
             body: { version: 0, name: made.client, ...BLANK },
           }),
         );
-      const sheet = { version: 0, client: ids.client, taken_on: today, unit: made.unit, waist: "worn" as const };
+      const sheet = {
+        version: 0,
+        client: ids.client,
+        taken_on: made.taken_on,
+        unit: made.unit,
+        waist: "worn" as const,
+      };
       await answered(server.PUT("/api/sheets/{id}", { ...path(ids.sheet), body: sheet }));
       const cloth = { ...PLAIN, version: 0, colour: "#2F5D62", width: "45 in" };
       await answered(server.PUT("/api/cloths/{id}", { ...path(ids.cloth), body: cloth }));

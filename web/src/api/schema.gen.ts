@@ -2145,6 +2145,11 @@ export interface components {
         MarkOut: {
             /** Along */
             along: string;
+            /**
+             * Bends
+             * @default []
+             */
+            bends: boolean[];
             /** Cloth Mm */
             cloth_mm: [
                 [
@@ -2166,6 +2171,22 @@ export interface components {
             from: string;
             /** Garment */
             garment: string;
+            /**
+             * Inside
+             * @default false
+             */
+            inside: boolean;
+            /**
+             * Kind
+             * @default point
+             * @enum {string}
+             */
+            kind: "line" | "point" | "meet" | "join" | "curve" | "notch" | "slit" | "write";
+            /**
+             * Known
+             * @default
+             */
+            known: string;
             /** Local Mm */
             local_mm: [
                 [
@@ -2183,6 +2204,14 @@ export interface components {
             name: string;
             /** Panel */
             panel: string;
+            /**
+             * Path Mm
+             * @default []
+             */
+            path_mm: [
+                number,
+                number
+            ][];
             /** Placing */
             placing: number | null;
             /** Reads Mm */
@@ -2195,6 +2224,11 @@ export interface components {
             shown: string;
             /** Stage */
             stage: string;
+            /**
+             * Through
+             * @default []
+             */
+            through: string[];
             /** Waits */
             waits: string;
             /** With */
@@ -2789,7 +2823,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.12.1
+             * @default 0.13.0
              */
             core: string;
             /** Findings */

@@ -84,8 +84,9 @@ export function Job() {
   return (
     <Box height="100%" display="flex" flexDirection="column">
       {wide ? (
-        <Box padding="8" paddingBottom="0" display="flex">
+        <Box padding="8" paddingBottom="0" display="flex" gap="8">
           {stations}
+          <Onward order={id} at={at} />
         </Box>
       ) : (
         <Box display="flex" alignItems="center" gap="8" height="48px" paddingInline="8" background="well">
@@ -148,8 +149,41 @@ export function Job() {
             />
           </Suspense>
         </Box>
+        {!wide && station !== "mark" && station !== "measure" && (
+          <Box padding="12" display="flex">
+            <Onward order={id} at={at} />
+          </Box>
+        )}
       </Box>
     </Box>
+  );
+}
+
+/** To the next station; from the last one back to the bench. */
+function Onward({ order, at }: { order: string; at: number }) {
+  const next = STATIONS[at + 1];
+  return (
+    <chakra.span
+      css={{
+        "& a": {
+          display: "flex",
+          alignItems: "center",
+          justifyContent: "center",
+          minHeight: "56px",
+          paddingInline: "16px",
+          border: "1.5px solid {colors.dye}",
+          borderRadius: "cut",
+          background: "sheet",
+          color: "dye",
+          fontWeight: 600,
+          whiteSpace: "nowrap",
+          textDecoration: "none",
+        },
+      }}
+      flex={{ base: "1", md: "0 0 auto" }}
+    >
+      <Link to={next ? `/orders/${order}/${next.key}` : "/"}>{next ? `Next: ${next.name}` : "To the Bench"}</Link>
+    </chakra.span>
   );
 }
 

@@ -5,8 +5,8 @@ export const STATIONS = [
   { key: "measure", name: "Measure" },
   { key: "design", name: "Design" },
   { key: "cloth", name: "Cloth" },
-  { key: "mark", name: "Mark" },
   { key: "lay", name: "Lay" },
+  { key: "mark", name: "Mark" },
   { key: "check", name: "Check" },
 ] as const;
 

@@ -106,6 +106,9 @@ export function Cloth({ section, colour, unit, view, upright = false, label, px,
           strokeWidth={1.6 * px}
         />
       )}
+      {edgesOf(section).map((edge, k, all) => (
+        <EdgeName key={`n${edge.at}`} name={nameOf(edge, k, all)} {...{ edge, draw, px, view }} />
+      ))}
       {children(draw, line)}
       <Rulers length={length} depth={depth} unit={unit} draw={draw} px={px} view={view} />
     </svg>
@@ -139,6 +142,39 @@ function edgesOf(section: Section): { at: number; inward: 1 | -1; fold: boolean 
     inward: at === 0 ? 1 : -1,
     fold: folds.includes(at) && (at === 0 || at === depth),
   }));
+}
+
+type Edge = ReturnType<typeof edgesOf>[number];
+
+/** What an edge of the table is called, as the calls call it. */
+function nameOf({ fold }: Edge, k: number, all: Edge[]): string {
+  const which = k ? "far" : "near";
+  if (all.length < 2 || all.some((one) => one.fold !== fold)) return fold ? "fold" : "selvedge";
+  return `${which} ${fold ? "fold" : "selvedge"}`;
+}
+
+/** Between the cloth's edge and the ruler along it, in px. */
+const ROOM_FOR_NAME = 26;
+
+type EdgeNameProps = { name: string; edge: Edge; draw: Frame; px: number; view: View };
+
+/** The name of an edge, beside it, between cloth and ruler. */
+function EdgeName({ name, edge, draw, px, view }: EdgeNameProps) {
+  const along = Math.max(0, draw.upright ? view.y : view.x) + 72 * px;
+  const [x, y] = draw.at([along, edge.at - edge.inward * 13 * px]);
+  return (
+    <text
+      x={x}
+      y={y}
+      transform={draw.upright ? `rotate(90 ${x} ${y})` : undefined}
+      fontSize={14 * px}
+      fill="currentColor"
+      textAnchor="middle"
+      dominantBaseline="central"
+    >
+      {name}
+    </text>
+  );
 }
 
 type EdgeProps = { at: number; inward: 1 | -1; length: number; draw: Frame; line: string; px: number };
@@ -217,7 +253,7 @@ function Rulers(props: { length: number; depth: number; unit: Unit; draw: Frame;
   const sight = draw.upright ? view.y : view.x;
   const side = draw.upright ? depth - (view.x + view.width) : view.y;
   const end = Math.max(-gap, sight + wide + 2 * px);
-  const top = Math.max(-gap, side + wide + 2 * px);
+  const top = Math.max(-ROOM_FOR_NAME * px, side + wide + 2 * px);
   const parts: ReactNode[] = [];
   const strip = (name: string, corners: number[][]) => (
     <path key={name} d={pathOf(corners, draw.at, true)} fill="#F2E2A6" stroke="#857A61" strokeWidth={0.75 * px} />

@@ -1,5 +1,6 @@
 import type { Unit } from "../lengths/units";
 import { type Frame, pathOf, type XY } from "./frame";
+import { RingOn } from "./RingOn";
 
 /** The tape from the datum to the mark, drawn from the mark's own two points; its length on the cloth is its number. */
 export function TapeOn({ from, to, draw, px, unit }: { from: XY; to: XY; draw: Frame; px: number; unit: Unit }) {
@@ -9,7 +10,7 @@ export function TapeOn({ from, to, draw, px, unit }: { from: XY; to: XY; draw: F
   const one = unit === "in" ? 25.4 : 10;
   const wide = 11 * px;
   // A short tape must not vanish under its own ring.
-  const r = (size < 44 * px ? 6 : 12) * px;
+  const r = size < 44 * px ? 6 : 12;
   const heavy = size < 44 * px ? 0.6 : 1;
   const ticks: string[] = [];
   for (let n = 1; n * one < size; n++)
@@ -29,21 +30,7 @@ export function TapeOn({ from, to, draw, px, unit }: { from: XY; to: XY; draw: F
         <path d={ticks.join("")} stroke="#2A2410" strokeWidth={px} fill="none" />
         <path d={`M0 ${-5 * px}V${wide + 5 * px}`} stroke="#2A2410" strokeWidth={3 * px} />
       </g>
-      <g fill="none">
-        <circle cx={bx} cy={by} r={r} stroke="#141830" strokeWidth={8 * heavy * px} />
-        <circle cx={bx} cy={by} r={r} stroke="#F0B22E" strokeWidth={5 * heavy * px} />
-        <circle cx={bx} cy={by} r={r + 4.5 * heavy * px} stroke="#FBF8EF" strokeWidth={1.5 * px} />
-        <path
-          d={`M${bx - 5 * px} ${by}H${bx + 5 * px}M${bx} ${by - 5 * px}V${by + 5 * px}`}
-          stroke="#FBF8EF"
-          strokeWidth={4 * px}
-        />
-        <path
-          d={`M${bx - 5 * px} ${by}H${bx + 5 * px}M${bx} ${by - 5 * px}V${by + 5 * px}`}
-          stroke="#141830"
-          strokeWidth={1.8 * px}
-        />
-      </g>
+      <RingOn at={[bx, by]} px={px} r={r} heavy={heavy} />
     </g>
   );
 }

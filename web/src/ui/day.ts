@@ -2,3 +2,22 @@
 export function day(iso: string): string {
   return new Date(`${iso}T12:00:00`).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
 }
+
+/** The day it is where this device is, so many days from now: 2026-11-23. Never the day of another time zone. */
+export function today(later = 0, now = new Date()): string {
+  const at = new Date(now.getFullYear(), now.getMonth(), now.getDate() + later);
+  const two = (n: number) => String(n).padStart(2, "0");
+  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
+}
+
+/** How many days it is to a day, whatever the hour: 0 today, less when it is past. */
+export function daysTo(iso: string, now = new Date()): number {
+  const noon = (one: string) => new Date(`${one}T12:00:00`).getTime();
+  return Math.round((noon(iso) - noon(today(0, now))) / 86_400_000);
+}
+
+/** A promised day as one says it. */
+export function until(days: number): string {
+  if (days < 0) return days === -1 ? "a day late" : `${-days} days late`;
+  return days === 0 ? "today" : days === 1 ? "tomorrow" : `in ${days} days`;
+}

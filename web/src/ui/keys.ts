@@ -7,14 +7,20 @@ export type KeyRow = { where: Where; keys: string[]; does: string; words: string
 export const KEYS: KeyRow[] = [
   { where: "job", keys: ["1", "2", "3", "4", "5", "6"], does: "station", words: "go to that station" },
   { where: "job", keys: ["?"], does: "keys", words: "show these keys" },
-  { where: "mark", keys: [" ", "ArrowRight"], does: "next", words: "next mark" },
-  { where: "mark", keys: ["Shift+ ", "ArrowLeft"], does: "previous", words: "previous mark" },
+  {
+    where: "mark",
+    keys: [" ", "ArrowRight", "PageDown"],
+    does: "next",
+    words: "next mark; a pedal that sends Page Down",
+  },
+  { where: "mark", keys: ["Shift+ ", "ArrowLeft", "PageUp"], does: "previous", words: "previous mark" },
   { where: "mark", keys: ["Home"], does: "first", words: "first mark" },
   { where: "mark", keys: ["End"], does: "last", words: "last mark" },
   { where: "mark", keys: ["l"], does: "far", words: "far view" },
   { where: "mark", keys: ["h"], does: "hide", words: "hide the number, for practice" },
   { where: "mark", keys: ["a"], does: "all", words: "all calls as a list" },
   { where: "mark", keys: ["u"], does: "unit", words: "inches or centimetres" },
+  { where: "mark", keys: ["r"], does: "aloud", words: "read the calls aloud" },
   { where: "mark", keys: ["+", "="], does: "closer", words: "closer" },
   { where: "mark", keys: ["-"], does: "further", words: "further away" },
   { where: "mark", keys: ["0"], does: "whole", words: "the whole panel" },
@@ -39,6 +45,8 @@ const KEY_NAMES: Record<string, string> = {
   ArrowLeft: "Left",
   ArrowUp: "Up",
   ArrowDown: "Down",
+  PageDown: "Page Down",
+  PageUp: "Page Up",
 };
 export const keyName = (key: string) => KEY_NAMES[key] ?? key.toUpperCase();
 

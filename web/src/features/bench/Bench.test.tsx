@@ -1,6 +1,7 @@
 import { cleanup, screen } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import { show, standIn } from "../../test/shop";
+import { daysTo, today, until } from "../../ui/day";
 import { Bench } from "./Bench";
 
 const NOON = new Date("2026-11-23T12:00:00");
@@ -31,7 +32,20 @@ it("leads each order to the station it waits at, and says how long it has", asyn
   expect(links).toEqual(["/new", "/orders/a/measure", "/orders/b/mark", "/orders/c/mark"]);
   expect(screen.getByText(/tomorrow$/)).toBeTruthy();
   expect(screen.getByText(/in 7 days$/)).toBeTruthy();
-  expect(screen.getByText(/due$/)).toBeTruthy();
+  expect(screen.getByText(/3 days late$/)).toBeTruthy();
+});
+
+it("goes by the day it is here, at whatever hour", () => {
+  const hours = ["00:10", "09:48", "12:00", "23:50"].map((hour) => new Date(`2026-11-23T${hour}:00`));
+  for (const now of hours) {
+    expect(today(0, now)).toBe("2026-11-23");
+    expect(today(14, now)).toBe("2026-12-07");
+    expect(["2026-11-22", "2026-11-23", "2026-11-24"].map((one) => until(daysTo(one, now)))).toEqual([
+      "a day late",
+      "today",
+      "tomorrow",
+    ]);
+  }
 });
 
 it("is never an empty screen", async () => {

@@ -5,6 +5,7 @@ import { type Ticket, useBench } from "../../api/orders";
 import { useMay, useMe } from "../../api/session";
 import { styleName, useTrade } from "../../api/trade";
 import { Says } from "../../ui/words";
+import { daysTo, until } from "../../ui/day";
 
 const NEEDED = 4;
 
@@ -83,7 +84,7 @@ function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
   const trade = useTrade();
   const may = useMay();
   const ready = ticket.measured >= NEEDED;
-  const due = Math.ceil((new Date(`${ticket.promised_on}T12:00:00`).getTime() - now) / 86_400_000);
+  const due = daysTo(ticket.promised_on, new Date(now));
   return (
     <chakra.li position="relative" paddingTop={{ md: "24" }}>
       <Box display={{ base: "none", md: "block" }} position="absolute" top="0" left="24px" color="edge" lineHeight="0">
@@ -108,7 +109,7 @@ function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
         gap="8"
       >
         <chakra.p color={due <= 3 ? "madder" : "ink2"} fontSize="16px">
-          {day(ticket.promised_on)}, {due <= 0 ? "due" : due === 1 ? "tomorrow" : `in ${due} days`}
+          {day(ticket.promised_on)}, {until(due)}
         </chakra.p>
         <chakra.h2 fontSize="20px" fontWeight={600} lineHeight="1.25">
           {ticket.title}

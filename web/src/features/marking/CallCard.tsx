@@ -70,10 +70,11 @@ export function CallCard() {
                     {mark.name}
                   </chakra.th>
                   <chakra.td textAlign="right" fontWeight={600} fontSize="20px" whiteSpace="nowrap" paddingInline="12">
-                    <Length mm={mark.reads_mm} unit={unit} />
+                    {mark.shown && <Length mm={mark.reads_mm} unit={unit} />}
                   </chakra.td>
                   <chakra.td fontSize="13px">
-                    from {mark.from}, {mark.along}
+                    {mark.from && `from ${mark.from}, `}
+                    {mark.along}
                     <br />
                     {mark.formula}
                   </chakra.td>

@@ -5,6 +5,7 @@ import type { Order } from "../../api/orders";
 import type { Mark as Call, Plan } from "../../api/plans";
 import { outfitOf, pieceName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
+import { useAwake } from "../../ui/awake";
 import { useKeys } from "../../ui/keys";
 import { Length } from "../../ui/length";
 import { Findings } from "../../ui/findings";
@@ -13,7 +14,9 @@ import { OwnNumber } from "../../ui/ownNumber";
 import { Press } from "../../ui/press";
 import { useWide } from "../../ui/size";
 import { Says } from "../../ui/words";
+import { sentence, useAloud } from "./aloud";
 import { Table } from "./Table";
+import { Tools } from "./Tools";
 import { words } from "./words";
 
 type MarkProps = { order: Order; plan: Plan; planId: string; turn: (unit: Unit) => void };
@@ -39,7 +42,9 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
   const drawing = useRef<HTMLDivElement>(null);
   useEffect(() => drawing.current?.focus({ preventScroll: true }), []);
   useEffect(() => localStorage.setItem(place, String(at)), [at, place]);
-  useKeys("mark", (does) => {
+  const [rate, setRate, able] = useAloud(sentence(mark, unit, hidden));
+  useAwake();
+  const act = (does: string) => {
     if (does === "next") setCall(Math.min(at + 1, marks.length));
     if (does === "previous") setCall(Math.max(at - 1, 1));
     if (does === "first") setCall(1);
@@ -51,7 +56,25 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
     if (does === "closer") setZoom((was) => Math.min(6, was * 1.4));
     if (does === "further") setZoom((was) => Math.max(0.4, was / 1.4));
     if (does === "whole") setZoom(1);
-  });
+    if (does === "aloud" && able) setRate(rate === null ? 1 : null);
+  };
+  useKeys("mark", act);
+  const hands = { act, pressed: { far, hide: hidden, all: list, aloud: rate !== null }, rate, setRate, able };
+  const tools = <Tools {...hands} />;
+  const warnings = (
+    <>
+      {at === 1 && !section && <chakra.p color="ink2">{words.noLay}</chakra.p>}
+      {section && sectionAt(plan, at - 1) !== section && (wide || at > 1) && (
+        <Refold plan={plan} section={section} unit={unit} />
+      )}
+      {under(plan, at) && <Says tone="plain">{words.under}</Says>}
+      {at === marks.length && (
+        <chakra.p color="moss" fontWeight={600} marginTop="12">
+          {words.done}
+        </chakra.p>
+      )}
+    </>
+  );
 
   const buttons = (
     <Box display="flex" gap="8">
@@ -73,17 +96,22 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
   if (far) {
     return (
       <Box height="100%" padding="24" display="flex" flexDirection="column" background="sheet">
-        <Heading name={pieceName(plan, mark)} at={at} of={marks.length} />
+        <Heading plan={plan} mark={mark} />
         <chakra.h1 fontSize="48px" fontWeight={600}>
           {mark.name}
         </chakra.h1>
         <chakra.p fontSize={{ base: "120px", md: "240px" }} fontWeight={800} lineHeight="1" data-call>
-          {hidden ? "?" : <Length mm={mark.reads_mm} unit={unit} />}
+          <Figure mark={mark} hidden={hidden} unit={unit} />
         </chakra.p>
         <FromTo mark={mark} size="32px" />
-        <Box width="420px" maxWidth="100%" height="140px" marginBlock="16">
-          <Table order={order} plan={plan} mark={mark} at={at} zoom={1} unit={unit} upright={false} whole />
+        <Box display="flex" gap="16" flexWrap="wrap" alignItems="center" marginBlock="16">
+          <Box width="420px" maxWidth="100%" height="120px">
+            <Table order={order} plan={plan} mark={mark} at={at} zoom={1} unit={unit} upright={false} whole />
+          </Box>
+          <Tools {...hands} shown={["far", "hide", "unit", "aloud"]} />
         </Box>
+        {mark.waits && <Says tone="plain">{words.waits}</Says>}
+        {warnings}
         <Box marginTop="auto">{buttons}</Box>
       </Box>
     );
@@ -133,6 +161,7 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
             )}
           </Box>
         )}
+        {wide && tools}
       </Box>
       <Box
         as="aside"
@@ -146,7 +175,7 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
         minHeight="0"
       >
         <Box flex="1" minHeight="0" overflowY="auto" padding="16" paddingTop={{ base: "8", md: "16" }}>
-          <Heading name={pieceName(plan, mark)} at={at} of={marks.length} />
+          <Heading plan={plan} mark={mark} />
           <chakra.h1 fontSize={{ base: "28px", md: "36px" }} fontWeight={600} lineHeight="1.15">
             {mark.name}
           </chakra.h1>
@@ -157,27 +186,19 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
             letterSpacing="-0.02em"
             data-call
           >
-            {hidden ? "?" : <Length mm={mark.reads_mm} unit={unit} bare />}
+            <Figure mark={mark} hidden={hidden} unit={unit} bare />
           </chakra.p>
           {hidden ? <chakra.p color="ink2">{words.hidden}</chakra.p> : <FromTo mark={mark} />}
           {wide ? (
             <Why mark={mark} hidden={hidden} />
           ) : (
             <details>
-              <summary>Why</summary>
+              <summary>Why, and what else</summary>
               <Why mark={mark} hidden={hidden} />
+              {tools}
             </details>
           )}
-          {at === 1 && !section && <chakra.p color="ink2">{words.noLay}</chakra.p>}
-          {section && sectionAt(plan, at - 1) !== section && (wide || at > 1) && (
-            <Refold plan={plan} section={section} unit={unit} />
-          )}
-          {under(plan, at) && <Says tone="plain">{words.under}</Says>}
-          {at === marks.length && (
-            <chakra.p color="moss" fontWeight={600} marginTop="12">
-              {words.done}
-            </chakra.p>
-          )}
+          {warnings}
           {wide && (
             <Box marginTop="16">
               <Ledger
@@ -198,18 +219,34 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
   );
 }
 
-function Heading({ name, at, of }: { name: string; at: number; of: number }) {
+/** Which call of which piece: a long outfit is followed piece by piece. */
+function Heading({ plan, mark }: { plan: Plan; mark: Call }) {
+  const key = (one: Call) => `${one.garment}.${one.panel}`;
+  const mine = plan.marks.filter((one) => key(one) === key(mark));
+  const pieces = [...new Set(plan.marks.map(key))];
   return (
-    <chakra.p color="ink2" fontSize="16px" aria-live="polite">
-      Call {at} of {of}, {name.toLowerCase()}
+    <chakra.p color="ink2" fontSize="16px" aria-live="polite" data-call-n={mark.n} data-calls={plan.marks.length}>
+      Call {mine.indexOf(mark) + 1} of {mine.length}, {pieceName(plan, mark).toLowerCase()}; piece{" "}
+      {pieces.indexOf(key(mark)) + 1} of {pieces.length}
     </chakra.p>
   );
+}
+
+/** The number of a call, or what is done where it has none. */
+function Figure({ mark, hidden, unit, bare }: { mark: Call; hidden: boolean; unit: Unit; bare?: boolean }) {
+  if (!mark.shown) return <chakra.span fontSize="0.6em">{words.does[mark.kind]}</chakra.span>;
+  return hidden ? "?" : <Length mm={mark.reads_mm} unit={unit} bare={bare} />;
 }
 
 function FromTo({ mark, size = "24px" }: { mark: Call; size?: string }) {
   return (
     <chakra.p fontSize={{ base: "20px", md: size }} lineHeight="1.3">
-      from <b>{mark.from}</b>, {mark.along}
+      {mark.from && (
+        <>
+          from <b>{mark.from}</b>,{" "}
+        </>
+      )}
+      {mark.along}
     </chakra.p>
   );
 }
@@ -217,7 +254,7 @@ function FromTo({ mark, size = "24px" }: { mark: Call; size?: string }) {
 function Why({ mark, hidden }: { mark: Call; hidden: boolean }) {
   return (
     <Box marginTop="12" fontSize="17px">
-      {!hidden && (
+      {!hidden && mark.shown && (
         <Box background="well" padding="8" paddingInline="12" borderRadius="cut">
           <p>{mark.formula}</p>
           <chakra.p fontWeight={600}>
@@ -328,10 +365,11 @@ function AllCalls(props: {
                 </chakra.button>
               </td>
               <chakra.td textAlign="right" fontWeight={600} whiteSpace="nowrap">
-                <Length mm={mark.reads_mm} unit={props.unit} />
+                {mark.shown && <Length mm={mark.reads_mm} unit={props.unit} />}
               </chakra.td>
               <td>
-                from {mark.from}, {mark.along}
+                {mark.from && `from ${mark.from}, `}
+                {mark.along}
               </td>
             </chakra.tr>
           ))}

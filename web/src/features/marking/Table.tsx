@@ -6,6 +6,8 @@ import { Cloth, type View } from "../../drawing/Cloth";
 import { boxOf, frame, onCloth, pathOf, type XY } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { PieceOn } from "../../drawing/PieceOn";
+import { RingOn } from "../../drawing/RingOn";
+import { StrokeOn } from "../../drawing/StrokeOn";
 import { TapeOn } from "../../drawing/TapeOn";
 import type { Unit } from "../../lengths/units";
 import { useSize } from "../../ui/size";
@@ -52,7 +54,7 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
         view={view}
         upright={upright}
         px={px}
-        label={`The cloth. ${mark.name}: ${mark.shown} from ${mark.from}, ${mark.along}.`}
+        label={`The cloth. ${mark.say}.`}
       >
         {(draw, line) => (
           <>
@@ -100,20 +102,38 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
                 );
               })}
               {passed
-                .filter((one) => one.stage === "lines")
+                .filter((one) => one.kind === "line" && one.stage !== "place" && isLevel(one))
                 .map((one) => {
-                  const [across, down] = [one.local_mm[1][0]!, one.local_mm[1][1]!];
-                  const [, , width] = boxOf(pieces.get(mine.piece)!.cut);
+                  const down = one.local_mm[1][1]!;
+                  const [across, , width] = boxOf(pieces.get(mine.piece)!.cut);
                   const line_ = [onCloth(mine, [across, down]), onCloth(mine, [across + width, down])];
                   return <path key={`l${one.n}`} strokeOpacity="0.5" strokeWidth={px} d={pathOf(line_, draw.at)} />;
                 })}
             </g>
-            <TapeOn from={tape[0]} to={tape[1]} draw={draw} px={px} unit={unit} />
+            {mark.path_mm.length > 1 &&
+              (mark.shown ? (
+                <path
+                  d={pathOf(mark.path_mm as XY[], draw.at)}
+                  stroke={line}
+                  strokeWidth={px}
+                  strokeDasharray={`${6 * px} ${4 * px}`}
+                  fill="none"
+                />
+              ) : (
+                <StrokeOn d={pathOf(mark.path_mm as XY[], draw.at)} px={px} />
+              ))}
+            {mark.kind === "meet" && <RingOn at={draw.at(tape[1])} px={px} />}
+            {mark.shown && <TapeOn from={tape[0]} to={tape[1]} draw={draw} px={px} unit={unit} />}
           </>
         )}
       </Cloth>
     </Box>
   );
+}
+
+/** A line that is chalked square to the grain: its tape runs along it. */
+function isLevel({ local_mm: [a, b] }: Call): boolean {
+  return Math.abs(a[1]! - b[1]!) > Math.abs(a[0]! - b[0]!);
 }
 
 /** The first and the last call of each placement. */
@@ -140,7 +160,7 @@ function look(
     Math.max(a[0], b[0]),
     Math.max(a[1], b[1]),
   ];
-  const room = upright ? 56 : 44;
+  const room = upright ? 70 : 58;
   let px = Math.max(
     (right - left) / Math.max(80, size.width - 2 * room),
     (bottom - top) / Math.max(80, size.height - 2 * room),

@@ -9,6 +9,20 @@ export const words = {
   noLay: "There is no lay on this cloth, so the marks have no place on it. The calls still hold.",
   cutOff: "Cut the last section off straight across, and fold what is left anew.",
   under: "Another layer is over this piece: fold it back before you chalk, or cut what is on it first.",
+  tools: {
+    far: "Far view",
+    hide: "Hide numbers",
+    all: "All calls",
+    unit: "in / cm",
+    aloud: "Read aloud",
+    closer: "Closer",
+    further: "Further",
+    whole: "Whole",
+  },
+  rates: ["slowly", "as usual", "quickly"],
+  silent: "This browser has no voice to read with.",
+  /** What is done at a call that has no number. */
+  does: { join: "Join", curve: "Curve", meet: "Mark", write: "Write", slit: "Cut", line: "", point: "", notch: "" },
   folded: "Mark through all layers of a piece: left and right are cut as one.",
   open: "These calls are for one of each pair; its twin is the same, turned over, as the lay shows.",
 };

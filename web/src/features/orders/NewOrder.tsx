@@ -6,6 +6,7 @@ import { type NewOrder as Asked, useMakeOrder } from "../../api/newOrder";
 import { useMe } from "../../api/session";
 import { kindOf, pairOf, type Trade, useTrade } from "../../api/trade";
 import { Chips } from "../../ui/chips";
+import { today } from "../../ui/day";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
@@ -52,7 +53,7 @@ export function NewOrder() {
   const [client, setClient] = useState("");
   const clients = useClients(client.trim());
   const [title, setTitle] = useState("");
-  const [day, setDay] = useState(() => new Date(Date.now() + 14 * 86_400_000).toISOString().slice(0, 10));
+  const [day, setDay] = useState(() => today(14));
   const [style, setStyle] = useState("straight-trousers");
   const [wrong, setWrong] = useState("");
 
@@ -73,6 +74,7 @@ export function NewOrder() {
         known: known !== undefined,
         title: title.trim(),
         promised_on: day,
+        taken_on: today(),
         garments: garmentsOf(trade, style),
         unit: (me.data?.unit ?? "in") as "in" | "cm",
       },

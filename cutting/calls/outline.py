@@ -1,0 +1,344 @@
+"""The calls that complete a piece: its corners, its edges, darts, openings, notches, and what is written on it."""
+
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from functools import partial
+
+from cutting.calls.board import SAME, Board, spoken
+from cutting.calls.call import Along, Kind, Name, Way
+from cutting.calls.spans import FOLD, Span, apart, at_place, drawn, place_on, stretch, through
+from cutting.drafting import Dart
+from cutting.geometry import Point, crossings, distance, unit
+from cutting.lengths import Length, found, named, total
+from cutting.pieces import Notch, Piece
+
+STRAIGHT, NEAR = 1.6, 1.6
+"""A stretch no further from the straight line is chalked straight; a curve goes no further from the cut line. In mm."""
+MOST = 14
+"""No more points than these are called on one edge."""
+SHALLOW, WORTH = 1.6, 1.4
+"""Nearer to the straight line than a sixteenth of an inch a curve is called by another point; a quarter of the way is
+called in place of halfway where it is so many times as far from it.
+"""
+
+FAR = 40.0
+"""A dart's place by the method is that of the dart within so many mm of it."""
+
+CENTRE = ("crotch", "centre", FOLD)
+Hints = dict[tuple[str, str], tuple[Point, Length]]
+"""The method's own tape to a corner, by its two edges: where it starts and what it says."""
+
+
+@dataclass(frozen=True)
+class Shown:
+    """A point of an edge that is chalked: how far along the edge it is, in mm, and its name."""
+
+    size: float
+    name: Name
+    point: Point
+
+
+@dataclass(frozen=True)
+class Edged:
+    """An edge as it is chalked: the points it goes through, by how far along the stroke they are, and the stroke."""
+
+    span: Span
+    name: Name
+    shown: tuple[Shown, ...]
+    points: tuple[Point, ...]
+
+
+def corners(board: Board, spans: Sequence[Span], hints: Hints) -> list[Name]:
+    """Chalk every corner; answers their names, each the start of its span."""
+    board.stage = "corners"
+    before = dict(zip((id(span) for span in spans), [spans[-1], *spans[:-1]], strict=True))
+    names: dict[int, Name] = {}
+    # Where the method has a tape to a corner, that starts at another one.
+    for span in sorted(spans, key=lambda one: (before[id(one)].edge, one.edge) in hints):
+        of = (before[id(span)].edge, span.edge)
+        name = Name("corner_of", of if of[0] != of[1] else of[:1])
+        same = sum(one[:2] == name[:2] for one in names.values())
+        if same or of[0] == of[1]:
+            name = name._replace(nth=same + 1)
+        hint, point = hints.get(of), span.points[0]
+        if hint is not None and board.at(point) is None and board.level_at(point.down) is None:
+            board.level(Name("level_of", (name.code, *name.of), name.nth), point.down)
+        names[id(span)] = board.reach(name, point, "corner", hint)
+    return [names[id(span)] for span in spans]
+
+
+def edges(board: Board, spans: Sequence[Span], starts: Sequence[Name]) -> list[Edged]:
+    """Chalk every edge that is not on the fold, through what is chalked of it and as many points more as it needs."""
+    board.stage = "edges"
+    chalked: list[Edged] = []
+    for number, span in enumerate(spans):
+        ends = starts[number], starts[(number + 1) % len(starts)]
+        there, points = _known(board, span, ends), list(span.points)
+        if span.edge != FOLD:
+            there, points = _stroke(board, span.edge, span.nth, span.points, there, inside=False)
+        along = tuple(Shown(place_on(points, one.point)[0], one.name, one.point) for one in there)
+        chalked.append(Edged(span, Name("edge_of", (span.edge,), span.nth), along, tuple(points)))
+    return chalked
+
+
+def _known(board: Board, span: Span, ends: tuple[Name, Name]) -> list[Shown]:
+    """What is chalked of a span: its two ends, and the points on it between them."""
+    whole = span.length
+    chalked = board.points | board.seen
+    found_ = [Shown(0.0, ends[0], chalked[ends[0]]), Shown(whole, ends[1], chalked[ends[1]])]
+    low, high = _corner(span.points, min), _corner(span.points, max)
+    for name, point in board.points.items():
+        if not (low.across <= point.across <= high.across and low.down <= point.down <= high.down):
+            continue
+        size, away = place_on(span.points, point)
+        if away <= SAME and name not in ends and 5 < size < whole - 5:
+            found_.append(Shown(size, name, point))
+    return _spaced(sorted(found_, key=lambda one: one.size))
+
+
+def _corner(points: Sequence[Point], most: Callable[..., float]) -> Point:
+    """A corner of the box around points, a chalk line larger."""
+    more = SAME if most is max else -SAME
+    return Point(most(p.across for p in points) + more, most(p.down for p in points) + more)
+
+
+def _spaced(shown: list[Shown]) -> list[Shown]:
+    """Without points that are on top of each other."""
+    kept: list[Shown] = []
+    for one in shown:
+        if not kept or one.size - kept[-1].size > 5 or one is shown[-1]:
+            kept.append(one)
+    return kept
+
+
+def _stroke(
+    board: Board, edge: str, nth: int, points: Sequence[Point], shown: list[Shown], inside: bool
+) -> tuple[list[Shown], list[Point]]:
+    """Call points until straight lines and curves through them are near the edge, then chalk those; as a polyline."""
+    number = 0
+    while True:
+        worst = _worst(points, shown)
+        if worst is None or number == MOST:
+            break
+        number += 1
+        name = Name("point_of", (edge, *(str(nth),) * bool(nth)), number)
+        shown = sorted([*shown, _more(board, name, points, shown, worst, inside)], key=lambda one: one.size)
+    shown, bends = _needed(points, shown)
+    names = [one.name for one in shown]
+    name = Name("line_of", (edge,)) if inside else Name("edge_of", (edge,), nth)
+    board.draw("curve" if any(bends) else "join", name, names, shown[-1].point, inside, bends)
+    return shown, drawn([one.point for one in shown], bends)
+
+
+def _needed(points: Sequence[Point], shown: list[Shown]) -> tuple[list[Shown], list[bool]]:
+    """Without points that one straight line goes through all the same; and which stretches are curved."""
+    kept, bends = [shown[0]], list[bool]()
+    for run, curved in _runs(points, shown):
+        kept += run[1:] if curved else run[-1:]
+        bends += [curved] * (len(run) - 1 if curved else 1)
+    return kept, bends
+
+
+def _runs(points: Sequence[Point], shown: list[Shown]) -> list[tuple[list[Shown], bool]]:
+    """The stretches between points, those that are straight and those that are one curve together."""
+    runs: list[tuple[list[Shown], bool]] = []
+    for one, other in zip(shown, shown[1:], strict=False):
+        curved = apart(stretch(points, one.size, other.size), [one.point, other.point]) > STRAIGHT
+        if runs and runs[-1][1] == curved and (curved or _goes_on(points, runs[-1][0], other)):
+            runs[-1][0].append(other)
+        else:
+            runs.append(([one, other], curved))
+    return runs
+
+
+def _goes_on(points: Sequence[Point], run: list[Shown], after: Shown) -> bool:
+    """Whether one straight line goes as far."""
+    return apart(stretch(points, run[0].size, after.size), [run[0].point, after.point]) <= STRAIGHT
+
+
+def _worst(points: Sequence[Point], shown: list[Shown]) -> int | None:
+    """The stretch where a curve by hand would leave the edge furthest; None where all are near."""
+    worst, where = NEAR, None
+    before = 0
+    runs = _runs(points, shown)
+    for number, (run, curved) in enumerate(runs):
+        if curved:
+            first = _way(runs[number - 1]) if number else None
+            last = _way(runs[number + 1]) if number + 1 < len(runs) else None
+            curve = through([one.point for one in run], 8, first, last)
+            each = (len(curve) - 1) // (len(run) - 1)
+            for k, (one, other) in enumerate(zip(run, run[1:], strict=False)):
+                away = apart(stretch(points, one.size, other.size), curve[k * each : (k + 1) * each + 1])
+                if away > worst:
+                    worst, where = away, before + k
+        before += len(run) - 1
+    return where
+
+
+def _way(run: tuple[list[Shown], bool]) -> Point | None:
+    """The direction of a run, where it is straight."""
+    shown, curved = run
+    return None if curved else unit(shown[-1].point.minus(shown[0].point))
+
+
+def _more(board: Board, name: Name, points: Sequence[Point], shown: list[Shown], where: int, inside: bool) -> Shown:
+    """One more point on a stretch: at the middle of the straight line between its ends, square to that."""
+    one, other = shown[where], shown[where + 1]
+    part = stretch(points, one.size, other.size)
+    best: tuple[float, Point, Along] | None = None
+    ways: list[tuple[Way, Shown, Shown, float]] = [
+        ("half", one, other, 0.5), ("quarter", one, other, 0.25), ("quarter", other, one, 0.25),
+    ]  # fmt: skip
+    for code, a, b, share in ways:
+        foot, way = a.point.towards(b.point, share), unit(b.point.minus(a.point))
+        hits = crossings(part, foot, way.left)
+        by = min((hit.at for hit in hits), key=abs, default=0.0)
+        if abs(by) >= SHALLOW and (best is None or abs(by) > WORTH * abs(best[0])):
+            best = by, foot, Along(code, (a.name, b.name))
+    if best is not None:
+        by, foot, along = best
+        end = foot.plus(unit(other.point.minus(one.point)).left, by if along.of[0] == one.name else -by)
+        board.tape(name, end, foot, along.of[0], found(abs(by), "curve"), along, inside=inside)
+    else:
+        places = [place_on(points, point)[0] for point in part[1:-1]]
+        middle = (one.size + other.size) / 2
+        size = max(places, key=lambda place: _aside(points, place, one, other), default=middle)
+        name = board.reach(name, at_place(points, size)[0], "curve", inside=inside)
+        end = board.points[name]
+    return Shown(place_on(points, end)[0], name, end)
+
+
+def _aside(points: Sequence[Point], size: float, one: Shown, other: Shown) -> float:
+    """How far a place on an edge is from the straight line between two points."""
+    way = unit(other.point.minus(one.point))
+    return abs(way.cross(at_place(points, size)[0].minus(one.point)))
+
+
+def darts(board: Board, piece: Piece, chalked: Sequence[Edged]) -> None:
+    """Chalk every dart: its middle and its legs on the cut edge, then its point inside."""
+    board.stage = "darts"
+    several = len(piece.darts) > 1
+    for number, dart in enumerate(piece.darts, 1):
+        on = _edge_of(chalked, dart.edge, dart.near.towards(dart.far, 0.5))
+        nth = number if several else 0
+        legs = [(_notch_at(piece.notches, leg), leg) for leg in (dart.near, dart.far)]
+        near, far = (place_on(on.points, leg if notch is None else notch.cut)[0] for notch, leg in legs)
+        names = {key: Name("dart_of", (dart.edge, key), nth) for key in ("middle", "one", "other", "point")}
+        middle = Shown((near + far) / 2, names["middle"], at_place(on.points, (near + far) / 2)[0])
+        _walk(board, names["middle"], on, middle.size, "point", _placed(board), _inner(chalked, on))
+        half = partial(spoken, dart.intake / 2)
+        for key, size in (("one", near), ("other", far)):
+            _walk(board, names[key], on, size, "notch", half, middle)
+        seam = next(edge.allowance for edge in piece.edges if edge.name == dart.edge)
+        _tip(board, names, dart, total(dart.length, named(seam, "seam")))
+
+
+def _inner(chalked: Sequence[Edged], on: Edged) -> Shown | None:
+    """The end of an edge that is at the centre: from there a method says where a dart is."""
+    at = chalked.index(on)
+    if chalked[at - 1].span.edge in CENTRE:
+        return on.shown[0]
+    return on.shown[-1] if chalked[(at + 1) % len(chalked)].span.edge in CENTRE else None
+
+
+def _placed(board: Board) -> Callable[[float], Length] | None:
+    """What the method says of a dart's place, for a tape of about that length."""
+    places = board.dart_places
+
+    def placed(size: float) -> Length:
+        near = [one for one in places if abs(one.mm - size) <= FAR]
+        return spoken(min(near, key=lambda one: abs(one.mm - size)), size) if near else found(size, "along_the_edge")
+
+    return placed if places else None
+
+
+def _tip(board: Board, names: dict[str, Name], dart: Dart, said: Length) -> None:
+    """A dart's point: square to the line between its legs, at their middle, where it is there."""
+    one, other = board.points[names["one"]], board.points[names["other"]]
+    foot, way = one.towards(other, 0.5), unit(other.minus(one))
+    run = dart.tip.minus(foot)
+    if abs(run.dot(way)) > NEAR:
+        board.reach(names["point"], dart.tip, "dart_point", inside=True)
+        return
+    by = run.dot(way.left)
+    along = Along("half", (names["one"], names["other"]))
+    board.tape(names["point"], foot.plus(way.left, by), foot, names["one"], spoken(said, abs(by)), along, inside=True)
+
+
+def openings(board: Board, piece: Piece, chalked: Sequence[Edged]) -> None:
+    """Chalk the lines inside, such as where a pocket is opened: from notch to notch, on the sewing line."""
+    board.stage = "openings"
+    for name, path in piece.lines:
+        points = path.flat(0.1)
+        ends = [_opening_end(board, piece, chalked, name, n, p) for n, p in enumerate((points[0], points[-1]), 1)]
+        whole = sum(distance(a, b) for a, b in zip(points, points[1:], strict=False))
+        there = [Shown(size, end, board.points[end]) for size, end in zip((0.0, whole), ends, strict=True)]
+        _stroke(board, name, 0, points, there, inside=True)
+
+
+def _opening_end(board: Board, piece: Piece, chalked: Sequence[Edged], line: str, number: int, point: Point) -> Name:
+    """An end of a line inside: in from its notch, where it has one."""
+    end, notch = Name("end_of", (line,), number), _notch_at(piece.notches, point)
+    if notch is None:
+        return board.reach(end, point, "opening", inside=True)
+    on = _edge_of(chalked, notch.edge, notch.cut)
+    mark = Name("notch_on", (on.span.edge, notch.code, line), number)
+    size, _ = place_on(on.points, notch.cut)
+    at = _walk(board, mark, on, size, "notch")
+    square = at_place(on.points, size)[1].left
+    by = point.minus(at).dot(square)
+    length = found(abs(by), "to_the_seam")
+    board.tape(end, at.plus(square, by), at, mark, length, Along("inside"), inside=True)
+    return end
+
+
+def _notch_at(notches: Sequence[Notch], point: Point) -> Notch | None:
+    near = [notch for notch in notches if distance(notch.net, point) <= 1.0]
+    return near[0] if near else None
+
+
+def notches(board: Board, piece: Piece, chalked: Sequence[Edged]) -> None:
+    """Chalk every notch that is not called yet: so far along its edge from what is chalked on it."""
+    board.stage = "notches"
+    done = [one.end for one in board.calls if one.kind == "notch"]
+    counts: dict[tuple[str, str], int] = {}
+    for notch in piece.notches:
+        on = _edge_of(chalked, notch.edge, notch.cut)
+        size, _ = place_on(on.points, notch.cut)
+        place, _ = at_place(on.points, size)
+        if on.span.edge == FOLD or any(distance(place, end) <= SAME for end in done):
+            continue
+        key = on.span.edge, notch.code
+        counts[key] = counts.get(key, 0) + 1
+        done.append(_walk(board, Name("notch_on", key, counts[key]), on, size, "notch"))
+
+
+def _walk(
+    board: Board,
+    name: Name,
+    on: Edged,
+    size: float,
+    kind: Kind,
+    says: Callable[[float], Length] | None = None,
+    first: Shown | None = None,
+) -> Point:
+    """Chalk a place on an edge by a tape along it: from `first`, else the nearest point that is chalked there."""
+    end, _ = at_place(on.points, size)
+    start = first or min(on.shown, key=lambda one: abs(one.size - size))
+    long = abs(start.size - size)
+    length = says(long) if says is not None else found(long, "notch" if kind == "notch" else "along_the_edge")
+    board.tape(name, end, start.point, start.name, length, Along("edge", (on.name,)), kind)
+    return end
+
+
+def _edge_of(chalked: Sequence[Edged], edge: str, point: Point) -> Edged:
+    """The chalked edge a point is on: of that name where there is one, else the nearest."""
+    of = [one for one in chalked if one.span.edge == edge] or list(chalked)
+    return min(of, key=lambda one: place_on(one.points, point)[1])
+
+
+def writing(board: Board, piece: Piece) -> None:
+    """What is written on the piece before it is cut."""
+    board.stage = "writing"
+    top, foot = piece.grain
+    board.draw("write", Name("written"), (), top.towards(foot, 0.5))

@@ -1,0 +1,55 @@
+import { Box } from "@chakra-ui/react";
+import { KEYS, keyName } from "../../ui/keys";
+import { Press } from "../../ui/press";
+import { RATES } from "./aloud";
+import { words } from "./words";
+
+const SHOWN = ["far", "hide", "all", "unit", "aloud", "closer", "further", "whole"] as const;
+
+type ToolsProps = {
+  shown?: readonly (typeof SHOWN)[number][];
+  act: (does: string) => void;
+  pressed: Record<string, boolean>;
+  rate: number | null;
+  setRate: (rate: number | null) => void;
+  able: boolean;
+};
+
+/** A button for all that a key does while marking, with its key. */
+export function Tools({ shown = SHOWN, act, pressed, rate, setRate, able }: ToolsProps) {
+  return (
+    <Box display="flex" flexWrap="wrap" gap="8" marginTop="8" role="toolbar" aria-label="While marking">
+      {shown.map((does) => {
+        const row = KEYS.find((one) => one.where === "mark" && one.does === does)!;
+        const off = does === "aloud" && !able;
+        return (
+          <Press
+            key={does}
+            paddingInline="12"
+            fontSize="16px"
+            disabled={off}
+            aria-pressed={does in pressed ? pressed[does] : undefined}
+            background={pressed[does] ? "well" : undefined}
+            title={off ? words.silent : `${row.words} (${keyName(row.keys[0]!)})`}
+            onClick={() => act(does)}
+          >
+            {words.tools[does]}
+          </Press>
+        );
+      })}
+      {rate !== null &&
+        RATES.map((one, k) => (
+          <Press
+            key={one}
+            kind="quiet"
+            fontSize="16px"
+            aria-pressed={rate === one}
+            fontWeight={rate === one ? 700 : 400}
+            onClick={() => setRate(one)}
+          >
+            {words.rates[k]}
+          </Press>
+        ))}
+    </Box>
+  );
+}
