@@ -103,12 +103,12 @@ def _corner(points: Sequence[Point], most: Callable[..., float]) -> Point:
 
 
 def _spaced(shown: list[Shown]) -> list[Shown]:
-    """Without points that are on top of each other."""
-    kept: list[Shown] = []
-    for one in shown:
-        if not kept or one.size - kept[-1].size > 5 or one is shown[-1]:
+    """Without points that are on top of each other; both ends stay."""
+    kept = [shown[0]]
+    for one in shown[1:-1]:
+        if one.size - kept[-1].size > 5 and shown[-1].size - one.size > 5:
             kept.append(one)
-    return kept
+    return [*kept, shown[-1]]
 
 
 def _stroke(
@@ -122,7 +122,10 @@ def _stroke(
             break
         number += 1
         name = Name("point_of", (edge, *(str(nth),) * bool(nth)), number)
-        shown = sorted([*shown, _more(board, name, points, shown, worst, inside)], key=lambda one: one.size)
+        more = _more(board, name, points, shown, worst, inside)
+        if more.name != name:
+            break  # nothing nearer than what is chalked already
+        shown = sorted([*shown, more], key=lambda one: one.size)
     shown, bends = _needed(points, shown)
     names = [one.name for one in shown]
     name = Name("line_of", (edge,)) if inside else Name("edge_of", (edge,), nth)

@@ -30,7 +30,7 @@ FRONT_SHARE = (0.44, 0.47)
 """How much of the crotch seam is the front's."""
 MOST_RAISE = 4.0
 """How far up the centre back may go for that, in inches."""
-TRIES = 7
+TRIES = 12
 
 
 def fitted(body: Body, ask: Ask, draw: Callable[[Ask], Drawn]) -> Ask:

@@ -7,8 +7,8 @@ from fractions import Fraction
 from cutting.lengths import Fixed, Found, Length, Measured, Scaled, Sum, Unit, show
 from cutting.lengths.units import MM
 
-UNSEEN_MM = 0.79
-"""A lean under 1/32 in is left out of the words; the number holds it."""
+UNSEEN_MM = 0.4
+"""A lean under a quarter of a sixteenth of an inch is left out of the words; the number holds it."""
 
 
 @dataclass(frozen=True)
