@@ -2,10 +2,10 @@
 
 from collections.abc import Collection, Iterable
 from dataclasses import dataclass
-from functools import cached_property
 from math import inf
 from typing import Literal
 
+from cutting.cached import cached_property
 from cutting.cloth import Cloth, Fold, Folded, folded
 from cutting.garments import Garment
 from cutting.lay import Item, Known, Section, first_lay, items_for, one_pass

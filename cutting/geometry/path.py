@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
-from functools import cached_property
 from math import atan2, ceil, hypot, sqrt
 
+from cutting.cached import cached_property
 from cutting.geometry.point import Point, distance, unit
 
 # Gauss-Legendre, 8 points on -1..1 (Abramowitz and Stegun, table 25.4).

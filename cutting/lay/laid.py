@@ -2,8 +2,8 @@
 
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
-from functools import cached_property
 
+from cutting.cached import cached_property
 from cutting.codes import ProblemCode
 from cutting.lay.bound import Bound
 from cutting.lay.first import BestLay

@@ -1,8 +1,8 @@
 """A stretch of cloth that is folded in one way, what is cut from it, and how that is laid."""
 
 from dataclasses import dataclass, replace
-from functools import cached_property
 
+from cutting.cached import cached_property
 from cutting.cloth import Folded
 from cutting.codes import ProblemCode
 from cutting.errors import refuse

@@ -6,13 +6,13 @@ crosswise fold, where along is y, away from the fold.
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import cached_property
 from math import ceil
 
 import numpy as np
 import numpy.typing as npt
 from shapely.geometry import Polygon
 
+from cutting.cached import cached_property
 from cutting.cloth import Doubling, Folded
 from cutting.errors import refuse
 from cutting.lay.placement import Placement

@@ -11,7 +11,8 @@ from contextlib import contextmanager
 from contextvars import ContextVar
 from dataclasses import dataclass
 from fractions import Fraction
-from functools import cached_property
+
+from cutting.cached import cached_property
 
 Exact = Fraction | float
 INCH_MM = Fraction(254, 10)

@@ -1,9 +1,9 @@
 """A finished panel: net outline, cut line, notches."""
 
 from dataclasses import dataclass, field, replace
-from functools import cached_property
 from math import asin
 
+from cutting.cached import cached_property
 from cutting.drafting import Dart, Draft, Edge, Step
 from cutting.geometry import Path, Point, crossings, distance, offset_polyline, unit
 from cutting.lengths import Length

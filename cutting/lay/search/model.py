@@ -6,11 +6,11 @@ corner nearest to the cut end and the fold, counted in cells: true to half a cel
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from functools import cached_property
 
 import numpy as np
 import numpy.typing as npt
 
+from cutting.cached import cached_property
 from cutting.cloth import Folded
 from cutting.geometry import Point
 from cutting.lay.placement import Lay, Placement

@@ -20,12 +20,13 @@ export function useAloud(text: string): [number | null, (rate: number | null) =>
   const [rate, setRate] = useState<number | null>(() => Number(localStorage.getItem(KEPT)) || null);
   useEffect(() => {
     if (!able || rate === null) return;
+    const speech = window.speechSynthesis;
     const voice = new SpeechSynthesisUtterance(text);
     voice.rate = rate;
     voice.lang = "en";
-    window.speechSynthesis.cancel();
-    window.speechSynthesis.speak(voice);
-    return () => window.speechSynthesis.cancel();
+    speech.cancel();
+    speech.speak(voice);
+    return () => speech.cancel();
   }, [able, rate, text]);
   const change = (next: number | null) => {
     localStorage.setItem(KEPT, next === null ? "" : String(next));
