@@ -53,14 +53,17 @@ def savings(made: Plan) -> list[Saving]:
     return found
 
 
-def enough(job: Job, each: float, seed: int, wanted: Callable[[], bool] = lambda: True) -> Iterator[Tried]:
-    """First the job as it stands (code `now`), then each saving, a search of `each` seconds for all of them.
+def enough(
+    job: Job, each: float, seed: int, known: float | None = None, wanted: Callable[[], bool] = lambda: True
+) -> Iterator[Tried]:
+    """First the job as it stands (code `now`), then each saving, a search of `each` seconds for all of them. `known` is
+    the length in mm of the shortest lay that is known of the job as it stands: a saving is what is less than that.
 
     What cannot be drafted or laid, and what saves nothing, is left out. Raises CuttingError where the job itself cannot
     be drafted.
     """
     made = plan(job, by_width=False)
-    now = _needs(made, each, seed)
+    now = _needs(made, each, seed, known)
     in_hand = float(job.cloth.length) if job.cloth.length is not None else None
     if now is not None:
         yield Tried("now", now, 0.0, in_hand is not None and now <= in_hand)
@@ -75,12 +78,14 @@ def enough(job: Job, each: float, seed: int, wanted: Callable[[], bool] = lambda
             yield Tried(saving.code, needs, (now or needs) - needs, in_hand is not None and needs <= in_hand)
 
 
-def _needs(made: Plan, each: float, seed: int) -> float | None:
+def _needs(made: Plan, each: float, seed: int, known: float | None = None) -> float | None:
     if not made.laid.fits:
         return None
     shortest = made.laid.length
+    if known is not None:
+        shortest = min(shortest, known)
     for step in search(made.laid, each, seed):
-        shortest = step.length
+        shortest = min(shortest, step.length)
     return yardage(shortest, made.job.cloth, made.job.unit, made.job.count).length
 
 

@@ -47,7 +47,8 @@ def _left_alone() -> bool:
 def try_savings(asked: dict[str, Any]) -> int:
     """Each saving of cloth, as it comes out; the last line says that it ended."""
     job = read_job(asked["job"])
-    for number, one in enumerate(enough(job, asked["seconds"], asked["seed"], wanted=lambda: not _left_alone()), 1):
+    tried = enough(job, asked["seconds"], asked["seed"], asked.get("known_mm"), wanted=lambda: not _left_alone())
+    for number, one in enumerate(tried, 1):
         row = {"code": one.code, "needs_mm": one.needs, "saves_mm": one.saves}
         _say(tried=number, saving=row | {"enough": one.enough})
     _say(ended=True)

@@ -14,6 +14,7 @@ from shop.clients.models import Client, Sheet
 from shop.clients.sheets import add_reading, close_sheet, put_sheet
 from shop.cloths.actions import put_cloth, put_shelf_cloth
 from shop.orders.actions import put_garment, put_order
+from shop.orders.life import MEASURED, note_passed
 
 
 @transaction.atomic
@@ -63,3 +64,6 @@ def _order(owner: User, asked: dict[str, Any]) -> None:
     )  # fmt: skip
     for garment in asked["garments"]:
         put_garment(actor=owner, id=uuid4(), version=0, order=order.id, method="", **garment)
+    # Design and cloth were chosen when it was asked; those that are measured wait to be chalked.
+    for station in ("measure", "design", "cloth", "lay") if len(asked["measures"]) >= MEASURED else ():
+        note_passed(actor=owner, order=order.id, station=station)

@@ -13,6 +13,8 @@ LEVEL = 0.25
 """Two heights nearer to each other, in mm, are one level."""
 SNAP = 1.0
 """A corner or a point of a curve nearer to what is chalked than this, in mm, is put there: nobody measures less."""
+UNREAD = 0.8
+"""A level nearer to one that is chalked than half a sixteenth of an inch, in mm, is that one: a tape would read 0."""
 HAND = 200.0
 """A point is measured from another rather than from a line where it is no further away, in mm."""
 ROUND_A_POINT = ("meets", "diagonal")
@@ -159,7 +161,7 @@ class Board:
 
         `tape` is where the method's own tape starts, and what that says; it is taken where one can see its start.
         """
-        end = self._snapped(end) if tape is None else end
+        end = self._snapped(end) if tape is None else self.levelled(end)
         known = self.at(end)
         if known is not None and known.panel == "":
             return known
@@ -194,6 +196,11 @@ class Board:
         along = Along("line", (level,)) if level is not None else Along("level")
         self.tape(name, end, start, source, self._sum(distance(start, end), why), along, "point", inside, waits)
         return name
+
+    def levelled(self, point: Point) -> Point:
+        """The point, or the one straight over or under it on a level line that a tape could not tell from it."""
+        down = min(self.levels.values(), key=lambda level: abs(level - point.down))
+        return Point(point.across, down) if abs(down - point.down) <= UNREAD else point
 
     def _snapped(self, end: Point) -> Point:
         """The point, or what is chalked hardly beside it: a point, else a level line."""

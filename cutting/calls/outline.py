@@ -60,7 +60,7 @@ def corners(board: Board, spans: Sequence[Span], hints: Hints) -> list[Name]:
         same = sum(one[:2] == name[:2] for one in names.values())
         if same or of[0] == of[1]:
             name = name._replace(nth=same + 1)
-        hint, point = hints.get(of), span.points[0]
+        hint, point = hints.get(of), board.levelled(span.points[0])
         if hint is not None and board.at(point) is None and board.level_at(point.down) is None:
             board.level(Name("level_of", (name.code, *name.of), name.nth), point.down)
         names[id(span)] = board.reach(name, point, "corner", hint)

@@ -139,7 +139,7 @@ def _control(board: Board, step: Step, tape: Tape, spans: Sequence[Span], hints:
     elif step.code in BY_EDGE:
         return
     elif step.code in LEVELS:
-        if board.level_at(tape.end.down) is None:
+        if board.level_at(board.levelled(tape.end).down) is None:
             board.level(name, tape.end.down, tape.length, tape.start)
     elif step.code in UPRIGHTS:
         board.upright(name, tape.end, tape.start, tape.length)

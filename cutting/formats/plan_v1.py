@@ -103,9 +103,9 @@ def _piece(piece: dict[str, Any], panels: dict[tuple[str, str], dict[str, Any]],
 
 
 def _mark(number: int, mark: dict[str, Any], words: Language, unit: Unit) -> MarkOut:
-    call = _call(mark)
+    call = call_from(mark)
     said = words.call_words(call)
-    length = call.length
+    length = call.length if said.start else None
     shown = show(length.value, unit) if length is not None else None
     text = shown.text if shown is not None else ""
     same = (
@@ -116,17 +116,18 @@ def _mark(number: int, mark: dict[str, Any], words: Language, unit: Unit) -> Mar
         say=words.call_say(said.name, text, said.start, said.along), from_=said.start, along=said.along,
         formula=words.formula(length, unit) if length is not None else "",
         with_=with_numbers(length, unit) if length is not None else "",
-        shown=text, exact=shown is None or shown.exact, reads_mm=_mm(length.mm) if length is not None else 0.0,
+        shown=text, exact=shown is None or shown.exact, reads_mm=0.0 if call.length is None else _mm(call.length.mm),
         through=[words.chalk_name(call.panel, name) for name in call.through],
         **{key: mark[key] for key in same},
     )  # fmt: skip
 
 
-def _call(mark: dict[str, Any]) -> Call:
-    """A kept call, its place in the draft frame left out."""
+def call_from(mark: dict[str, Any]) -> Call:
+    """A kept call."""
     along = mark["along"]
+    start, end = (Point(*xy) for xy in mark["local_mm"])
     return Call(
-        mark["panel"], mark["stage"], mark["kind"], _name(mark["name"]), Point(0.0, 0.0),
+        mark["panel"], mark["stage"], mark["kind"], _name(mark["name"]), end, None if mark["from"] is None else start,
         length=None if mark["length"] is None else from_tree(mark["length"]),
         source=None if mark["from"] is None else _name(mark["from"]),
         along=None if along is None else Along(along[0], tuple(_name(name) for name in along[1])),

@@ -133,6 +133,9 @@ class Language(Protocol):
     def piece_label(self, garment: str, panel: str, count: int, pair: bool, on_fold: bool) -> str:
         """What is written on a piece."""
 
+    def say_suspect(self, mark: str, mm: float, edges: Mapping[str, float], unit: Unit) -> str:
+        """A mark that is off by so many mm, and by how many mm that makes edges longer."""
+
     def saving_words(self, code: str) -> str:
         """One saving of cloth, as one does it."""
 

@@ -10,6 +10,9 @@ RIGHTS: dict[str, tuple[str, ...]] = {
     "measure": ("owner", "cutter", "apprentice"),
     "orders": ("owner", "cutter"),
     "lays": ("owner", "cutter", "apprentice"),
+    "steps": ("owner", "cutter", "apprentice", "sewer"),
+    "chalk": ("owner", "cutter", "apprentice"),
+    "cut": ("owner", "cutter"),
     "remove": ("owner",),
     "people": ("owner",),
 }

@@ -23,9 +23,11 @@ def search_lay(job: dict[str, Any], seconds: float, seed: int, hand: dict[str, A
     return _run({"job": job, "seconds": seconds, "seed": seed, "hand": hand})
 
 
-def try_savings(job: dict[str, Any], seconds: float, seed: int) -> Lines:
-    """Try what would make the cloth in hand enough, a search of `seconds` for each saving; see `_run`."""
-    return _run({"job": job, "seconds": seconds, "seed": seed, "savings": True})
+def try_savings(job: dict[str, Any], seconds: float, seed: int, known_mm: float | None) -> Lines:
+    """Try what would make the cloth in hand enough, a search of `seconds` for each saving, compared with the shortest
+    lay that is known of the job as it stands; see `_run`.
+    """
+    return _run({"job": job, "seconds": seconds, "seed": seed, "savings": True, "known_mm": known_mm})
 
 
 def _run(asked: dict[str, Any]) -> Lines:

@@ -1,5 +1,7 @@
 """The same outfit for several clients: a choir, a crew. Each has an order of its own; they share a group."""
 
+from datetime import date
+from typing import Any
 from uuid import UUID, uuid5
 
 from django.db import transaction
@@ -41,12 +43,29 @@ def put_same(*, actor: User, id: UUID, of: UUID, client: UUID) -> Order:
         Order.of(actor.workshop).filter(pk=source.pk).update(group=source.id)
     cloth: Cloth = source.cloth
     own_cloth = {key: getattr(cloth, key) for key in CLOTH}
-    made = put_order(
-        actor=actor, id=id, version=0, client=other.id, sheet=_sheet(actor, id, other).id,
-        cloth=put_cloth(actor=actor, id=uuid5(id, "cloth"), version=0, **own_cloth).id,
-        title=source.title, promised_on=source.promised_on,
-    )  # fmt: skip
+    made = _copied(actor, id, source, other, source.promised_on, own_cloth)
     Order.of(actor.workshop).filter(pk=made.pk).update(group=source.group)
+    return made
+
+
+@transaction.atomic
+def put_again(*, actor: User, id: UUID, of: UUID, promised_on: date) -> Order:
+    """The same again for the same client, by another day: from the client's newest sheet, of the same kind of cloth,
+    which is not in hand yet. The same id again is the same order.
+    """
+    allow(actor, "orders")
+    source = own(Order, actor, of)
+    if known := Order.of(actor.workshop).filter(pk=id).first():
+        return known
+    cloth = {key: getattr(source.cloth, key) for key in CLOTH} | {"length": ""}
+    return _copied(actor, id, source, own(Client, actor, source.client_id), promised_on, cloth)
+
+
+def _copied(actor: User, id: UUID, source: Order, client: Client, day: date, cloth: dict[str, Any]) -> Order:
+    made = put_order(
+        actor=actor, id=id, version=0, client=client.id, sheet=_sheet(actor, id, client).id,
+        cloth=put_cloth(actor=actor, id=uuid5(id, "cloth"), version=0, **cloth).id, title=source.title, promised_on=day,
+    )  # fmt: skip
     _copy_garments(actor, source, made)
     return made
 

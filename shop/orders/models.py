@@ -12,6 +12,7 @@ class Order(WorkshopRow):
 
     `other_cloth` is what its garments say is cut from another: lining, contrast, or a whole garment. `shelf` is the
     cloth on the shelf that is kept for it. `group` is shared by the orders of the same outfit for several clients.
+    `passed` are the stations where somebody chose, or looked and went on.
     """
 
     client = models.ForeignKey(Client, on_delete=models.PROTECT, related_name="+")
@@ -22,6 +23,18 @@ class Order(WorkshopRow):
     title = models.CharField(max_length=120)
     promised_on = models.DateField()
     group = models.UUIDField(null=True, db_index=True)
+    passed = models.JSONField(default=list)
+
+
+class Step(WorkshopRow):
+    """A state that somebody gave an order by hand; the last one that is not undone counts."""
+
+    order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
+    state = models.CharField(max_length=12)
+    undone = models.BooleanField(default=False)
+
+    class Meta:
+        indexes = [models.Index(fields=["order", "created_at"], name="steps_of_an_order")]
 
 
 class Cut(WorkshopRow):

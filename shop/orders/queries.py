@@ -3,12 +3,14 @@
 from typing import Any
 from uuid import UUID
 
-from django.db.models import QuerySet
+from django.db.models import OuterRef, Q, QuerySet, Subquery
 from django.http import Http404
 
 from shop.accounts.models import User
-from shop.orders.models import Cut, Garment, HouseRule, Order
+from shop.orders.models import Cut, Garment, HouseRule, Order, Step
 
+GONE = ("handed_over", "called_off")
+"""What leaves the bench."""
 ON_BENCH = 40
 """Orders on a page of the bench."""
 
@@ -20,6 +22,17 @@ def bench(actor: User) -> QuerySet[Order]:
         .select_related("client", "sheet", "cloth", "other_cloth")
         .order_by("promised_on", "title", "id")
     )
+
+
+def on_bench(actor: User, find: str = "") -> QuerySet[Order]:
+    """The orders that wait, by their promised day; with `find` all whose title or client has those letters, also those
+    that are handed over or called off. Each with its `step`, the last state that was given by hand.
+    """
+    last = Step.of(actor.workshop).filter(order=OuterRef("pk"), undone=False).order_by("-created_at", "id")
+    rows = bench(actor).annotate(step=Subquery(last.values("state")[:1]))
+    if find:
+        return rows.filter(Q(title__icontains=find) | Q(client__name__icontains=find)).order_by("-promised_on", "id")
+    return rows.filter(Q(step=None) | ~Q(step__in=GONE))
 
 
 def order(actor: User, id: UUID) -> Order:

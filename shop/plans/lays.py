@@ -12,7 +12,7 @@ from shop.bridge.drafting import plan_by_hand
 from shop.orders.models import Cut
 from shop.orders.shelf import ShelfError, cut
 from shop.plans.models import LayRun, PlanRun
-from shop.plans.queries import best_plan
+from shop.plans.queries import best
 from shop.plans.searches import check_room_of_order
 
 
@@ -39,7 +39,7 @@ def cut_plan(*, actor: User, id: UUID, plan_run: UUID) -> Cut:
     """Take what a plan's lay needs, not rounded up, off the cloth that is kept for its order. Raises ShelfError."""
     allow(actor, "lays")
     run = own(PlanRun, actor, plan_run)
-    needs = best_plan(actor, run)["yardage"]
+    needs = best(actor, run).plan["yardage"]
     if run.job.get("cut_from") == "other":
         raise ShelfError("The cloth of the shelf is the order's main one; this is cut from its other.")
     if needs is None:

@@ -18,7 +18,7 @@ from shop.plans.pace import check_pace
 from shop.plans.queries import stored_plans
 
 KEPT = 12
-"""How many plans of an order are kept besides those that somebody searched for or laid by hand."""
+"""How many plans of an order are kept besides those that somebody searched for, laid by hand or chalked by."""
 
 
 def plan_order(*, actor: User, order: Order, cut_from: str = "main") -> PlanRun:
@@ -31,13 +31,19 @@ def plan_together(*, actor: User, order: Order) -> PlanRun:
     CoreRefusal.
     """
     plan_order(actor=actor, order=order)
+    job, others = job_together(actor, order)
+    return _stored_or_made(actor, order, job, others)
+
+
+def job_together(actor: User, order: Order) -> tuple[dict[str, Any], list[str]]:
+    """The job of a group's cloth, and the ids of the other orders that are cut from it."""
     others = together(actor, order)
     outfits = []
     for one in others:
         job = job_from(actor, one)
         outfits.append({"id": outfit_id(one.order), "measurements": job["measurements"], "garments": job["garments"]})
     job = job_of(actor, order) | ({"others": outfits} if outfits else {})
-    return _stored_or_made(actor, order, job, [str(one.order.id) for one in others])
+    return job, [str(one.order.id) for one in others]
 
 
 def together(actor: User, order: Order) -> list[WholeOrder]:
@@ -78,7 +84,7 @@ def _stored_or_made(actor: User, order: Order, job: dict[str, Any], others: Sequ
 
 def _forget_old(actor: User, order: Order) -> None:
     """Plans nobody worked at but the newest go: one is made at each change of a choice, and made again in no time."""
-    plain = PlanRun.of(actor.workshop).filter(order=order).exclude(
+    plain = PlanRun.of(actor.workshop).filter(order=order, held=False).exclude(
         pk__in=LayRun.of(actor.workshop).filter(plan_run__order=order).values("plan_run")
     )  # fmt: skip
     old = plain.order_by("-created_at").values_list("pk", flat=True)[KEPT:]

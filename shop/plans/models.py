@@ -14,7 +14,8 @@ class PlanRun(WorkshopRow):
     """A plan with the job it was made from. Never changed; holds measurements but no name or contact.
 
     `others` are the ids of more orders whose outfits are cut from the same cloth: it goes when any of them goes.
-    `widths`, the same pieces on other cloth, is worked out when it is first asked for.
+    `widths`, the same pieces on other cloth, is worked out when it is first asked for. One that is `held` is not
+    forgotten: somebody chalked by it.
     """
 
     order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
@@ -23,6 +24,7 @@ class PlanRun(WorkshopRow):
     plan = models.JSONField()
     widths = models.JSONField(null=True)
     others = models.JSONField(default=list)
+    held = models.BooleanField(default=False)
 
     class Meta:
         constraints = [models.UniqueConstraint(fields=["order", "job_hash"], name="one_plan_a_job")]
@@ -43,6 +45,8 @@ class LayRun(WorkshopRow):
     One of the kind `rest` sets out from where somebody laid the pieces (`hand`: placements, and which of them are
     pinned); it is shown to who asked for it, and is not the plan's lay before it is kept.
     One of the kind `hand` is no search: its plan is as somebody moved the pieces.
+    One that is `auto` was asked for by nobody: it is begun once for a plan that is looked at, stands behind all others,
+    and where somebody asks for one it `gives_way` and begins again after it.
     """
 
     SHORTER, SAVINGS, REST, HAND = "shorter", "savings", "rest", "hand"
@@ -58,6 +62,8 @@ class LayRun(WorkshopRow):
     lay = models.JSONField(null=True)
     plan = models.JSONField(null=True)
     stop_asked = models.BooleanField(default=False)
+    auto = models.BooleanField(default=False)
+    gives_way = models.BooleanField(default=False)
     seconds = models.PositiveSmallIntegerField(default=10)
     seed = models.PositiveIntegerField(default=1)
     kind = models.CharField(max_length=8, default=SHORTER)

@@ -1,13 +1,15 @@
 """Reads about plans; each starts from the workshop."""
 
+import hashlib
+import json
 from dataclasses import dataclass
 from datetime import timedelta
-from typing import Any
+from typing import Any, Literal
 from uuid import UUID
 
 from django.utils import timezone
 
-from shop.accounts.models import User
+from shop.accounts.models import User, Workshop
 from shop.accounts.writing import own
 from shop.bridge.drafting import can_be_said, make_plan
 from shop.plans.models import LayRun, PlanRun
@@ -25,30 +27,88 @@ def lay_run(actor: User, id: UUID) -> LayRun:
     return run
 
 
-def best_plan(actor: User, run: PlanRun) -> dict[str, Any]:
+@dataclass(frozen=True)
+class Best:
+    """A plan as it is to be cut, and the search or the lay by hand that it is from; None for the plan's own lay.
+
+    `stamp` is another where anything is chalked at another place.
+    """
+
+    plan: dict[str, Any]
+    lay_run: UUID | None
+
+    @property
+    def stamp(self) -> str:
+        whole = json.dumps([self.plan["core"], self.plan["lay"]], sort_keys=True)
+        return hashlib.sha256(whole.encode()).hexdigest()[:16]
+
+
+def best(actor: User, run: PlanRun) -> Best:
     """The plan as it is to be cut: as it was last moved by hand, else with the shortest lay of all that were found.
 
     A search that was started after a move by hand counts again: somebody asked for it. A plan of an older form, whose
     page is still open, is made anew; lays that were found for it do not count.
     """
-    best: dict[str, Any] = run.plan if can_be_said(run.plan) else make_plan(run.job)
-    found_for = LayRun.of(actor.workshop).filter(plan_run=run, plan__isnull=False).exclude(kind=LayRun.REST)
-    for search in found_for.order_by("created_at"):
-        found: dict[str, Any] = search.plan or {}
-        if not can_be_said(found):
-            continue
-        if search.kind == LayRun.HAND:
-            best = found
-            continue
+    own = run.plan if can_be_said(run.plan) else make_plan(run.job)
+    lay_mm = own["lay"]["length_mm"] if own["lay"] else None
+    lay_run = _chosen(actor.workshop, {run.id: Chosen(None, lay_mm, None, [])})[run.id].lay_run
+    return Best(own if lay_run is None else LayRun.of(actor.workshop).get(pk=lay_run).plan or {}, lay_run)
+
+
+def searched(actor: User, run: UUID) -> tuple[Literal["none", "under_way", "done"], UUID | None]:
+    """Whether a shorter lay of a plan was looked for, and the search that is under way or waits."""
+    rows = LayRun.of(actor.workshop).filter(plan_run=run, kind__in=(LayRun.SHORTER, LayRun.HAND))
+    last = rows.order_by("-created_at").values_list("id", "state", "changed_at").first()
+    if last is None:
+        return "none", None
+    id, state, changed_at = last
+    broken_off = state == LayRun.RUNNING and timezone.now() - changed_at > SILENT
+    return ("under_way", id) if state in (LayRun.QUEUED, LayRun.RUNNING) and not broken_off else ("done", None)
+
+
+def best_length(workshop: Workshop, run: UUID) -> float | None:
+    """How long the lay of that plan is, in mm; None where there is none. The plans stay in the database."""
+    own = PlanRun.of(workshop).filter(pk=run).values_list("plan__lay__length_mm", flat=True).first()
+    return _chosen(workshop, {run: Chosen(None, own, None, [])})[run].lay_mm
+
+
+@dataclass(frozen=True)
+class Chosen:
+    """The search or the lay by hand that a plan is cut by, None for its own lay: how long that is in mm, with the cloth
+    it takes, both None without a lay; and what is found of it.
+    """
+
+    lay_run: UUID | None
+    lay_mm: float | None
+    length_mm: float | None
+    findings: list[dict[str, Any]]
+
+
+PARTS = "plan__lay__length_mm", "plan__yardage__length_mm", "plan__findings"
+
+
+def _chosen(workshop: Workshop, own: dict[UUID, Chosen]) -> dict[UUID, Chosen]:
+    """What each plan is cut by; `own` are the plans as they were made. One query; the plans stay in the database."""
+    found_for = LayRun.of(workshop).filter(plan_run__in=own, plan__isnull=False).exclude(kind=LayRun.REST)
+    chosen = dict(own)
+    rows = found_for.order_by("created_at").values_list(
+        "plan_run_id", "id", "kind", "plan__format", "plan__version", *PARTS
+    )
+    for plan, id, kind, form, version, lay_mm, length_mm, findings in rows:
+        length = chosen[plan].lay_mm
         # One that is no shorter still knows better how short a lay can be.
-        if best["lay"] and found["lay"]["length_mm"] <= best["lay"]["length_mm"]:
-            best = found
-    return best
+        if can_be_said({"format": form, "version": version}) and (
+            kind == LayRun.HAND or (length is not None and lay_mm <= length)
+        ):
+            chosen[plan] = Chosen(id, lay_mm, length_mm, findings or [])
+    return chosen
 
 
 @dataclass(frozen=True)
 class StoredPlan:
-    """Of a stored plan: how long its cloth is in mm (None where there is no lay), its findings, what is bought."""
+    """Of a stored plan as it is to be cut: how long its cloth is in mm (None where there is no lay), its findings, what
+    is bought.
+    """
 
     length_mm: float | None
     findings: list[dict[str, Any]]
@@ -58,14 +118,15 @@ class StoredPlan:
 def stored_plans(actor: User, hashes: dict[UUID, str]) -> dict[UUID, StoredPlan]:
     """What is asked of the plans of several orders, by order, each as its job stands: `hashes` are the jobs'.
 
-    One query; the plans themselves stay in the database.
+    Two queries; the plans themselves stay in the database.
     """
     rows = PlanRun.of(actor.workshop).filter(order_id__in=hashes, job_hash__in=set(hashes.values()))
-    parts = rows.values_list(
-        "order_id", "job_hash", "plan__yardage__length_mm", "plan__findings", "plan__notions", named=False
-    )
+    parts = [
+        part for part in rows.values_list("order_id", "job_hash", "id", "plan__notions", *PARTS)
+        if hashes[part[0]] == part[1]
+    ]  # fmt: skip
+    own = {id: Chosen(None, lay_mm, length_mm, findings or []) for _, _, id, _, lay_mm, length_mm, findings in parts}
+    best = _chosen(actor.workshop, own)
     return {
-        order: StoredPlan(length, findings or [], notions or [])
-        for order, job_hash, length, findings, notions in parts
-        if hashes[order] == job_hash
+        order: StoredPlan(best[id].length_mm, best[id].findings, notions or []) for order, _, id, notions, *_ in parts
     }

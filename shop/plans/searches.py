@@ -2,7 +2,7 @@
 
 from datetime import timedelta
 from typing import Any
-from uuid import UUID
+from uuid import UUID, uuid5
 
 from django.db import transaction
 from django.utils import timezone
@@ -13,7 +13,7 @@ from shop.accounts.writing import add, check_room, locked, own
 from shop.bridge.drafting import check_hand
 from shop.errors import ShopError
 from shop.plans.models import LayRun, PlanRun
-from shop.plans.tasks import improve_lay
+from shop.plans.tasks import AUTO, improve_lay
 
 LONGEST = 600
 """The longest a search may take, in seconds."""
@@ -66,7 +66,7 @@ def start_lay_run(
         if known is not None:
             return known
         waiting = LayRun.of(actor.workshop).filter(state__in=(LayRun.QUEUED, LayRun.RUNNING))
-        mine = waiting.filter(changed_by=actor).values_list("seconds", "gone_ms")
+        mine = waiting.filter(changed_by=actor, auto=False).values_list("seconds", "gone_ms")
         if len(mine) >= MOST_AT_ONCE:
             raise BusyError(max(1, round(min(seconds - gone_ms / 1000 for seconds, gone_ms in mine))))
         check_room_of_order(actor, plan)
@@ -77,9 +77,28 @@ def start_lay_run(
         if hand is not None:
             check_hand(plan.job, hand)
         # Who has many waiting stands behind who has few.
-        behind = waiting.count()
+        behind = waiting.filter(auto=False).count()
         add(run)
+        waiting.filter(auto=True, state=LayRun.RUNNING).update(gives_way=True)
         improve_lay.configure(priority=-behind).defer(lay_run=str(run.id))
+    return run
+
+
+def begin_by_itself(*, actor: User, plan_run: UUID) -> LayRun | None:
+    """The search that is begun once for every plan that is looked at, without anybody's asking; None where its lay was
+    searched or moved by hand already, or it has none.
+    """
+    allow(actor, "lays")
+    with transaction.atomic():
+        plan = locked(PlanRun, actor, plan_run)
+        id = uuid5(plan.id, "auto")
+        known = LayRun.of(actor.workshop).filter(pk=id).first()
+        others = LayRun.of(actor.workshop).filter(plan_run=plan, kind__in=(LayRun.SHORTER, LayRun.HAND))
+        if known is not None or plan.plan["lay"] is None or others.exists():
+            return known
+        check_room_of_order(actor, plan)
+        run = add(LayRun(id=id, workshop=actor.workshop, changed_by=actor, plan_run=plan, auto=True))
+        improve_lay.configure(priority=AUTO).defer(lay_run=str(run.id))
     return run
 
 

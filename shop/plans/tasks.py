@@ -10,32 +10,42 @@ from procrastinate.contrib.django import app
 from shop.bridge.drafting import plan_with_lay
 from shop.bridge.lay import search_lay, try_savings
 from shop.plans.models import LayRun
+from shop.plans.queries import best_length
+
+AUTO = -1000
+"""The priority of a search that nobody asked for: behind all others."""
 
 
 @app.task(name="improve_lay", queue="lay", queueing_lock=None, retry=2)
 def improve_lay(*, lay_run: str) -> None:
     """Search until the time is over, none can be shorter, or a stop is asked for; keep each better lay.
 
-    A child that goes without its last line has broken off: the run has failed, what it found stays.
+    A child that goes without its last line has broken off: the run has failed, what it found stays. One that gives way
+    is put on the queue again.
     """
     # The queue carries no workshop: it serves all of them, and reads just the row it was given.
     rows = LayRun._base_manager.filter(pk=UUID(lay_run))
-    run = rows.select_related("plan_run").first()
+    run = rows.select_related("plan_run", "workshop").first()
     if run is None or run.state in (LayRun.DONE, LayRun.STOPPED):
         return
     _record(rows, run, state=LayRun.RUNNING)
-    stopped = ended = False
+    stopped = ended = gives_way = False
     asked = run.plan_run.job, run.seconds, run.seed
+    known = best_length(run.workshop, run.plan_run_id)
     if run.kind == LayRun.SAVINGS:
         _record(rows, run, found=[])
-    with closing(try_savings(*asked) if run.kind == LayRun.SAVINGS else search_lay(*asked, run.hand)) as lines:
+    with closing(try_savings(*asked, known) if run.kind == LayRun.SAVINGS else search_lay(*asked, run.hand)) as lines:
         for line in lines:
             if line is not None:
                 ended = ended or "plan" in line or "ended" in line
                 _record(rows, run, **_news(run, line))
-            if rows.values_list("stop_asked", flat=True).get():
-                stopped = True
+            stopped, gives_way = rows.values_list("stop_asked", "gives_way").get()
+            if stopped or gives_way:
                 break
+    if gives_way and not stopped and not ended:
+        _record(rows, run, state=LayRun.QUEUED, gives_way=False)
+        improve_lay.configure(priority=AUTO).defer(lay_run=lay_run)
+        return
     if run.lay is not None and run.plan is None:
         _record(rows, run, plan=plan_with_lay(run.plan_run.job, run.lay))
     _record(rows, run, state=LayRun.STOPPED if stopped else LayRun.DONE if ended else LayRun.FAILED)

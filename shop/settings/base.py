@@ -36,6 +36,7 @@ INSTALLED_APPS = [
     "shop.cloths",
     "shop.orders",
     "shop.plans",
+    "shop.chalk",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",

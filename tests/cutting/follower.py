@@ -151,6 +151,10 @@ class Chalk:
             at = said["cloth_mm"][1]
             assert abs(at[1 if upright else 0] - size) < 1e-3, said["say"]
             return None
+        if kind == "notch" and not said["from"]:
+            self.points[known] = self.points[said["along"].removeprefix("at ")]
+            self.notches.append(self.points[known])
+            return None
         start, end = self.tape(said)
         if kind == "line":
             # Through the end of a tape along the grain the line is square to it, and the other way round.

@@ -2,13 +2,17 @@
 
 import re
 import threading
+from uuid import uuid4
 
 import pytest
 from playwright.sync_api import Page, expect
 from procrastinate.contrib.django import app
 
 from demo import people
+from shop.accounts.models import User
 from shop.bridge.words import said_plan
+from shop.chalk.actions import tick
+from shop.chalk.models import Chalking
 from shop.orders.models import Garment
 from shop.plans.models import LayRun
 
@@ -45,6 +49,64 @@ def test_a_stale_edit_shows_both_values_and_takes_the_chosen_one(inside: Page):
     assert garment.choices == {"seat": "usual"}
 
 
+def test_what_is_chalked_does_not_move_and_another_goes_on_where_it_was_left(inside: Page):
+    """The first tick freezes the plan; the hip is changed elsewhere; somebody else chalks on; then it is begun anew."""
+    page = inside
+    page.get_by_role("link", name="Mark").first.click()
+    page.get_by_text("Call 1 of").wait_for()
+    for n in (2, 3, 4):
+        page.keyboard.press("PageDown")
+        page.locator(f"[data-call-n='{n}']").wait_for()
+    for _ in range(5):
+        page.keyboard.press("ArrowRight")
+    number = page.locator("[data-call]").inner_text()
+    expect(page.get_by_text("3 of 100 chalked")).to_be_visible()
+
+    other = page.context.new_page()
+    other.goto(page.url.replace("/mark", "/measure"))
+    other.get_by_role("button", name=re.compile("^hip( |$)")).click()
+    field = other.get_by_label("Read off the tape")
+    field.fill("42")
+    field.press("Enter")
+    expect(other.get_by_role("button", name=re.compile("^hip 42 inches"))).to_be_visible()
+
+    said = page.locator("[data-chalked]")
+    expect(said).to_contain_text("The chalk stays as it is. A newer plan differs: hip: 41 in before, 42 in now")
+    assert page.locator("[data-call]").inner_text() == number
+    chalked = Chalking._base_manager.get()
+    ivo = User.objects.create(username="ivo", first_name="Ivo", workshop=chalked.workshop, role="cutter")
+    plan = {"plan_run": chalked.plan_run_id, "stamp": chalked.stamp}
+    tick(actor=ivo, id=uuid4(), order=chalked.order_id, call=20, **plan)
+    expect(said).to_contain_text("Ivo is at front, ")
+    expect(said).to_contain_text("4 of 100 chalked")
+
+    other.goto(page.url)
+    other.locator("[data-call-n='4']").wait_for()
+    other.close()
+    page.get_by_role("button", name="Keep the chalk").click()
+    expect(said).not_to_contain_text("differs")
+    page.goto(f"{page.url.partition('?')[0]}?call=44")
+    tapes = page.get_by_role("region", name="Control tapes")
+    tapes.get_by_role("button", name="Reads so").first.click()
+    expect(tapes).to_contain_text(re.compile(r"So far they agree; \d to read"))
+    field = tapes.get_by_placeholder("or type it").nth(1)
+    field.fill("none")
+    field.press("Enter")
+    expect(tapes.get_by_role("alert")).to_contain_text("Type it like")
+    field.fill("3")
+    field.press("Enter")
+    expect(tapes).to_contain_text("do not cut")
+    page.goto(page.url.partition("?")[0])
+    page.locator("[data-call-n='4']").wait_for()
+    page.get_by_role("button", name="Rub out and start anew").click()
+    page.get_by_role("button", name="Yes, rub out 4 marks").click()
+    expect(said).to_have_count(0)
+    for _ in range(5):
+        page.keyboard.press("ArrowRight")
+    page.locator("[data-call-n='9']").wait_for()
+    expect(page.locator("[data-call]")).not_to_have_text(number)
+
+
 @pytest.fixture
 def worker():
     """A queue worker in a thread, ended when it has nothing left to do."""
@@ -70,7 +132,7 @@ def test_the_worker_shortens_the_lay_and_mark_follows(inside: Page, worker):
     expect(page.get_by_text("A shorter lay was found and taken.")).to_be_visible(timeout=30_000)
     thread.join()
     expect(row.get_by_role("img")).not_to_have_attribute("aria-label", before)
-    run = LayRun._base_manager.get()
+    run = LayRun._base_manager.get(auto=False)
     assert run.state == LayRun.DONE
     assert run.plan["lay"]["length_mm"] < run.plan_run.plan["lay"]["length_mm"]
     station(page, "Mark")
@@ -193,4 +255,4 @@ def test_a_piece_is_moved_by_hand_and_the_lay_is_kept(inside: Page):
     station(page, "Mark")
     station(page, "Lay")
     expect(row.get_by_role("img")).not_to_have_attribute("aria-label", before)
-    assert LayRun._base_manager.get().kind == LayRun.HAND
+    assert LayRun._base_manager.filter(kind=LayRun.HAND).count() == 1

@@ -38,6 +38,8 @@ def bodies_for(owner, order):
     shelf, plan = str(uuid4()), made["id"]
     on_shelf = {key: value for key, value in cloth.items() if key not in ("fold", "sections")}
     owner("PUT", f"/shelf/{shelf}", on_shelf | {"version": 0, "name": "Bolt", "form": "bolt"})
+    tick = {"order": ids["order"], "plan": plan, "stamp": made["stamp"], "call": 2}
+    chalk = owner("PUT", f"/ticks/{uuid4()}", tick)[1]["id"]
     return {
         ("POST", "/book"): {"text": "BEGIN:VCARD", "keep": False},
         ("PUT", f"/clients/{uuid4()}"): {"name": "Ada"},
@@ -57,6 +59,9 @@ def bodies_for(owner, order):
             "promised_on": soon,
             **{key: ids[key] for key in ("client", "sheet", "cloth")},
         },
+        ("PUT", f"/orders/{uuid4()}/again"): {"of": ids["order"], "promised_on": soon},
+        ("POST", f"/orders/{ids['order']}/passed"): {"station": "design"},
+        ("PUT", f"/steps/{uuid4()}"): {"order": ids["order"], "state": "sewing"},
         ("PUT", f"/orders/{uuid4()}/same"): {"of": ids["order"], "client": ids["client"]},
         ("PUT", f"/orders/{ids['order']}/shelf"): {"shelf": shelf},
         ("PUT", f"/overrulings/{uuid4()}"): {"sheet": ids["sheet"], "key": "hip"},
@@ -76,6 +81,8 @@ def bodies_for(owner, order):
         ("POST", f"/sheets/{ids['sheet']}/turn"): {"unit": "in"},
         ("PUT", f"/shelf/{shelf}"): on_shelf | {"version": 1, "name": "Bolt", "form": "bolt"},
         ("POST", f"/tape/{tape}/readings"): {"id": str(uuid4()), "typed": "41 in"},
+        ("PUT", f"/tape-readings/{uuid4()}"): {"chalk": chalk, "garment": "trousers", "panel": "front", "tape": 0},
+        ("PUT", f"/ticks/{uuid4()}"): tick | {"call": 1},
     }
 
 

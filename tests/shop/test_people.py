@@ -12,9 +12,9 @@ from tests.shop.conftest import Caller
 
 HELD = {
     "owner": set(RIGHTS),
-    "cutter": {"contacts", "clients", "measure", "orders", "lays"},
-    "apprentice": {"measure", "lays"},
-    "sewer": set(),
+    "cutter": {"contacts", "clients", "measure", "orders", "lays", "steps", "chalk", "cut"},
+    "apprentice": {"measure", "lays", "steps", "chalk"},
+    "sewer": {"steps"},
 }
 
 
@@ -37,6 +37,13 @@ def test_every_write_asks_for_its_right(team, order, new_id):
     client, sheet, garment, cloth = order["client"], order["sheet"], order["garments"][0], order["cloth"]
     made = team["owner"]("POST", f"/orders/{order['id']}/plan")[1]
     plan, placements = made["id"], made["plan"]["lay"]["placements"]
+    tick = {"order": order["id"], "plan": plan, "stamp": made["stamp"], "call": 1}
+    chalk = team["owner"]("PUT", f"/ticks/{new_id()}", tick)[1]["id"]
+    tape = {"chalk": chalk, "garment": "trousers", "panel": "front", "tape": 0}
+    other = next(one["id"] for one in team["owner"].get("/orders") if one["id"] != order["id"] and one["measured"] > 8)
+    theirs = team["owner"]("POST", f"/orders/{other}/plan")[1]
+    begun = {"order": other, "plan": theirs["id"], "stamp": theirs["stamp"], "call": 1}
+    to_cut = team["owner"]("PUT", f"/ticks/{new_id()}", begun)[1]["id"]
     keys = {"measure": "inseam", "typed": "30"}
     plain = {key: order[key] for key in ("version", "title", "promised_on")}
     writes = [
@@ -54,6 +61,14 @@ def test_every_write_asks_for_its_right(team, order, new_id):
         ("lays", "PUT", f"/plans/{plan}/hand", {"id": new_id(), "placements": placements}),
         ("orders", "PUT", f"/shelf/{new_id()}", {"name": "Ours", "form": "bolt", "kind": "wool", "colour": "#202020", "width": "60"}),
         ("orders", "PUT", f"/orders/{order['id']}/shelf", {"shelf": None}),
+        ("orders", "PUT", f"/orders/{new_id()}/again", {"of": order["id"], "promised_on": order["promised_on"]}),
+        ("steps", "PUT", f"/steps/{new_id()}", {"order": order["id"], "state": "sewing"}),
+        ("steps", "POST", f"/orders/{order['id']}/passed", {"station": "design"}),
+        ("lays", "POST", f"/plans/{plan}/search", None),
+        ("chalk", "PUT", f"/ticks/{new_id()}", tick | {"call": 2}),
+        ("chalk", "PUT", f"/tape-readings/{new_id()}", tape),
+        ("chalk", "POST", f"/chalks/{chalk}/rub-out", None),
+        ("cut", "POST", f"/chalks/{to_cut}/cut", None),
         ("contacts", "GET", "/book", None),
         ("contacts", "GET", f"/clients/{client['id']}/export?kind=vcard", None),
         ("remove", "GET", f"/clients/{client['id']}/export", None),
@@ -83,6 +98,7 @@ def as_json(body):
 def test_no_write_is_forgotten_in_the_table_of_rights(team, order):
     """Every path that writes refuses a sewer, but for the plan, the session and what only reads."""
     free = {"/orders/{id}/plan", "/flat", "/plans/{id}/number", "/drafts/{method}/number"}
+    free |= {"/steps/{id}", "/orders/{id}/passed"}  # how far an order is, everybody may say
     described = api.get_openapi_schema(path_prefix="/")
     for path, methods in described["paths"].items():
         for method, about in methods.items():

@@ -3,6 +3,7 @@
 from cutting.words.en.calls import call_say, call_words, chalk_name
 from cutting.words.en.checks import check_labels, check_say
 from cutting.words.en.choices import choice_words, group_name, rule_name, source_name
+from cutting.words.en.controls import say_suspect
 from cutting.words.en.effects import say_effect
 from cutting.words.en.enough import saving_words
 from cutting.words.en.findings import say_finding
@@ -22,6 +23,6 @@ __all__ = [
     "about_way", "call_say", "call_words", "chalk_name", "check_labels", "check_say", "choice_words", "cloth_name", "cost_formula", "fold_words", "formula",
     "group_name", "half_name", "kind_name", "measure_name", "method_words",
     "notion_name", "number_name", "page", "panel_name", "piece_label", "posture", "rule_name", "saving_words",
-    "say_answer", "say_effect", "say_finding", "say_fold", "say_problem", "section_name", "sewn_to", "source_name", "style_name",
+    "say_answer", "say_effect", "say_finding", "say_fold", "say_problem", "say_suspect", "section_name", "sewn_to", "source_name", "style_name",
     "taking", "thickness_name", "yardage_formula",
 ]  # fmt: skip

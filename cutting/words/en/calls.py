@@ -27,6 +27,8 @@ DART = {
     "point": ("point", "The dart ends here."),
 }  # fmt: skip
 LEGS_OF_WAIST = {"one": "leg nearer the centre", "other": "leg nearer the side"}
+UNREAD = 0.8
+"""A tape of less, in mm, reads nothing: half a sixteenth of an inch."""
 NUMBERED = re.compile(r"(point|corner) \d")
 """What is told apart by a number has no article."""
 NUMBERS = ("", "first ", "second ", "third ", "fourth ", "fifth ")
@@ -59,6 +61,8 @@ def call_words(call: Call) -> CallWords:
     if call.source is not None and call.along is not None:
         start, along = _from(call), _along(call.panel, call.along)
         along = ", ".join(part for part in (along, towards) if part)
+        if is_there(call):
+            start, along = "", f"at {start}"
     elif call.kind == "meet":
         lines = [chalk_name(call.panel, name) for name in call.through]
         along = f"where {lines[0]} and {lines[1]} cross" if len(lines) == 2 else f"at {lines[0]}"
@@ -69,6 +73,12 @@ def call_words(call: Call) -> CallWords:
     if call.inside:
         along += ", on the sewing line"
     return CallWords(title, chalk_name(call.panel, call.name), reason, start, along)
+
+
+def is_there(call: Call) -> bool:
+    """Whether a notch or a first line of a piece is on what its tape would start at: there is nothing to measure."""
+    nothing = call.length is not None and abs(call.length.mm) < UNREAD
+    return nothing and (call.kind == "notch" or call.stage == "place")
 
 
 def call_say(named: str, shown: str, start: str, along: str) -> str:

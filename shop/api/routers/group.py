@@ -6,6 +6,7 @@ from django.http import HttpRequest
 from ninja import Router, Schema
 
 from shop.api.auth import person
+from shop.api.incoming import Day
 from shop.api.routers.orders import OrderOut, order_out
 from shop.clients import seen
 from shop.orders import group, queries
@@ -18,6 +19,13 @@ router = Router(tags=["group"])
 class SameIn(Schema):
     of: UUID
     client: UUID
+
+
+class AgainIn(Schema):
+    """The order that is made again, and by when."""
+
+    of: UUID
+    promised_on: Day
 
 
 class MemberOut(Schema):
@@ -62,6 +70,13 @@ class GroupOut(Schema):
 
 class SpreadOut(Schema):
     orders: int
+
+
+@router.put("/orders/{id}/again", response=OrderOut)
+def put_again(request: HttpRequest, id: UUID, body: AgainIn) -> OrderOut:
+    """The same again for the same client: from the newest sheet, by another day."""
+    made = group.put_again(actor=person(request), id=id, of=body.of, promised_on=body.promised_on)
+    return order_out(request, queries.order(person(request), made.id))
 
 
 @router.put("/orders/{id}/same", response=OrderOut)

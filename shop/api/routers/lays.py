@@ -106,6 +106,19 @@ def start(request: HttpRequest, id: UUID, body: LayRunIn) -> LayRunOut:
     )  # fmt: skip
 
 
+class BegunOut(Schema):
+    """`run` is null where the plan has no lay, or its lay was searched or moved by hand already."""
+
+    run: LayRunOut | None
+
+
+@router.post("/plans/{id}/search", response=BegunOut)
+def begin_by_itself(request: HttpRequest, id: UUID) -> BegunOut:
+    """Begin the one search that every plan that is looked at has, behind all that somebody asked for."""
+    run = searches.begin_by_itself(actor=person(request), plan_run=id)
+    return BegunOut(run=None if run is None else _out(request, run))
+
+
 class HandIn(Schema):
     """Where every piece is; `id` is the move's own."""
 

@@ -1,12 +1,14 @@
 """Orders, garments, cloth, and the plan of an order."""
 
-from datetime import date
-from typing import Annotated, Any, Literal
+from datetime import date, datetime
+from typing import Annotated, Any, Literal, cast
 from uuid import UUID
 
 from django.http import HttpRequest
+from django.utils import timezone
 from ninja import Field, Query, Router, Schema
 
+from shop.accounts.models import User
 from shop.accounts.reading import page_of
 from shop.accounts.rights import rights_of
 from shop.accounts.writing import own
@@ -18,20 +20,24 @@ from shop.bridge.drafting import PlanShape, WidthShape
 from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
 from shop.bridge.trade import session_of
 from shop.bridge.words import said_plan
+from shop.chalk.queries import chalk_states, chalked_plan, name_of, newer, open_chalking
 from shop.clients import seen
 from shop.clients.queries import counting
 from shop.cloths import actions as cloths
 from shop.cloths.models import Cloth
-from shop.orders import actions, queries
+from shop.orders import actions, life, queries
 from shop.orders.group import members
 from shop.orders.models import Cut, Garment, Order
 from shop.orders.whole import whole_order, whole_orders
 from shop.plans.job import needs_of_order, outfit_id
 from shop.plans.making import plan_order, plan_together, widths_of
 from shop.plans.models import PlanRun
-from shop.plans.queries import best_plan
+from shop.plans.queries import best, searched
 
 router = Router(tags=["orders"])
+State = life.State
+ClothName = Literal["main", "other", "all"]
+"""A cloth of an order, or the one that a whole group is cut from."""
 
 
 class NewGarmentIn(Schema):
@@ -103,6 +109,28 @@ class ClothOut(ClothIn):
     id: UUID
 
 
+class GivenIn(Schema):
+    """A state given to an order by hand."""
+
+    order: UUID
+    state: State
+
+
+class GivenOut(Schema):
+    """A state that was given by hand: by whom and when."""
+
+    id: UUID
+    state: State
+    by: str
+    at: datetime
+
+
+class PassedIn(Schema):
+    """A station where somebody chose, or looked and went on."""
+
+    station: Literal["measure", "design", "cloth", "lay", "mark", "check"]
+
+
 class TicketOut(Schema):
     """One order on the bench."""
 
@@ -114,6 +142,9 @@ class TicketOut(Schema):
     promised_on: date
     measured: int
     styles: list[str]
+    state: State
+    late: bool = Field(description="whether it is past its day and not handed over")
+    passed: list[str] = Field(description="the stations where somebody chose, or looked and went on")
 
 
 class CutOut(Schema):
@@ -141,16 +172,27 @@ class OrderOut(Schema):
     session: str = Field(description="what its garments ask to be measured")
     needs: list[str] = Field(description="the points they cannot be drafted without")
     group: int = Field(description="how many orders it is one of that share an outfit; 1 where it is alone")
+    state: State
+    steps: list[GivenOut] = Field(description="the states that were given by hand, the last first")
+    passed: list[str] = Field(description="the stations where somebody chose, or looked and went on")
 
 
 class PlanAnswer(Schema):
-    """A stored plan; `plan` is the file of docs/file-formats.md."""
+    """A stored plan; `plan` is the file of docs/file-formats.md, `stamp` another where anything of it moved."""
 
     id: UUID
+    stamp: str
     plan: PlanShape
     clients: dict[str, str] = Field(
         default_factory=dict, description="where outfits of several clients are cut from the cloth: names by outfit"
     )
+    newer: list[str] = Field(
+        default_factory=list, description="what the order as it stands has otherwise than the plan it is chalked by"
+    )
+    searched: Literal["none", "under_way", "done"] = Field(
+        "done", description="whether a shorter lay was looked for: none of its figures falls any more where it is done"
+    )
+    search: UUID | None = Field(None, description="the search that is under way")
 
 
 def _garment(row: Garment) -> GarmentOut:
@@ -182,29 +224,69 @@ def order_out(request: HttpRequest, row: Order) -> OrderOut:
     other = whole.other_cloth
     shown: list[seen.What] = ["measures", "contacts"] if "contacts" in rights_of(actor) else ["measures"]
     seen.note(actor, [row.client_id], *shown)
+    steps = life.steps(actor, row.id)
     return OrderOut(
         id=row.id, version=row.version, title=row.title, promised_on=row.promised_on,
         client=client_out(request, row.client), sheet=sheet_out(request, row.sheet, whole.readings),
         cloth=_cloth(row.cloth), other_cloth=_cloth(other) if other else None, shelf=row.shelf_id,
         cut=_cut(queries.cut_for(actor, row.id)), garments=[_garment(garment) for garment in whole.garments],
         session=session_of([garment.style for garment in whole.garments]),
-        needs=needs_of_order(actor, whole),
+        needs=needs_of_order(actor, whole), passed=row.passed,
+        state=life.state_of(
+            steps[0].state if steps else None, len(counting(whole.readings)) >= life.MEASURED,
+            chalk_states(actor, [row.id]).get(row.id),
+        ),
+        steps=[
+            GivenOut(id=one.id, state=cast(State, one.state), by=name_of(one.changed_by), at=one.created_at)
+            for one in steps
+        ],
         group=members(actor, row).count() if row.group else 1,
     )  # fmt: skip
 
 
 @router.get("/orders", response=list[TicketOut])
-def bench(request: HttpRequest, page: Annotated[int, Query(ge=1, le=10_000)] = 1) -> list[TicketOut]:
-    """A page of the bench, of up to 40 orders, by their promised day."""
-    rows = list(page_of(queries.bench(person(request)), page, queries.ON_BENCH))
-    return [
-        TicketOut(
-            id=one.order.id, version=one.order.version, title=one.order.title, client=one.order.client_id,
-            client_name=one.order.client.name, promised_on=one.order.promised_on,
-            measured=len(counting(one.readings)), styles=[garment.style for garment in one.garments],
-        )
-        for one in whole_orders(person(request), rows)
-    ]  # fmt: skip
+def bench(
+    request: HttpRequest,
+    page: Annotated[int, Query(ge=1, le=10_000)] = 1,
+    find: Annotated[str, Query(max_length=80)] = "",
+) -> list[TicketOut]:
+    """A page of the bench, of up to 40 orders that wait, by their promised day; with `find` of all orders that have
+    those letters, the last promised first.
+    """
+    actor = person(request)
+    rows = list(page_of(queries.on_bench(actor, find.strip()), page, queries.ON_BENCH))
+    chalk = chalk_states(actor, [row.id for row in rows])
+    today = timezone.localdate()
+    tickets = []
+    for one in whole_orders(actor, rows):
+        row, measured = one.order, len(counting(one.readings))
+        state = life.state_of(getattr(row, "step", None), measured >= life.MEASURED, chalk.get(row.id))
+        tickets.append(TicketOut(
+            id=row.id, version=row.version, title=row.title, client=row.client_id, client_name=row.client.name,
+            promised_on=row.promised_on, measured=measured, styles=[garment.style for garment in one.garments],
+            state=state, late=row.promised_on < today and state not in queries.GONE, passed=row.passed,
+        ))  # fmt: skip
+    return tickets
+
+
+@router.put("/steps/{id}", response=OrderOut)
+def put_step(request: HttpRequest, id: UUID, body: GivenIn) -> OrderOut:
+    """Give an order a state by hand."""
+    life.put_step(actor=person(request), id=id, order=body.order, state=body.state)
+    return order_out(request, queries.order(person(request), body.order))
+
+
+@router.delete("/steps/{id}", response=OrderOut)
+def undo_step(request: HttpRequest, id: UUID) -> OrderOut:
+    """Take the last state that was given by hand back."""
+    gone = life.undo_step(actor=person(request), id=id)
+    return order_out(request, queries.order(person(request), gone.order_id))
+
+
+@router.post("/orders/{id}/passed", response=list[str])
+def passed(request: HttpRequest, id: UUID, body: PassedIn) -> list[str]:
+    """Note that somebody chose at a station, or looked there and went on; the stations that are passed."""
+    return life.note_passed(actor=person(request), order=id, station=body.station)
 
 
 @router.get("/orders/{id}", response=OrderOut)
@@ -232,31 +314,44 @@ def put_cloth(request: HttpRequest, id: UUID, body: ClothIn) -> ClothOut:
 def plan(
     request: HttpRequest,
     id: UUID,
-    cloth: Literal["main", "other", "all"] = "main",
+    cloth: ClothName = "main",
     unit: Literal["", "in", "cm"] = "",
+    chalked: bool = False,
 ) -> PlanAnswer:
     """The plan of the order as it stands, for one of its cloths, or with `all` for its whole group on one: made at the
-    first call, found at the next; with its best lay. Lengths are shown in `unit`, else in the workshop's.
+    first call, found at the next; with its best lay. With `chalked` the plan that the cloth is chalked by, where
+    somebody began. Lengths are shown in `unit`, else in the workshop's.
     """
-    row = queries.order(person(request), id)
-    if cloth == "all":
-        run = plan_together(actor=person(request), order=row)
-        others = queries.bench(person(request)).filter(pk__in=run.others)
-        names = {"": row.client.name} | {outfit_id(one): one.client.name for one in others}
-        seen.note(person(request), [row.client_id, *(one.client_id for one in others)], "measures")
-        return plan_answer(request, run, unit, names)
-    run = plan_order(actor=person(request), order=row, cut_from=cloth)
-    seen.note(person(request), [row.client_id], "measures")
-    return plan_answer(request, run, unit)
+    actor = person(request)
+    row = queries.order(actor, id)
+    chalking = open_chalking(actor, row.id, cloth) if chalked else None
+    if chalking is not None:
+        run, plan, stamp = chalking.plan_run, chalked_plan(chalking), chalking.stamp
+        told = newer(actor, row, chalking)
+    else:
+        made = plan_together(actor=actor, order=row) if cloth == "all" else plan_order(
+            actor=actor, order=row, cut_from=cloth
+        )  # fmt: skip
+        run, found = made, best(actor, made)
+        plan, stamp, told = found.plan, found.stamp, []
+    others = list(queries.bench(actor).filter(pk__in=run.others)) if run.others else []
+    names = {"": row.client.name} | {outfit_id(one): one.client.name for one in others} if cloth == "all" else {}
+    seen.note(actor, [row.client_id, *(one.client_id for one in others)], "measures")
+    said = said_plan(plan, unit or actor.workshop.unit)
+    return PlanAnswer(id=run.id, stamp=stamp, plan=said, clients=names, newer=told, **_search(actor, run))
 
 
-def plan_answer(
-    request: HttpRequest, run: PlanRun, unit: str = "", clients: dict[str, str] | None = None
-) -> PlanAnswer:
+def plan_answer(request: HttpRequest, run: PlanRun) -> PlanAnswer:
     """A stored plan with its best lay, in words."""
     actor = person(request)
-    said = said_plan(best_plan(actor, run), unit or actor.workshop.unit)
-    return PlanAnswer(id=run.id, plan=said, clients=clients or {})
+    found = best(actor, run)
+    said = said_plan(found.plan, actor.workshop.unit)
+    return PlanAnswer(id=run.id, stamp=found.stamp, plan=said, **_search(actor, run))
+
+
+def _search(actor: User, run: PlanRun) -> dict[str, Any]:
+    state, search = searched(actor, run.id)
+    return {"searched": state, "search": search}
 
 
 @router.post("/plans/{id}/number", response=OwnNumberOut)

@@ -1,5 +1,5 @@
 /** Orders, their garments and their cloths: read, and written row by row. */
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { planAnew, scopeOf } from "./anew";
 import { server, answered } from "./client";
 import { useRowWrite } from "./rows";
@@ -10,10 +10,63 @@ export type Order = Schemas["OrderOut"];
 export type Ticket = Schemas["TicketOut"];
 export type Garment = Schemas["GarmentOut"];
 export type Cloth = Schemas["ClothOut"];
+export type Station = Schemas["PassedIn"]["station"];
 
 const path = (id: string) => ({ params: { path: { id } } });
 
-export const useBench = () => useQuery({ queryKey: ["bench"], queryFn: () => answered(server.GET("/api/orders")) });
+/** The orders that wait; with `find` all that have those letters. */
+export const useBench = (find = "") =>
+  useQuery({
+    queryKey: ["bench", find],
+    queryFn: () => answered(server.GET("/api/orders", { params: { query: { find } } })),
+    placeholderData: keepPreviousData,
+  });
+
+/** What is done with an order as a whole: a state given or taken back, another day, the same again, a station passed. */
+export function useLife(id: string) {
+  const memory = useQueryClient();
+  const done = (order: Order) => {
+    memory.setQueryData(["order", order.id], order);
+    void memory.invalidateQueries({ queryKey: ["bench"] });
+  };
+  const step = useMutation({
+    mutationFn: (state: Order["state"]) =>
+      answered(server.PUT("/api/steps/{id}", { ...path(crypto.randomUUID()), body: { order: id, state } })),
+    onSuccess: done,
+  });
+  const undo = useMutation({
+    mutationFn: async () => {
+      const { steps } = await answered(server.GET("/api/orders/{id}", path(id)));
+      if (!steps[0]) return;
+      done(await answered(server.DELETE("/api/steps/{id}", path(steps[0].id))));
+    },
+  });
+  const move = useMutation({
+    mutationFn: async (promised_on: string) => {
+      const now = await answered(server.GET("/api/orders/{id}", path(id)));
+      const { version, title } = now;
+      const rows = { client: now.client.id, sheet: now.sheet.id, cloth: now.cloth.id };
+      return answered(
+        server.PUT("/api/orders/{id}", { ...path(id), body: { version, title, promised_on, garments: [], ...rows } }),
+      );
+    },
+    onSuccess: done,
+  });
+  const again = useMutation({
+    mutationFn: (promised_on: string) =>
+      answered(server.PUT("/api/orders/{id}/again", { ...path(crypto.randomUUID()), body: { of: id, promised_on } })),
+    onSuccess: done,
+  });
+  const pass = useMutation({
+    mutationFn: (station: Station) =>
+      answered(server.POST("/api/orders/{id}/passed", { ...path(id), body: { station } })),
+    onSuccess: (passed) => {
+      memory.setQueryData<Order>(["order", id], (was) => was && { ...was, passed });
+      void memory.invalidateQueries({ queryKey: ["bench"] });
+    },
+  });
+  return { step, undo, move, again, pass };
+}
 export const useOrder = (id: string) =>
   useQuery({ queryKey: ["order", id], queryFn: () => answered(server.GET("/api/orders/{id}", path(id))) });
 

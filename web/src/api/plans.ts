@@ -14,13 +14,19 @@ export type Piece = Schemas["PieceOut"];
 
 const path = (id: string) => ({ params: { path: { id } } });
 
-/** The plan of an order as it stands, in the workshop's unit or another; while a new one is made the last stays. */
-export const usePlan = (id: string, cloth: Cut = "main", unit: "" | Unit = "") =>
+/**
+ * The plan of an order as it stands, in the workshop's unit or another; while a new one is made the last stays. With
+ * `chalked` the one that the cloth is chalked by: the word for it changes where the server has another.
+ */
+export const usePlan = (id: string, cloth: Cut = "main", unit: "" | Unit = "", chalked = "", enabled = true) =>
   useQuery({
-    queryKey: ["plan", id, cloth, unit],
+    queryKey: ["plan", id, cloth, unit, chalked],
+    enabled,
     // The client widens fixed pairs such as [x, y] to lists; the description has them as pairs.
     queryFn: async () => {
-      const asked = server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth, unit } } });
+      const asked = server.POST("/api/orders/{id}/plan", {
+        params: { path: { id }, query: { cloth, unit, chalked: chalked !== "" } },
+      });
       const { clients, ...answer } = (await answered(asked)) as unknown as Schemas["PlanAnswer"];
       return {
         ...answer,

@@ -48,6 +48,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/chalks/{id}/cut": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Cut
+         * @description Confirm that it is cut: what it takes comes off the shelf.
+         */
+        post: operations["shop_api_routers_chalk_cut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chalks/{id}/rub-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Rub Out
+         * @description Begin anew by the order as it stands; the ticks are kept with the old plan.
+         */
+        post: operations["shop_api_routers_chalk_rub_out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chalks/{id}/tapes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Control Tapes
+         * @description The control tapes of a piece that is chalked: tapes that no mark was made with, and what they mean as read.
+         */
+        get: operations["shop_api_routers_chalk_control_tapes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -395,7 +455,8 @@ export interface paths {
         };
         /**
          * Bench
-         * @description A page of the bench, of up to 40 orders, by their promised day.
+         * @description A page of the bench, of up to 40 orders that wait, by their promised day; with `find` of all orders that have
+         *     those letters, the last promised first.
          */
         get: operations["shop_api_routers_orders_bench"];
         put?: never;
@@ -417,6 +478,46 @@ export interface paths {
         get: operations["shop_api_routers_orders_order"];
         /** Put Order */
         put: operations["shop_api_routers_orders_put_order"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Again
+         * @description The same again for the same client: from the newest sheet, by another day.
+         */
+        put: operations["shop_api_routers_group_put_again"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/chalk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Chalk
+         * @description How far a cloth of an order is chalked, and by which plan. It says nothing of a body, and is asked often.
+         */
+        get: operations["shop_api_routers_chalk_chalk"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -465,6 +566,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/passed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Passed
+         * @description Note that somebody chose at a station, or looked there and went on; the stations that are passed.
+         */
+        post: operations["shop_api_routers_orders_passed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/plan": {
         parameters: {
             query?: never;
@@ -477,7 +598,8 @@ export interface paths {
         /**
          * Plan
          * @description The plan of the order as it stands, for one of its cloths, or with `all` for its whole group on one: made at the
-         *     first call, found at the next; with its best lay. Lengths are shown in `unit`, else in the workshop's.
+         *     first call, found at the next; with its best lay. With `chalked` the plan that the cloth is chalked by, where
+         *     somebody began. Lengths are shown in `unit`, else in the workshop's.
          */
         post: operations["shop_api_routers_orders_plan"];
         delete?: never;
@@ -680,6 +802,26 @@ export interface paths {
          * @description A number of one's own beside the plan's: the difference, what it does, the slip it looks like.
          */
         post: operations["shop_api_routers_orders_check_own_number"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{id}/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin By Itself
+         * @description Begin the one search that every plan that is looked at has, behind all that somebody asked for.
+         */
+        post: operations["shop_api_routers_lays_begin_by_itself"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1112,6 +1254,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/steps/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Step
+         * @description Give an order a state by hand.
+         */
+        put: operations["shop_api_routers_orders_put_step"];
+        post?: never;
+        /**
+         * Undo Step
+         * @description Take the last state that was given by hand back.
+         */
+        delete: operations["shop_api_routers_orders_undo_step"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tape": {
         parameters: {
             query?: never;
@@ -1140,6 +1306,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tape-readings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Read Control Tape
+         * @description Note what a control tape read.
+         */
+        put: operations["shop_api_routers_chalk_read_control_tape"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tape/{code}/readings": {
         parameters: {
             query?: never;
@@ -1154,6 +1340,26 @@ export interface paths {
          * @description For the device: send a reading to a code.
          */
         post: operations["shop_api_routers_tape_send"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ticks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Tick
+         * @description Tick a call, or rub it out. The first tick freezes the plan.
+         */
+        put: operations["shop_api_routers_chalk_tick"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1200,6 +1406,29 @@ export interface components {
             ways: components["schemas"]["WayOut"][];
         };
         /**
+         * AgainIn
+         * @description The order that is made again, and by when.
+         */
+        AgainIn: {
+            /**
+             * Of
+             * Format: uuid
+             */
+            of: string;
+            /**
+             * Promised On
+             * Format: date
+             */
+            promised_on: string;
+        };
+        /**
+         * BegunOut
+         * @description `run` is null where the plan has no lay, or its lay was searched or moved by hand already.
+         */
+        BegunOut: {
+            run: components["schemas"]["LayRunOut"] | null;
+        };
+        /**
          * BodyOut
          * @description A body methods can be tried on: a client's newest sheet.
          */
@@ -1238,6 +1467,59 @@ export interface components {
              * @default
              */
             piece: string;
+        };
+        /**
+         * ChalkAnswer
+         * @description `chalk` is null where nobody began.
+         */
+        ChalkAnswer: {
+            chalk: components["schemas"]["ChalkOut"] | null;
+            /**
+             * Earlier
+             * @description how often it was rubbed out
+             */
+            earlier: number;
+        };
+        /**
+         * ChalkOut
+         * @description By which plan a cloth is chalked, how far, and who is at work.
+         */
+        ChalkOut: {
+            /**
+             * Began At
+             * Format: date-time
+             */
+            began_at: string;
+            /** Began By */
+            began_by: string;
+            /** Cut At */
+            cut_at: string | null;
+            /** Cut By */
+            cut_by: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Newer
+             * @description whether the order as it stands has anything otherwise; the plan says what
+             */
+            newer: boolean;
+            /** Places */
+            places: components["schemas"]["PlaceOut"][];
+            /**
+             * Plan
+             * Format: uuid
+             */
+            plan: string;
+            /** Stamp */
+            stamp: string;
+            /**
+             * Ticked
+             * @description the numbers of the calls that are chalked
+             */
+            ticked: number[];
         };
         /** CheckOut */
         CheckOut: {
@@ -1556,6 +1838,46 @@ export interface components {
             codes: string[];
         };
         /**
+         * ControlOut
+         * @description A control tape, and how it was last read: as typed, empty where it was as called; null where nobody read it.
+         */
+        ControlOut: {
+            /** Cloth Mm */
+            cloth_mm: [
+                [
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number
+                ]
+            ] | null;
+            /** From */
+            from_: string;
+            /** Mm */
+            mm: number;
+            /** N */
+            n: number;
+            /** Off Mm */
+            off_mm: number;
+            /** Shown */
+            shown: string;
+            /** To */
+            to: string;
+            /** Typed */
+            typed: string | null;
+        };
+        /**
+         * ControlsOut
+         * @description The control tapes of a piece; `verdict` is null where none is read yet.
+         */
+        ControlsOut: {
+            /** Tapes */
+            tapes: components["schemas"]["ControlOut"][];
+            verdict: components["schemas"]["VerdictOut"] | null;
+        };
+        /**
          * CutIn
          * @description A plan that was cut as its lay stands; `id` is the cut's own.
          */
@@ -1806,6 +2128,45 @@ export interface components {
             style: string;
             /** Version */
             version: number;
+        };
+        /**
+         * GivenIn
+         * @description A state given to an order by hand.
+         */
+        GivenIn: {
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "asked" | "agreed" | "measured" | "chalked" | "cut" | "sewing" | "fitting" | "finishing" | "ready" | "handed_over" | "called_off";
+        };
+        /**
+         * GivenOut
+         * @description A state that was given by hand: by whom and when.
+         */
+        GivenOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "asked" | "agreed" | "measured" | "chalked" | "cut" | "sewing" | "fitting" | "finishing" | "ready" | "handed_over" | "called_off";
         };
         /** GroupOut */
         GroupOut: {
@@ -2527,6 +2888,11 @@ export interface components {
             needs: string[];
             other_cloth: components["schemas"]["ClothOut"] | null;
             /**
+             * Passed
+             * @description the stations where somebody chose, or looked and went on
+             */
+            passed: string[];
+            /**
              * Promised On
              * Format: date
              */
@@ -2539,6 +2905,16 @@ export interface components {
             sheet: components["schemas"]["SheetOut"];
             /** Shelf */
             shelf: string | null;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "asked" | "agreed" | "measured" | "chalked" | "cut" | "sewing" | "fitting" | "finishing" | "ready" | "handed_over" | "called_off";
+            /**
+             * Steps
+             * @description the states that were given by hand, the last first
+             */
+            steps: components["schemas"]["GivenOut"][];
             /** Title */
             title: string;
             /** Version */
@@ -2639,6 +3015,17 @@ export interface components {
             segments: {
                 [key: string]: unknown;
             }[];
+        };
+        /**
+         * PassedIn
+         * @description A station where somebody chose, or looked and went on.
+         */
+        PassedIn: {
+            /**
+             * Station
+             * @enum {string}
+             */
+            station: "measure" | "design" | "cloth" | "lay" | "mark" | "check";
         };
         /** PasswordIn */
         PasswordIn: {
@@ -2742,6 +3129,23 @@ export interface components {
             strokes: components["schemas"]["StrokeOut"][];
         };
         /**
+         * PlaceOut
+         * @description Where somebody is who is at work: the call that was ticked last.
+         */
+        PlaceOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Call */
+            call: number;
+            /** Mine */
+            mine: boolean;
+            /** Who */
+            who: string;
+        };
+        /**
          * PlacementIn
          * @description Where a piece is put, in mm; the numbers of its layers and of its section.
          */
@@ -2797,7 +3201,7 @@ export interface components {
         };
         /**
          * PlanAnswer
-         * @description A stored plan; `plan` is the file of docs/file-formats.md.
+         * @description A stored plan; `plan` is the file of docs/file-formats.md, `stamp` another where anything of it moved.
          */
         PlanAnswer: {
             /**
@@ -2812,7 +3216,26 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            /**
+             * Newer
+             * @description what the order as it stands has otherwise than the plan it is chalked by
+             */
+            newer?: string[];
             plan: components["schemas"]["PlanOut"];
+            /**
+             * Search
+             * @description the search that is under way
+             */
+            search?: string | null;
+            /**
+             * Searched
+             * @description whether a shorter lay was looked for: none of its figures falls any more where it is done
+             * @default done
+             * @enum {string}
+             */
+            searched: "none" | "under_way" | "done";
+            /** Stamp */
+            stamp: string;
         };
         /**
          * PlanOut
@@ -2823,7 +3246,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.13.0
+             * @default 0.13.1
              */
             core: string;
             /** Findings */
@@ -3540,6 +3963,16 @@ export interface components {
             name: string;
         };
         /**
+         * SuspectOut
+         * @description A mark that may be off: the number of its call, and in words by how much and what that does.
+         */
+        SuspectOut: {
+            /** Call */
+            call: number;
+            /** Says */
+            says: string;
+        };
+        /**
          * TapeOut
          * @description `seq` grows with each reading; `heard_at` is its last sign of life.
          */
@@ -3553,6 +3986,28 @@ export interface components {
             /** Typed */
             typed: string;
         };
+        /**
+         * TapeReadIn
+         * @description What the control tape of that number read, as typed; empty where it was as called.
+         */
+        TapeReadIn: {
+            /**
+             * Chalk
+             * Format: uuid
+             */
+            chalk: string;
+            /** Garment */
+            garment: string;
+            /** Panel */
+            panel: string;
+            /** Tape */
+            tape: number;
+            /**
+             * Typed
+             * @default
+             */
+            typed: string;
+        };
         /** TeamOut */
         TeamOut: {
             /** Invitations */
@@ -3561,6 +4016,37 @@ export interface components {
             messages: components["schemas"]["MessageOut"][];
             /** People */
             people: components["schemas"]["PersonOut"][];
+        };
+        /**
+         * TickIn
+         * @description That a call of the plan that the page shows was chalked, or rubbed out.
+         */
+        TickIn: {
+            /** Call */
+            call: number;
+            /**
+             * Chalked
+             * @default true
+             */
+            chalked: boolean;
+            /**
+             * Cloth
+             * @default main
+             * @enum {string}
+             */
+            cloth: "main" | "other" | "all";
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /**
+             * Plan
+             * Format: uuid
+             */
+            plan: string;
+            /** Stamp */
+            stamp: string;
         };
         /**
          * TicketOut
@@ -3579,13 +4065,28 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            /**
+             * Late
+             * @description whether it is past its day and not handed over
+             */
+            late: boolean;
             /** Measured */
             measured: number;
+            /**
+             * Passed
+             * @description the stations where somebody chose, or looked and went on
+             */
+            passed: string[];
             /**
              * Promised On
              * Format: date
              */
             promised_on: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "asked" | "agreed" | "measured" | "chalked" | "cut" | "sewing" | "fitting" | "finishing" | "ready" | "handed_over" | "called_off";
             /** Styles */
             styles: string[];
             /** Title */
@@ -3634,6 +4135,18 @@ export interface components {
             key: string;
             /** Mm */
             mm: number;
+        };
+        /**
+         * VerdictOut
+         * @description What readings mean: whether they agree, whether the piece may be cut; the likeliest marks first.
+         */
+        VerdictOut: {
+            /** Agrees */
+            agrees: boolean;
+            /** May Cut */
+            may_cut: boolean;
+            /** Suspects */
+            suspects: components["schemas"]["SuspectOut"][];
         };
         /** WayOut */
         WayOut: {
@@ -3781,6 +4294,102 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FileOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_chalk_cut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChalkOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_chalk_rub_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChalkAnswer"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_chalk_control_tapes: {
+        parameters: {
+            query: {
+                garment: string;
+                panel: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ControlsOut"];
                 };
             };
             /** @description Refused, in words */
@@ -4491,6 +5100,7 @@ export interface operations {
         parameters: {
             query?: {
                 page?: number;
+                find?: string;
             };
             header?: never;
             path?: never;
@@ -4584,6 +5194,74 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_group_put_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgainIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_chalk_chalk: {
+        parameters: {
+            query?: {
+                cloth?: "main" | "other" | "all";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChalkAnswer"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_design_order_design: {
         parameters: {
             query?: {
@@ -4649,11 +5327,47 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_orders_passed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PassedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_orders_plan: {
         parameters: {
             query?: {
                 cloth?: "main" | "other" | "all";
                 unit?: "" | "in" | "cm";
+                chalked?: boolean;
             };
             header?: never;
             path: {
@@ -5010,6 +5724,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OwnNumberOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_lays_begin_by_itself: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BegunOut"];
                 };
             };
             /** @description Refused, in words */
@@ -5872,6 +6617,72 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_orders_put_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GivenIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_orders_undo_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_tape_listen: {
         parameters: {
             query?: never;
@@ -5957,6 +6768,41 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_chalk_read_control_tape: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TapeReadIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ControlsOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_tape_send: {
         parameters: {
             query?: never;
@@ -5978,6 +6824,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_chalk_tick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TickIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChalkOut"];
+                };
             };
             /** @description Refused, in words */
             "4XX": {

@@ -1,5 +1,5 @@
 /** Searches for a better lay, on the server's queue. */
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { planAnew } from "./anew";
 import { server, answered } from "./client";
@@ -8,6 +8,33 @@ import type { components } from "./schema.gen";
 type Held = components["schemas"]["HeldIn"];
 
 const path = (id: string) => ({ params: { path: { id } } });
+
+/**
+ * The one search that every plan has: begun by itself when somebody has looked at the plan for a moment, behind all that
+ * was asked for; its lay is taken when it is found. `begins` where this person may, and the station is about the cloth.
+ */
+export function useOwnSearch(
+  order: string,
+  plan: { id: string; searched: string; search?: string | null } | undefined,
+  begins: boolean,
+) {
+  const memory = useQueryClient();
+  const id = plan?.id;
+  const wanted = begins && plan?.searched === "none";
+  useEffect(() => {
+    if (!wanted || !id) return;
+    const begin = async () => {
+      const { run } = await answered(server.POST("/api/plans/{id}/search", path(id)));
+      if (run) await memory.invalidateQueries({ queryKey: ["plan", order] });
+    };
+    const later = setTimeout(() => void begin().catch(() => undefined), SETTLED);
+    return () => clearTimeout(later);
+  }, [wanted, id, order, memory]);
+  useLayRun(plan?.search ?? null, order);
+}
+
+/** A plan that is looked at for so many ms is searched. */
+const SETTLED = 1500;
 
 function useLayRun(id: string | null, order: string) {
   const memory = useQueryClient();

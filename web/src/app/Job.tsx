@@ -1,15 +1,19 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { lazy, Suspense, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { type Chalk, useChalk } from "../api/chalk";
 import { Refused } from "../api/client";
 import { useMay } from "../api/session";
-import { type Order, useOrder } from "../api/orders";
+import { type Order, type Station as Key, useLife, useOrder } from "../api/orders";
 import { type Cut, type Plan, usePlan } from "../api/plans";
+import { useOwnSearch } from "../api/searches";
 import type { Unit } from "../lengths/units";
 import { Chips } from "../ui/chips";
 import { KEYS, keyName, useKeys } from "../ui/keys";
 import { Unworkable } from "../ui/findings";
 import { Press } from "../ui/press";
+import { moment } from "../ui/day";
+import { Length } from "../ui/length";
 import { useWide } from "../ui/size";
 import { Says } from "../ui/words";
 import { NoGarment } from "./NoGarment";
@@ -21,10 +25,17 @@ const ClothStation = lazy(() => import("../features/cloth/ClothStation").then((m
 const Mark = lazy(() => import("../features/marking/Mark").then((m) => ({ default: m.Mark })));
 const LayStation = lazy(() => import("../features/lay/LayStation").then((m) => ({ default: m.LayStation })));
 const Check = lazy(() => import("../features/check/Check").then((m) => ({ default: m.Check })));
+const Confirm = lazy(() => import("../features/check/Confirm").then((m) => ({ default: m.Confirm })));
 
 /** Where what is cut from another cloth has a plan of its own, and where all of a group can be seen on one. */
 const TWO_CLOTHS = ["cloth", "mark", "lay"];
 const ALL = ["mark", "lay"];
+
+/** Where a shorter lay is looked for by itself. */
+const ABOUT_CLOTH = ["cloth", "lay", "mark"];
+
+/** Where the plan is read that is chalked. */
+const CHALKED = ["mark", "check"];
 
 /** The cloths whose plan a station can show. */
 function cutsOf(order: Order | undefined, station: string): { value: Cut; label: string }[] {
@@ -56,10 +67,18 @@ export function Job() {
   const cuts = cutsOf(order.data, station);
   const cut = cuts.find((one) => one.value === query.get("cloth"))?.value ?? "main";
   const [unit, setUnit] = useState<"" | Unit>("");
+  const byChalk = CHALKED.includes(station);
+  const answer = useChalk(id, cut, byChalk);
+  const chalk = answer.data?.chalk ?? null;
+  // What is chalked does not move: there the plan is read that was frozen by the first tick.
+  const frozen = byChalk && chalk ? `${chalk.id} ${chalk.newer}` : "";
   // Only Mark turns the unit; everywhere else it is the workshop's.
-  const plan = usePlan(id, cut, station === "mark" ? unit : "");
+  const plan = usePlan(id, cut, station === "mark" ? unit : "", frozen, !byChalk || !answer.isPending);
+  useOwnSearch(id, plan.data, ABOUT_CLOTH.includes(station) && cut !== "all" && !frozen && may("lays"));
   const wide = useWide();
   const onward = useNavigate();
+  const life = useLife(id);
+  const pass = (station: Key) => may("steps") && life.pass.mutate(station);
   const [keys, setKeys] = useState(false);
   const [list, setList] = useState(false);
   useKeys("job", (does, key) => {
@@ -77,16 +96,18 @@ export function Job() {
   }
   if (!order.data.garments.length) return <NoGarment order={id} />;
   const at = STATIONS.findIndex((one) => one.key === station);
-  const made = plan.isError ? undefined : plan.data?.plan;
+  const drawn = plan.isError ? undefined : plan.data?.plan;
   const needed = order.data.sheet.readings.length >= 4;
-  const reached = made ? (made.lay ? 5 : 2) : needed ? 1 : 0;
-  const stations = <Stations order={id} at={at} reached={reached} knots={knotsOf(made, plan.error)} />;
+  const passed = [...order.data.passed, ...(needed ? ["measure"] : [])];
+  const left = STATIONS.findIndex((one) => !passed.includes(one.key));
+  const reached = left < 0 ? STATIONS.length - 1 : left;
+  const stations = <Stations order={id} at={at} reached={reached} knots={knotsOf(drawn, plan.error)} />;
   return (
     <Box height="100%" display="flex" flexDirection="column">
       {wide ? (
         <Box padding="8" paddingBottom="0" display="flex" gap="8">
           {stations}
-          <Onward order={id} at={at} />
+          <Onward order={id} at={at} pass={pass} />
         </Box>
       ) : (
         <Box display="flex" alignItems="center" gap="8" height="48px" paddingInline="8" background="well">
@@ -124,6 +145,12 @@ export function Job() {
             You may look at this. Changing it is for {needs === "orders" ? "a cutter" : "who measures"} or the owner.
           </Says>
         )}
+        {chalk?.cut_at && !byChalk && drawn?.lay && (
+          <Says tone="plain">
+            It was cut on {moment(chalk.cut_at)} by {chalk.cut_by}. What is changed here does not change that cloth:
+            cutting it anew takes <Length mm={drawn.lay.length_mm} unit={drawn.unit as Unit} />.
+          </Says>
+        )}
         {cuts.length > 1 && (
           <Box padding="16" paddingBottom="0">
             <Chips
@@ -142,16 +169,19 @@ export function Job() {
               order={
                 cut === "other" ? { ...order.data, cloth: order.data.other_cloth!, shelf: null, cut: null } : order.data
               }
-              plan={made}
+              plan={drawn}
               planId={plan.data?.id ?? ""}
               error={plan.error}
+              cut={cut}
+              made={plan.data && { ...plan.data, newer: plan.data.newer ?? [] }}
+              chalk={chalk}
               turn={setUnit}
             />
           </Suspense>
         </Box>
         {!wide && station !== "mark" && station !== "measure" && (
           <Box padding="12" display="flex">
-            <Onward order={id} at={at} />
+            <Onward order={id} at={at} pass={pass} />
           </Box>
         )}
       </Box>
@@ -160,8 +190,8 @@ export function Job() {
 }
 
 /** To the next station; from the last one back to the bench. */
-function Onward({ order, at }: { order: string; at: number }) {
-  const next = STATIONS[at + 1];
+function Onward({ order, at, pass }: { order: string; at: number; pass: (station: Key) => unknown }) {
+  const [here, next] = [STATIONS[at], STATIONS[at + 1]];
   return (
     <chakra.span
       css={{
@@ -182,35 +212,48 @@ function Onward({ order, at }: { order: string; at: number }) {
       }}
       flex={{ base: "1", md: "0 0 auto" }}
     >
-      <Link to={next ? `/orders/${order}/${next.key}` : "/"}>{next ? `Next: ${next.name}` : "To the Bench"}</Link>
+      <Link to={next ? `/orders/${order}/${next.key}` : "/"} onClick={() => here && pass(here.key)}>
+        {next ? `Next: ${next.name}` : "To the Bench"}
+      </Link>
     </chakra.span>
   );
 }
 
+type Made = { id: string; stamp: string; newer: string[]; searched: string };
 type StationProps = {
   station: string;
   order: Order;
   plan: Plan | undefined;
   planId: string;
   error: Error | null;
+  cut: Cut;
+  made: Made | undefined;
+  chalk: Chalk | null;
   turn: (unit: Unit) => void;
 };
 
-function Station({ station, order, plan, planId, error, turn }: StationProps) {
+function Station({ station, order, plan, planId, error, cut, made, chalk, turn }: StationProps) {
   if (station === "measure") return <Measure order={order} plan={plan} error={error} />;
   if (station === "design") return <Design order={order} plan={plan} planId={planId} error={error} />;
-  if (station === "cloth") return <ClothStation order={order} plan={plan} planId={planId} error={error} />;
-  if (!plan) {
+  if (station === "cloth") return <ClothStation {...{ order, plan, planId, error }} falls={falls(made)} />;
+  if (!plan || !made) {
     return (
       <Box padding="24" maxWidth="640px">
         {error ? <Unworkable error={error} order={order.id} /> : "Drafting…"}
       </Box>
     );
   }
-  if (station === "mark") return <Mark order={order} plan={plan} planId={planId} turn={turn} />;
-  if (station === "lay") return <LayStation key={planId} order={order} plan={plan} planId={planId} />;
-  return <Check plan={plan} />;
+  if (station === "mark") return <Mark {...{ order, cut, plan, made, chalk, turn }} />;
+  if (station === "lay") return <LayStation key={planId} {...{ order, plan, planId }} falls={falls(made)} />;
+  return (
+    <Check plan={plan}>
+      <Confirm {...{ order, cut, plan, chalk }} />
+    </Check>
+  );
 }
+
+/** Whether a shorter lay may still be found. */
+const falls = (made: Made | undefined) => made !== undefined && made.searched !== "done";
 
 function Keys({ close }: { close: () => void }) {
   return (

@@ -3,8 +3,8 @@ import type { Plan } from "../api/plans";
 import type { Unit } from "../lengths/units";
 import { Length } from "./length";
 
-/** Cloth to buy, with its sum. */
-export function ToBuy({ plan, unit }: { plan: Plan; unit: Unit }) {
+/** Cloth to buy, with its sum, and whether it `falls` yet. */
+export function ToBuy({ plan, unit, falls }: { plan: Plan; unit: Unit; falls?: boolean }) {
   if (!plan.yardage) return null;
   return (
     <Box>
@@ -17,6 +17,11 @@ export function ToBuy({ plan, unit }: { plan: Plan; unit: Unit }) {
       <chakra.p color="ink2" fontSize="16px">
         {plan.yardage.formula}
       </chakra.p>
+      {falls && (
+        <chakra.p color="ink2" fontSize="16px">
+          A shorter lay is being looked for: this may still fall.
+        </chakra.p>
+      )}
       {plan.yardage.cost != null && (
         <p>
           <b>Costs {plan.yardage.cost}</b> = {plan.yardage.cost_formula}

@@ -3,6 +3,13 @@ export function day(iso: string): string {
   return new Date(`${iso}T12:00:00`).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
 }
 
+/** A moment in words, by the clock here: 23 Nov, 10:41. */
+export function moment(iso: string): string {
+  const at = new Date(iso);
+  const hour = at.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
+  return `${at.toLocaleDateString("en-GB", { day: "numeric", month: "short" })}, ${hour}`;
+}
+
 /** The day it is where this device is, so many days from now: 2026-11-23. Never the day of another time zone. */
 export function today(later = 0, now = new Date()): string {
   const at = new Date(now.getFullYear(), now.getMonth(), now.getDate() + later);

@@ -22,7 +22,8 @@ it("gives each key one meaning: a place inside a job shares none with the job", 
 });
 
 it.each([
-  [{ key: " " }, "next"],
+  [{ key: " " }, "chalked"],
+  [{ key: "ArrowRight" }, "next"],
   [{ key: " ", shiftKey: true }, "previous"],
   [{ key: "ArrowLeft" }, "previous"],
   [{ key: "L" }, "far"],

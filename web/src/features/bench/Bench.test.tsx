@@ -13,14 +13,16 @@ afterEach(() => {
 });
 
 const ticket = (id: string, more: object) => ({
-  id, version: 1, title: `Order ${id}`, client_name: "Marit Sol", promised_on: "2026-11-30", measured: 6, styles: ["palazzo"], ...more,
+  id, version: 1, title: `Order ${id}`, client_name: "Marit Sol", promised_on: "2026-11-30", measured: 6, styles: ["palazzo"],
+  state: "measured", late: false, passed: ["design", "cloth", "lay"], ...more,
 }); // prettier-ignore
 
 it("leads each order to the station it waits at, and says how long it has", async () => {
   const tickets = [
-    ticket("a", { promised_on: "2026-11-24", measured: 1 }),
+    ticket("a", { promised_on: "2026-11-24", measured: 1, state: "asked" }),
     ticket("b", {}),
-    ticket("c", { promised_on: "2026-11-20" }),
+    ticket("c", { promised_on: "2026-11-20", passed: ["design"] }),
+    ticket("d", { state: "cut" }),
   ];
   standIn({
     "GET /orders": () => ({ body: tickets }),
@@ -29,9 +31,9 @@ it("leads each order to the station it waits at, and says how long it has", asyn
   show(<Bench />);
   await screen.findByText("Order a");
   const links = screen.getAllByRole("link").map((link) => link.getAttribute("href"));
-  expect(links).toEqual(["/new", "/orders/a/measure", "/orders/b/mark", "/orders/c/mark"]);
+  expect(links).toEqual(["/new", "/orders/a/measure", "/orders/b/mark", "/orders/c/cloth", "/orders/d/check"]);
   expect(screen.getByText(/tomorrow$/)).toBeTruthy();
-  expect(screen.getByText(/in 7 days$/)).toBeTruthy();
+  expect(screen.getAllByText(/in 7 days$/)).toHaveLength(2);
   expect(screen.getByText(/3 days late$/)).toBeTruthy();
 });
 

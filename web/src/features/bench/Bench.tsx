@@ -4,14 +4,15 @@ import { Link } from "react-router";
 import { type Ticket, useBench } from "../../api/orders";
 import { useMay, useMe } from "../../api/session";
 import { styleName, useTrade } from "../../api/trade";
-import { Says } from "../../ui/words";
 import { daysTo, until } from "../../ui/day";
-
-const NEEDED = 4;
+import { field } from "../../ui/field";
+import { Says } from "../../ui/words";
+import { GONE, More, STATES } from "./More";
 
 /** Orders by promised day, each a ticket that hangs from a line. */
 export function Bench() {
-  const bench = useBench();
+  const [find, setFind] = useState("");
+  const bench = useBench(find.trim());
   const me = useMe();
   const may = useMay();
   const [now] = useState(() => Date.now());
@@ -32,9 +33,24 @@ export function Bench() {
         </chakra.h1>
         {may("orders") && <LinkPress to="/new">Add an order</LinkPress>}
       </Box>
+      <chakra.input
+        {...field}
+        type="search"
+        maxWidth="420px"
+        marginBottom="16"
+        aria-label="Find an order"
+        placeholder="Title or client; handed over ones too"
+        maxLength={80}
+        value={find}
+        onChange={(event) => setFind(event.target.value)}
+      />
       {bench.isError && <Says tone="wrong">{bench.error.message}</Says>}
       {bench.data?.length === 0 && (
-        <Says tone="plain">Nothing waits. Add an order: a client, a garment and a day.</Says>
+        <Says tone="plain">
+          {find.trim()
+            ? `No order has “${find.trim()}” in its title or its client’s name.`
+            : "Nothing waits. Add an order: a client, a garment and a day."}
+        </Says>
       )}
       <chakra.ul
         listStyleType="none"
@@ -75,6 +91,19 @@ function LinkPress({ to, children, kind = "main" }: { to: string; children: stri
   );
 }
 
+/** The first station that nobody passed yet; a cut order's sewer looks at Check. */
+function waitsAt(ticket: Ticket): { station: string; name: string } {
+  if (["cut", "sewing", "fitting", "finishing", "ready", ...GONE].includes(ticket.state)) {
+    return { station: "check", name: "Check" };
+  }
+  if (ticket.state === "chalked") return { station: "mark", name: "Mark" };
+  if (ticket.state !== "measured") return { station: "measure", name: "Measure" };
+  const left = (["design", "cloth", "lay"] as const).find((one) => !ticket.passed.includes(one));
+  return left
+    ? { station: left, name: { design: "Design", cloth: "Cloth", lay: "Lay" }[left] }
+    : { station: "mark", name: "Mark" };
+}
+
 function day(iso: string): string {
   const date = new Date(`${iso}T12:00:00`);
   return date.toLocaleDateString("en-GB", { weekday: "short", day: "numeric", month: "long" });
@@ -83,7 +112,7 @@ function day(iso: string): string {
 function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
   const trade = useTrade();
   const may = useMay();
-  const ready = ticket.measured >= NEEDED;
+  const next = waitsAt(ticket);
   const due = daysTo(ticket.promised_on, new Date(now));
   return (
     <chakra.li position="relative" paddingTop={{ md: "24" }}>
@@ -108,8 +137,9 @@ function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
         display="grid"
         gap="8"
       >
-        <chakra.p color={due <= 3 ? "madder" : "ink2"} fontSize="16px">
-          {day(ticket.promised_on)}, {until(due)}
+        <chakra.p color={due <= 3 && !GONE.includes(ticket.state) ? "madder" : "ink2"} fontSize="16px">
+          {day(ticket.promised_on)}
+          {!GONE.includes(ticket.state) && `, ${until(due)}`}
         </chakra.p>
         <chakra.h2 fontSize="20px" fontWeight={600} lineHeight="1.25">
           {ticket.title}
@@ -118,9 +148,13 @@ function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
           {ticket.client_name}
           <chakra.span color="ink2">, {ticket.styles.map((style) => styleName(trade, style)).join(", ")}</chakra.span>
         </p>
-        <LinkPress to={`/orders/${ticket.id}/${ready ? "mark" : "measure"}`}>
-          {ready ? "Mark" : may("measure") ? "Measure" : "Look"}
+        <chakra.p color="ink2" fontSize="16px">
+          {STATES[ticket.state]}
+        </chakra.p>
+        <LinkPress to={`/orders/${ticket.id}/${next.station}`}>
+          {next.station === "measure" && !may("measure") ? "Look" : next.name}
         </LinkPress>
+        <More ticket={ticket} />
       </Box>
     </chakra.li>
   );

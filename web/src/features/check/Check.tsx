@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { Fragment, useState } from "react";
+import { Fragment, type ReactNode, useState } from "react";
 import type { Plan } from "../../api/plans";
 import { boxOf, pathOf, sideBySide } from "../../drawing/frame";
 import { garmentName, LEGS } from "../../drawing/names";
@@ -50,12 +50,13 @@ const SHOWS: Record<string, { edges?: string[]; level?: string; strips?: boolean
   "torso.crotch": { edges: ["crotch", "back_crotch"] },
 };
 
-/** Each line a fact with its two numbers, what is wrong first; the drawing shows where. */
-export function Check({ plan }: { plan: Plan }) {
+/** Each line a fact with its two numbers, what is wrong first; the drawing shows where. Under them what follows. */
+export function Check({ plan, children }: { plan: Plan; children?: ReactNode }) {
   const unit = plan.unit as Unit;
   const checks = [...plan.checks].sort((a, b) => Number(a.ok) - Number(b.ok));
   const [open, setOpen] = useState(0);
   const wrong = checks.filter((check) => !check.ok).length;
+  const stops = plan.findings.filter((finding) => finding.weight === "stop").length;
   return (
     <WithMargin>
       <Box
@@ -69,10 +70,12 @@ export function Check({ plan }: { plan: Plan }) {
         alignContent="start"
       >
         <Box>
-          <chakra.h1 fontSize="26px" fontWeight={600} color={wrong ? "madder" : "moss"}>
+          <chakra.h1 fontSize="26px" fontWeight={600} color={wrong || stops ? "madder" : "moss"}>
             {wrong
               ? `${wrong} of ${checks.length} do not hold`
-              : `All ${checks.length} hold: it goes round and goes together`}
+              : stops
+                ? `All ${checks.length} hold, but it cannot be cut so: what stops it is said beside the drawing`
+                : `All ${checks.length} hold: it goes round and goes together`}
           </chakra.h1>
           <chakra.ul listStyleType="none" marginTop="12">
             {checks.map((check, k) => (
@@ -113,6 +116,7 @@ export function Check({ plan }: { plan: Plan }) {
             ))}
           </chakra.ul>
           <WholeLedger plan={plan} unit={unit} />
+          {children}
         </Box>
         {checks[open] && <Where plan={plan} check={checks[open]} />}
       </Box>

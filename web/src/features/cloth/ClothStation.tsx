@@ -20,10 +20,10 @@ import { FromShelf } from "./FromShelf";
 import { InHand } from "./InHand";
 import { Sections } from "./Sections";
 
-type ClothProps = { order: Order; plan: Plan | undefined; planId: string; error: Error | null };
+type ClothProps = { order: Order; plan: Plan | undefined; planId: string; error: Error | null; falls: boolean };
 
 /** Kind and width, the fold drawn from its end, how deep it must be, and what to buy. */
-export function ClothStation({ order, plan, planId, error }: ClothProps) {
+export function ClothStation({ order, plan, planId, error, falls }: ClothProps) {
   const put = usePutCloth(order.id, order.cloth.id);
   const cloth = order.cloth;
   const trade = useTrade();
@@ -116,7 +116,7 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
         </Box>
         {plan && (
           <Box display="grid" gap="24" alignContent="start">
-            <InHand key={planId} order={order} plan={plan} planId={planId} unit={unit} />
+            <InHand key={planId} {...{ order, plan, planId, unit }} choose={(fold) => void keep({ fold })} />
             {cloth.fold === "sections" ? (
               <Sections plan={plan} cloth={cloth} unit={unit} choose={(sections) => void keep({ sections })} />
             ) : (
@@ -129,7 +129,7 @@ export function ClothStation({ order, plan, planId, error }: ClothProps) {
       </Box>
       <Margin>
         {error && <Unworkable error={error} order={order.id} />}
-        {plan && !error && <ToBuy plan={plan} unit={unit} />}
+        {plan && !error && <ToBuy plan={plan} unit={unit} falls={falls} />}
         {plan && !error && <Findings plan={plan} />}
       </Margin>
     </WithMargin>

@@ -18,16 +18,17 @@ const saving = (code: string, saves_mm: number, enough: boolean) => ({
   enough,
 });
 const short = { code: "cloth.short", weight: "stop", where: "cloth.length", words: "The lay needs 79 in.", params: {} };
+const choose = vi.fn();
 const page = (length: string, findings: unknown[]) => {
   const run = {
     id: "r",
     state: "done",
     tried: 3,
-    found: [saving("now", 0, false), saving("hem", 50, false), saving("open", 120, true)],
+    found: [saving("now", 0, false), saving("hem", 50, false), saving("fold.open", 120, true)],
   };
   const calls = standIn({ "PUT /lay-runs/.*": () => ({ body: run }), "GET /lay-runs/.*": () => ({ body: run }) });
   const held = { ...order, cloth: { ...order.cloth, length } };
-  show(<InHand order={held} plan={{ ...plan, findings } as Plan} planId="p" unit="in" />);
+  show(<InHand order={held} plan={{ ...plan, findings } as Plan} planId="p" unit="in" choose={choose} />);
   return calls;
 };
 
@@ -51,8 +52,10 @@ it("tries savings and lists them by what they save, each with what it needs", as
     within(table)
       .getAllByRole("rowheader")
       .map((one) => one.textContent),
-  ).toEqual(["Way now", "Way open", "Way hem"]);
+  ).toEqual(["Way now", "Way fold.open", "Way hem"]);
   const rows = within(table).getAllByRole("row").slice(1);
-  expect(rows.map((row) => row.lastChild!.textContent)).toEqual(["no", "yes", "no"]);
+  expect(rows.map((row) => within(row).getAllByRole("cell")[2]!.textContent)).toEqual(["no", "yes", "no"]);
+  fireEvent.click(within(table).getByRole("button", { name: "Fold it so" }));
+  expect(choose).toHaveBeenCalledWith("open");
   expect(calls[0]!.body).toMatchObject({ plan: "p", kind: "savings" });
 });

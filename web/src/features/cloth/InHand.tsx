@@ -8,10 +8,10 @@ import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 
 const EACH = 2;
-type Props = { order: Order; plan: Plan; planId: string; unit: Unit };
+type Props = { order: Order; plan: Plan; planId: string; unit: Unit; choose: (fold: string) => void };
 
 /** Whether the cloth in hand is enough, and what would make it so: each saving drafted and laid for real. */
-export function InHand({ order, plan, planId, unit }: Props) {
+export function InHand({ order, plan, planId, unit, choose }: Props) {
   const search = useSearch(order.id, planId, "savings");
   const { run: look, working } = search;
   const short = plan.findings.find((finding) => finding.code === "cloth.short");
@@ -52,6 +52,7 @@ export function InHand({ order, plan, planId, unit }: Props) {
               <th>saves</th>
               <th>needs</th>
               <th>enough</th>
+              <th />
             </chakra.tr>
           </thead>
           <tbody>
@@ -67,6 +68,13 @@ export function InHand({ order, plan, planId, unit }: Props) {
                 <chakra.td color={saving.enough ? "moss" : "ink2"} fontWeight={saving.enough ? 600 : 400}>
                   {saving.enough ? "yes" : "no"}
                 </chakra.td>
+                <td>
+                  {saving.code.startsWith("fold.") && (
+                    <Press kind="quiet" onClick={() => choose(saving.code.slice("fold.".length))}>
+                      Fold it so
+                    </Press>
+                  )}
+                </td>
               </chakra.tr>
             ))}
           </tbody>

@@ -20,7 +20,9 @@ import { LayTable } from "./LayTable";
 import { LongTable } from "./LongTable";
 
 /** The whole cloth lengthwise with every piece on it, what the lay is compared with, and the search for a shorter one. */
-export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; planId: string }) {
+type LayProps = { order: Order; plan: Plan; planId: string; falls?: boolean };
+
+export function LayStation({ order, plan, planId, falls }: LayProps) {
   const search = useSearch(order.id, planId, "shorter");
   const { run } = search;
   const unit = plan.unit as Unit;
@@ -161,7 +163,7 @@ export function LayStation({ order, plan, planId }: { order: Order; plan: Plan; 
           {lay.sections.length > 1 && <b>{section.cut}. </b>}
           {section.say}
         </p>
-        <ToBuy plan={plan} unit={unit} />
+        <ToBuy plan={plan} unit={unit} falls={falls} />
         <Rivals plan={plan} lay={lay} section={section} unit={unit} used={plan.yardage?.utilisation ?? 0} />
         <Matched plan={plan} lay={lay} unit={unit} />
         <CutOff key={order.cut?.id} order={order} plan={plan} planId={planId} unit={unit} />

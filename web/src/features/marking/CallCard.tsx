@@ -1,12 +1,16 @@
 import { Box, chakra } from "@chakra-ui/react";
+import type { ReactNode } from "react";
 import { useParams, useSearchParams } from "react-router";
 import { useOrder } from "../../api/orders";
+import { useChalk } from "../../api/chalk";
 import { type Cut, type Mark, type Plan, usePlan } from "../../api/plans";
 import { pieceName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
+import { day } from "../../ui/day";
 import { Length } from "../../ui/length";
 import { Unworkable } from "../../ui/findings";
 import { Press } from "../../ui/press";
+import { Table } from "./Table";
 import { words } from "./words";
 
 /** Every call for the printer, piece by piece: a tick for the chalk, the number large, where the tape is, its sum. */
@@ -14,7 +18,10 @@ export function CallCard() {
   const { id = "" } = useParams();
   const [query] = useSearchParams();
   const order = useOrder(id);
-  const answer = usePlan(id, (query.get("cloth") as Cut | null) ?? "main");
+  const cut = (query.get("cloth") as Cut | null) ?? "main";
+  const chalk = useChalk(id, cut, false);
+  const ticked = new Set(chalk.data?.chalk?.ticked);
+  const answer = usePlan(id, cut, "", chalk.data?.chalk?.id ?? "", !chalk.isPending);
   if (answer.error) {
     return (
       <Box padding="24">
@@ -40,11 +47,29 @@ export function CallCard() {
           Print
         </Press>
       </Box>
-      <Box maxWidth="760px" fontSize="15px">
+      <OnEachPage head={`${order.data.client.name}: ${order.data.title}, promised for ${day(order.data.promised_on)}`}>
         <chakra.h1 fontSize="24px" fontWeight={600}>
-          {order.data.title}, {order.data.client.name}: {plan.marks.length} calls
+          {plan.marks.length} calls, {plan.pieces.length} pieces
         </chakra.h1>
         {!plan.lay && <p>{words.noLay}</p>}
+        {plan.lay?.sections.map((section) => {
+          const first = plan.marks.find((mark) => sectionOf(mark) === section);
+          return (
+            first && (
+              <Box key={section.part + section.from_mm} height="180px" marginTop="8" css={{ breakInside: "avoid" }}>
+                <Table {...{ plan, unit, ticked, order: order.data, mark: first, at: first.n }} {...STILL} />
+              </Box>
+            )
+          );
+        })}
+        <chakra.ul listStyleType="none" marginTop="8" css={{ columns: 2 }}>
+          {plan.pieces.map((piece) => (
+            <li key={piece.id}>
+              <b>{pieceName(plan, piece)}</b>, cut {piece.count}
+              {piece.on_fold ? " on the fold" : piece.pair ? ", left and right" : ""}
+            </li>
+          ))}
+        </chakra.ul>
         {groups.map((marks, k) => [
           sectionOf(marks[0]) && sectionOf(marks[0]) !== sectionOf(groups[k - 1]?.[0]) && (
             <FoldSo key={`fold${k}`} section={sectionOf(marks[0])!} anew={k > 0} />
@@ -62,6 +87,7 @@ export function CallCard() {
                       width="12px"
                       height="12px"
                       border="1px solid black"
+                      background={ticked.has(mark.n) ? "black" : undefined}
                       marginRight="8"
                     />
                     {mark.n}
@@ -83,8 +109,31 @@ export function CallCard() {
             </tbody>
           </chakra.table>,
         ])}
-      </Box>
+      </OnEachPage>
     </Box>
+  );
+}
+
+/** The drawing of the card: the whole cloth, no tape in hand. */
+const STILL = { zoom: 1, upright: false, whole: true, control: null };
+
+/** A printer repeats the head of a table on every page: whose card it is, and by when. */
+function OnEachPage({ head, children }: { head: string; children: ReactNode }) {
+  return (
+    <chakra.table role="presentation" width="100%" maxWidth="760px" fontSize="15px">
+      <thead>
+        <tr>
+          <chakra.td fontWeight={600} fontSize="17px" paddingBottom="8">
+            {head}
+          </chakra.td>
+        </tr>
+      </thead>
+      <tbody>
+        <tr>
+          <td>{children}</td>
+        </tr>
+      </tbody>
+    </chakra.table>
   );
 }
 

@@ -1,51 +1,78 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
+import { type Chalk, useTick } from "../../api/chalk";
 import type { Order } from "../../api/orders";
-import type { Mark as Call, Plan } from "../../api/plans";
+import type { Cut, Mark as Call, Plan } from "../../api/plans";
+import { useMay } from "../../api/session";
+import type { XY } from "../../drawing/frame";
 import { outfitOf, pieceName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { useAwake } from "../../ui/awake";
 import { useKeys } from "../../ui/keys";
-import { Length } from "../../ui/length";
 import { Findings } from "../../ui/findings";
 import { Ledger } from "../../ui/ledger";
 import { OwnNumber } from "../../ui/ownNumber";
 import { Press } from "../../ui/press";
 import { useWide } from "../../ui/size";
 import { Says } from "../../ui/words";
+import { AllCalls } from "./AllCalls";
 import { sentence, useAloud } from "./aloud";
+import { Chalked } from "./Chalked";
+import { Controls } from "./Controls";
+import { Figure, FromTo, Heading, Why } from "./Said";
+import { Fold, Refold, sectionAt, under } from "./Section";
 import { Table } from "./Table";
 import { Tools } from "./Tools";
 import { words } from "./words";
 
-type MarkProps = { order: Order; plan: Plan; planId: string; turn: (unit: Unit) => void };
+type MarkProps = {
+  order: Order;
+  cut: Cut;
+  plan: Plan;
+  /** The plan that is shown, and what the order as it stands has otherwise. */
+  made: { id: string; stamp: string; newer: string[] };
+  chalk: Chalk | null;
+  turn: (unit: Unit) => void;
+};
 
 /**
  * The heart: the folded cloth, and the calls one after the other, each with its tape from the datum to the mark.
- * `turn` fetches the plan in another unit: number and sum change together.
+ * `turn` fetches the plan in another unit: number and sum change together. From the first call that is ticked on, the
+ * plan does not move.
  */
-export function Mark({ order, plan, planId, turn }: MarkProps) {
+export function Mark({ order, cut, plan, made, chalk, turn }: MarkProps) {
   const [query] = useSearchParams();
   const wide = useWide();
+  const may = useMay();
   const [far, setFar] = useState(false);
   const [hidden, setHidden] = useState(false);
   const [list, setList] = useState(false);
   const [zoom, setZoom] = useState(1);
+  const [control, setControl] = useState<[XY, XY] | null>(null);
   const unit = plan.unit as Unit;
   const marks = plan.marks;
   const place = `call:${order.cloth.id}${plan.clients ? ":all" : ""}`;
-  const [call, setCall] = useState(() => Number(query.get("call") ?? localStorage.getItem(place) ?? 1) || 1);
+  const ticked = new Set(chalk?.ticked);
+  const [call, setCall] = useState(
+    () => Number(query.get("call") ?? stopped(chalk, marks.length) ?? localStorage.getItem(place) ?? 1) || 1,
+  );
   const at = Math.min(Math.max(call, 1), marks.length);
   const mark = marks[at - 1]!;
   const section = sectionAt(plan, at);
+  const chalks = may("chalk") && !chalk?.cut_at;
+  const tick = useTick(order.id, cut, { plan: made.id, stamp: made.stamp });
+  const put = (chalked: boolean) => tick.mutate({ id: crypto.randomUUID(), call: at, chalked });
   const drawing = useRef<HTMLDivElement>(null);
   useEffect(() => drawing.current?.focus({ preventScroll: true }), []);
   useEffect(() => localStorage.setItem(place, String(at)), [at, place]);
   const [rate, setRate, able] = useAloud(sentence(mark, unit, hidden));
   useAwake();
   const act = (does: string) => {
-    if (does === "next") setCall(Math.min(at + 1, marks.length));
+    if (does === "chalked" && chalks && !ticked.has(at)) put(true);
+    setControl(null);
+    if (does === "next" || does === "chalked") setCall(Math.min(at + 1, marks.length));
+    if (does === "tick" && chalks) put(!ticked.has(at));
     if (does === "previous") setCall(Math.max(at - 1, 1));
     if (does === "first") setCall(1);
     if (does === "last") setCall(marks.length);
@@ -59,8 +86,16 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
     if (does === "aloud" && able) setRate(rate === null ? 1 : null);
   };
   useKeys("mark", act);
-  const hands = { act, pressed: { far, hide: hidden, all: list, aloud: rate !== null }, rate, setRate, able };
+  const goTo = (call: number) => {
+    setControl(null);
+    setCall(call);
+  };
+  const pressed = { far, hide: hidden, all: list, aloud: rate !== null, tick: ticked.has(at) };
+  const hands = { act, pressed, rate, setRate, able, chalks };
   const tools = <Tools {...hands} />;
+  const table = { order, plan, mark, at, unit, ticked: chalk ? ticked : null, control };
+  const next = marks[at];
+  const endOfPiece = next?.garment !== mark.garment || next.panel !== mark.panel;
   const warnings = (
     <>
       {at === 1 && !section && <chakra.p color="ink2">{words.noLay}</chakra.p>}
@@ -68,51 +103,56 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
         <Refold plan={plan} section={section} unit={unit} />
       )}
       {under(plan, at) && <Says tone="plain">{words.under}</Says>}
-      {at === marks.length && (
-        <chakra.p color="moss" fontWeight={600} marginTop="12">
-          {words.done}
-        </chakra.p>
-      )}
+      {tick.error && <Says tone="wrong">{tick.error.message}</Says>}
+      {endOfPiece && chalk && <Controls {...{ plan, chalk, mark, unit }} reads={chalks} show={setControl} go={goTo} />}
+      {at === marks.length && <Left marks={marks} ticked={ticked} chalks={chalks} go={setCall} />}
     </>
   );
+  const chalked = (
+    <Chalked order={order.id} cut={cut} plan={plan} chalk={chalk} newer={made.newer} at={at} go={setCall} />
+  );
 
+  const last = at === marks.length;
   const buttons = (
     <Box display="flex" gap="8">
-      <Press flex="1" minHeight="64px" paddingInline="8" disabled={at === 1} onClick={() => setCall(at - 1)}>
+      <Press flex="1" minHeight="64px" paddingInline="8" disabled={at === 1} onClick={() => act("previous")}>
         {words.previous}
       </Press>
       <Press
-        flex="1"
+        flex="1.4"
         minHeight="64px"
         paddingInline="8"
         kind="main"
-        disabled={at === marks.length}
-        onClick={() => setCall(at + 1)}
+        disabled={last && (!chalks || ticked.has(at))}
+        onClick={() => act("chalked")}
       >
-        {words.next}
+        {!chalks || ticked.has(at) ? words.next : last ? words.chalkedLast : words.chalked}
       </Press>
     </Box>
   );
   if (far) {
     return (
-      <Box height="100%" padding="24" display="flex" flexDirection="column" background="sheet">
-        <Heading plan={plan} mark={mark} />
+      <Box height="100%" padding="24" display="flex" flexDirection="column" background="sheet" overflowY="auto">
+        {chalked}
+        <Heading plan={plan} mark={mark} ticked={ticked.has(at)} />
         <chakra.h1 fontSize="48px" fontWeight={600}>
           {mark.name}
         </chakra.h1>
-        <chakra.p fontSize={{ base: "120px", md: "240px" }} fontWeight={800} lineHeight="1" data-call>
+        <chakra.p fontSize={{ base: "120px", md: "min(240px, 25vh)" }} fontWeight={800} lineHeight="1" data-call>
           <Figure mark={mark} hidden={hidden} unit={unit} />
         </chakra.p>
         <FromTo mark={mark} size="32px" />
         <Box display="flex" gap="16" flexWrap="wrap" alignItems="center" marginBlock="16">
           <Box width="420px" maxWidth="100%" height="120px">
-            <Table order={order} plan={plan} mark={mark} at={at} zoom={1} unit={unit} upright={false} whole />
+            <Table {...table} zoom={1} upright={false} whole />
           </Box>
-          <Tools {...hands} shown={["far", "hide", "unit", "aloud"]} />
+          <Tools {...hands} shown={["far", "tick", "hide", "unit", "aloud"]} />
         </Box>
         {mark.waits && <Says tone="plain">{words.waits}</Says>}
         {warnings}
-        <Box marginTop="auto">{buttons}</Box>
+        <Box marginTop="auto" position="sticky" bottom="-24px" background="sheet" paddingBlock="8">
+          {buttons}
+        </Box>
       </Box>
     );
   }
@@ -137,6 +177,7 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
         {list ? (
           <AllCalls
             marks={marks}
+            ticked={ticked}
             name={(one) => pieceName(plan, one)}
             card={`/orders/${order.id}/calls${query.get("cloth") ? `?cloth=${query.get("cloth")}` : ""}`}
             at={at}
@@ -154,11 +195,7 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
             borderRadius="cut"
             _focusVisible={{ outline: "1px dashed {colors.edge}", outlineOffset: "-1px" }}
           >
-            {mark.cloth_mm ? (
-              <Table order={order} plan={plan} mark={mark} at={at} zoom={zoom} unit={unit} upright={!wide} />
-            ) : (
-              words.noLay
-            )}
+            {mark.cloth_mm ? <Table {...table} zoom={zoom} upright={!wide} /> : words.noLay}
           </Box>
         )}
         {wide && tools}
@@ -175,7 +212,8 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
         minHeight="0"
       >
         <Box flex="1" minHeight="0" overflowY="auto" padding="16" paddingTop={{ base: "8", md: "16" }}>
-          <Heading plan={plan} mark={mark} />
+          {wide && chalked}
+          <Heading plan={plan} mark={mark} ticked={ticked.has(at)} />
           <chakra.h1 fontSize={{ base: "28px", md: "36px" }} fontWeight={600} lineHeight="1.15">
             {mark.name}
           </chakra.h1>
@@ -198,6 +236,7 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
               {tools}
             </details>
           )}
+          {!wide && chalked}
           {warnings}
           {wide && (
             <Box marginTop="16">
@@ -206,7 +245,7 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
                 unit={unit}
                 only={(row) => outfitOf(plan, row.garment) === outfitOf(plan, mark.garment)}
               />
-              <OwnNumber plan={plan} of={{ plan: planId }} unit={unit} />
+              <OwnNumber plan={plan} of={{ plan: made.id }} unit={unit} />
               {at === marks.length && <Findings plan={plan} />}
             </Box>
           )}
@@ -219,162 +258,31 @@ export function Mark({ order, plan, planId, turn }: MarkProps) {
   );
 }
 
-/** Which call of which piece: a long outfit is followed piece by piece. */
-function Heading({ plan, mark }: { plan: Plan; mark: Call }) {
-  const key = (one: Call) => `${one.garment}.${one.panel}`;
-  const mine = plan.marks.filter((one) => key(one) === key(mark));
-  const pieces = [...new Set(plan.marks.map(key))];
+/** Where somebody goes on: at the first call after one's own last tick, else after the last one, that is not chalked. */
+function stopped(chalk: Chalk | null, calls: number): number | undefined {
+  if (!chalk) return undefined;
+  const ticked = new Set(chalk.ticked);
+  const mine = chalk.places.find((one) => one.mine)?.call ?? Math.max(0, ...chalk.ticked);
+  for (let n = mine; n <= calls; n++) if (n > 0 && !ticked.has(n)) return n;
+  return calls;
+}
+
+/** At the last call: all is chalked, or what is left. */
+function Left(props: { marks: Call[]; ticked: Set<number>; chalks: boolean; go: (n: number) => void }) {
+  const left = props.chalks ? props.marks.filter((one) => !props.ticked.has(one.n)) : [];
+  if (left.length > 1) {
+    return (
+      <Says tone="plain">
+        {left.length} calls are not ticked yet.{" "}
+        <Press kind="quiet" onClick={() => props.go(left[0]!.n)}>
+          To the first of them
+        </Press>
+      </Says>
+    );
+  }
   return (
-    <chakra.p color="ink2" fontSize="16px" aria-live="polite" data-call-n={mark.n} data-calls={plan.marks.length}>
-      Call {mine.indexOf(mark) + 1} of {mine.length}, {pieceName(plan, mark).toLowerCase()}; piece{" "}
-      {pieces.indexOf(key(mark)) + 1} of {pieces.length}
+    <chakra.p color="moss" fontWeight={600} marginTop="12">
+      {left.length ? words.lastOne : words.done}
     </chakra.p>
-  );
-}
-
-/** The number of a call, or what is done where it has none. */
-function Figure({ mark, hidden, unit, bare }: { mark: Call; hidden: boolean; unit: Unit; bare?: boolean }) {
-  if (!mark.shown) return <chakra.span fontSize="0.6em">{words.does[mark.kind]}</chakra.span>;
-  return hidden ? "?" : <Length mm={mark.reads_mm} unit={unit} bare={bare} />;
-}
-
-function FromTo({ mark, size = "24px" }: { mark: Call; size?: string }) {
-  return (
-    <chakra.p fontSize={{ base: "20px", md: size }} lineHeight="1.3">
-      {mark.from && (
-        <>
-          from <b>{mark.from}</b>,{" "}
-        </>
-      )}
-      {mark.along}
-    </chakra.p>
-  );
-}
-
-function Why({ mark, hidden }: { mark: Call; hidden: boolean }) {
-  return (
-    <Box marginTop="12" fontSize="17px">
-      {!hidden && mark.shown && (
-        <Box background="well" padding="8" paddingInline="12" borderRadius="cut">
-          <p>{mark.formula}</p>
-          <chakra.p fontWeight={600}>
-            {mark.with} {mark.exact ? "=" : "≈"} {mark.shown}
-          </chakra.p>
-        </Box>
-      )}
-      <chakra.p color="ink2" marginTop="8" fontSize="16px">
-        {mark.reason}
-      </chakra.p>
-      {mark.waits && (
-        <chakra.p color="madder" marginTop="8">
-          {words.waits}
-        </chakra.p>
-      )}
-    </Box>
-  );
-}
-
-type Section = NonNullable<Plan["lay"]>["sections"][number];
-
-/** The section of the cloth that a call is chalked on. */
-function sectionAt(plan: Plan, call: number): Section | undefined {
-  const placing = plan.marks[call - 1]?.placing;
-  return placing == null ? undefined : plan.lay?.sections[plan.lay.placements[placing]!.section];
-}
-
-/** Whether this is the first call on a piece that is under another layer. */
-function under(plan: Plan, call: number): boolean {
-  const placing = plan.marks[call - 1]?.placing;
-  if (placing == null || plan.marks[call - 2]?.placing === placing) return false;
-  return plan.lay?.placements[placing]?.under ?? false;
-}
-
-/** How the cloth is folded before its first call; in sections, what is cut off first. */
-function Refold({ plan, section, unit }: { plan: Plan; section: Section; unit: Unit }) {
-  const { sections } = plan.lay!;
-  const number = sections.indexOf(section);
-  return (
-    <Box color={number ? "ink" : "ink2"} fontSize="16px" marginTop="12" data-refold={section.part}>
-      {sections.length > 1 && (
-        <p>
-          <b>
-            Section {number + 1} of {sections.length}, {section.cut.toLowerCase()}:{" "}
-            <Length mm={section.to_mm - section.from_mm} unit={unit} /> of cloth.
-          </b>{" "}
-          {number > 0 && words.cutOff}
-        </p>
-      )}
-      <p>
-        {section.say} {section.layers.length === 1 ? words.open : words.folded}
-      </p>
-    </Box>
-  );
-}
-
-function Fold({ section, unit }: { section: Section | undefined; unit: Unit }) {
-  if (!section) return null;
-  return (
-    <chakra.span color="ink2">
-      {section.name}, <Length mm={section.depth_mm} unit={unit} /> deep
-    </chakra.span>
-  );
-}
-
-function AllCalls(props: {
-  marks: Call[];
-  name: (mark: Call) => string;
-  card: string;
-  at: number;
-  unit: Unit;
-  go: (n: number) => void;
-  close: () => void;
-}) {
-  return (
-    <Box flex="1" minHeight="0" overflowY="auto">
-      <Box display="flex" gap="16" alignItems="center">
-        <Press onClick={props.close}>{words.drawing}</Press>
-        <chakra.a href={props.card} target="_blank" color="dye" textDecoration="underline">
-          Print all calls
-        </chakra.a>
-      </Box>
-      <chakra.table
-        width="100%"
-        fontSize="16px"
-        marginTop="8"
-        css={{ "& td": { paddingInline: "8", paddingBlock: "4" } }}
-      >
-        <caption>{words.all}</caption>
-        <tbody>
-          {props.marks.map((mark) => (
-            <chakra.tr
-              key={mark.n}
-              background={mark.n === props.at ? "marigold" : undefined}
-              color={mark.n === props.at ? "onMarigold" : undefined}
-            >
-              <td>{mark.n}</td>
-              <td>{props.name(mark)}</td>
-              <td>
-                <chakra.button
-                  textDecoration="underline"
-                  minHeight="32px"
-                  textAlign="left"
-                  cursor="pointer"
-                  onClick={() => props.go(mark.n)}
-                >
-                  {mark.name}
-                </chakra.button>
-              </td>
-              <chakra.td textAlign="right" fontWeight={600} whiteSpace="nowrap">
-                {mark.shown && <Length mm={mark.reads_mm} unit={props.unit} />}
-              </chakra.td>
-              <td>
-                {mark.from && `from ${mark.from}, `}
-                {mark.along}
-              </td>
-            </chakra.tr>
-          ))}
-        </tbody>
-      </chakra.table>
-    </Box>
   );
 }

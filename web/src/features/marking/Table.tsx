@@ -21,10 +21,14 @@ type TableProps = {
   unit: Unit;
   upright: boolean;
   whole?: boolean;
+  /** The calls that are chalked; null where nobody ticks: then those that were passed are shown as chalked. */
+  ticked: Set<number> | null;
+  /** A control tape that is shown in place of the call's own. */
+  control: [XY, XY] | null;
 };
 
 /** The table with the cloth on it, seen so that the panel in hand fills it; on a phone it follows the mark. */
-export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: TableProps) {
+export function Table({ order, plan, mark, at, zoom, unit, upright, whole, ticked, control }: TableProps) {
   const [ref, size] = useSize();
   const lay = plan.lay!;
   const pieces = useMemo(() => new Map(plan.pieces.map((piece) => [piece.id, piece])), [plan]);
@@ -44,7 +48,8 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
   const traces = plan.marks.some((one) => one.garment === mark.garment && one.panel === "back" && one.code === "guide");
   const fromFront = mark.panel === "back" && traces && !mark.code.startsWith("second_");
   const traced = fromFront ? pieces.get(`${mark.garment}.front`) : undefined;
-  const passed = plan.marks.slice(0, at - 1).filter((one) => one.placing === mark.placing && one.cloth_mm);
+  const chalked = ticked ? plan.marks.filter((one) => ticked.has(one.n)) : plan.marks.slice(0, at - 1);
+  const passed = chalked.filter((one) => one.placing === mark.placing && one.cloth_mm && one !== mark);
   return (
     <Box ref={ref} width="100%" height="100%" minHeight="0" overflow="hidden">
       <Cloth
@@ -122,8 +127,14 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole }: Tab
               ) : (
                 <StrokeOn d={pathOf(mark.path_mm as XY[], draw.at)} px={px} />
               ))}
-            {mark.kind === "meet" && <RingOn at={draw.at(tape[1])} px={px} />}
-            {mark.shown && <TapeOn from={tape[0]} to={tape[1]} draw={draw} px={px} unit={unit} />}
+            {(mark.kind === "meet" || (mark.kind === "notch" && !mark.shown)) && (
+              <RingOn at={draw.at(tape[1])} px={px} />
+            )}
+            {control ? (
+              <TapeOn from={control[0]} to={control[1]} draw={draw} px={px} unit={unit} />
+            ) : (
+              mark.shown && <TapeOn from={tape[0]} to={tape[1]} draw={draw} px={px} unit={unit} />
+            )}
           </>
         )}
       </Cloth>

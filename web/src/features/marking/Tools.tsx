@@ -4,7 +4,7 @@ import { Press } from "../../ui/press";
 import { RATES } from "./aloud";
 import { words } from "./words";
 
-const SHOWN = ["far", "hide", "all", "unit", "aloud", "closer", "further", "whole"] as const;
+const SHOWN = ["far", "tick", "hide", "all", "unit", "aloud", "closer", "further", "whole"] as const;
 
 type ToolsProps = {
   shown?: readonly (typeof SHOWN)[number][];
@@ -13,24 +13,26 @@ type ToolsProps = {
   rate: number | null;
   setRate: (rate: number | null) => void;
   able: boolean;
+  /** Whether this person may tick what is chalked. */
+  chalks: boolean;
 };
 
 /** A button for all that a key does while marking, with its key. */
-export function Tools({ shown = SHOWN, act, pressed, rate, setRate, able }: ToolsProps) {
+export function Tools({ shown = SHOWN, act, pressed, rate, setRate, able, chalks }: ToolsProps) {
   return (
-    <Box display="flex" flexWrap="wrap" gap="8" marginTop="8" role="toolbar" aria-label="While marking">
+    <Box display="flex" flexWrap="wrap" gap="4" marginTop="8" role="toolbar" aria-label="While marking">
       {shown.map((does) => {
         const row = KEYS.find((one) => one.where === "mark" && one.does === does)!;
-        const off = does === "aloud" && !able;
+        const off = (does === "aloud" && !able) || (does === "tick" && !chalks);
         return (
           <Press
             key={does}
-            paddingInline="12"
+            paddingInline="8"
             fontSize="16px"
             disabled={off}
             aria-pressed={does in pressed ? pressed[does] : undefined}
             background={pressed[does] ? "well" : undefined}
-            title={off ? words.silent : `${row.words} (${keyName(row.keys[0]!)})`}
+            title={off ? words.off[does as keyof typeof words.off] : `${row.words} (${keyName(row.keys[0]!)})`}
             onClick={() => act(does)}
           >
             {words.tools[does]}

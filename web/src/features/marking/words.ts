@@ -1,6 +1,9 @@
 export const words = {
   next: "Next mark",
-  previous: "Previous mark",
+  chalked: "Chalked, next mark",
+  chalkedLast: "Chalked",
+  lastOne: "This is the last mark.",
+  previous: "Previous",
   hidden: "Say it before you look.",
   all: "All calls",
   drawing: "Back to the drawing",
@@ -11,6 +14,7 @@ export const words = {
   under: "Another layer is over this piece: fold it back before you chalk, or cut what is on it first.",
   tools: {
     far: "Far view",
+    tick: "Chalked",
     hide: "Hide numbers",
     all: "All calls",
     unit: "in / cm",
@@ -20,9 +24,21 @@ export const words = {
     whole: "Whole",
   },
   rates: ["slowly", "as usual", "quickly"],
-  silent: "This browser has no voice to read with.",
+  off: {
+    aloud: "This browser has no voice to read with.",
+    tick: "Ticking what is chalked is for a cutter, an apprentice or the owner, until it is cut.",
+  },
   /** What is done at a call that has no number. */
-  does: { join: "Join", curve: "Curve", meet: "Mark", write: "Write", slit: "Cut", line: "", point: "", notch: "" },
+  does: {
+    join: "Join",
+    curve: "Curve",
+    meet: "Mark",
+    write: "Write",
+    slit: "Cut",
+    line: "Chalk",
+    point: "",
+    notch: "Notch",
+  },
   folded: "Mark through all layers of a piece: left and right are cut as one.",
   open: "These calls are for one of each pair; its twin is the same, turned over, as the lay shows.",
 };

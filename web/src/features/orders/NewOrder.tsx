@@ -56,6 +56,7 @@ export function NewOrder() {
   const [day, setDay] = useState(() => today(14));
   const [style, setStyle] = useState("straight-trousers");
   const [wrong, setWrong] = useState("");
+  const [sure, setSure] = useState("");
 
   const send = (event: FormEvent) => {
     event.preventDefault();
@@ -66,6 +67,11 @@ export function NewOrder() {
     ].filter(Boolean);
     setWrong(missing.length ? `Still needed: ${missing.join(", ")}.` : "");
     if (missing.length) return;
+    if (day < today() && sure !== day) {
+      setSure(day);
+      setWrong("This day is past. Press once more to keep it, or choose another.");
+      return;
+    }
     const known = clients.data?.find((one) => one.name.toLowerCase() === client.trim().toLowerCase());
     make.mutate(
       {

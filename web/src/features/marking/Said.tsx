@@ -1,0 +1,84 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { Mark as Call, Plan } from "../../api/plans";
+import { pieceName } from "../../drawing/names";
+import type { Unit } from "../../lengths/units";
+import { Length } from "../../ui/length";
+import { words } from "./words";
+
+/** Which call of which piece: a long outfit is followed piece by piece. */
+export function Heading({ plan, mark, ticked }: { plan: Plan; mark: Call; ticked: boolean }) {
+  const key = (one: Call) => `${one.garment}.${one.panel}`;
+  const mine = plan.marks.filter((one) => key(one) === key(mark));
+  const pieces = [...new Set(plan.marks.map(key))];
+  return (
+    <chakra.p color="ink2" fontSize="16px" aria-live="polite" data-call-n={mark.n} data-calls={plan.marks.length}>
+      Call {mine.indexOf(mark) + 1} of {mine.length}, {pieceName(plan, mark).toLowerCase()}; piece{" "}
+      {pieces.indexOf(key(mark)) + 1} of {pieces.length}
+      {ticked && (
+        <chakra.span color="moss" fontWeight={600} whiteSpace="nowrap">
+          {" "}
+          <Ticked /> chalked
+        </chakra.span>
+      )}
+    </chakra.p>
+  );
+}
+
+/** The number of a call, or what is done where it has none. */
+export function Figure({ mark, hidden, unit, bare }: { mark: Call; hidden: boolean; unit: Unit; bare?: boolean }) {
+  if (!mark.shown) return <chakra.span fontSize="0.6em">{words.does[mark.kind]}</chakra.span>;
+  return hidden ? "?" : <Length mm={mark.reads_mm} unit={unit} bare={bare} />;
+}
+
+export function FromTo({ mark, size = "24px" }: { mark: Call; size?: string }) {
+  return (
+    <chakra.p fontSize={{ base: "20px", md: size }} lineHeight="1.3">
+      {mark.from && (
+        <>
+          from <b>{mark.from}</b>,{" "}
+        </>
+      )}
+      {mark.along}
+    </chakra.p>
+  );
+}
+
+export function Why({ mark, hidden }: { mark: Call; hidden: boolean }) {
+  return (
+    <Box marginTop="12" fontSize="17px">
+      {!hidden && mark.shown && (
+        <Box background="well" padding="8" paddingInline="12" borderRadius="cut">
+          <p>{mark.formula}</p>
+          <chakra.p fontWeight={600}>
+            {mark.with} {mark.exact ? "=" : "≈"} {mark.shown}
+          </chakra.p>
+        </Box>
+      )}
+      <chakra.p color="ink2" marginTop="8" fontSize="16px">
+        {mark.reason}
+      </chakra.p>
+      {mark.waits && (
+        <chakra.p color="madder" marginTop="8">
+          {words.waits}
+        </chakra.p>
+      )}
+    </Box>
+  );
+}
+
+/** The sign of a call that is chalked. */
+export function Ticked() {
+  return (
+    <svg
+      width="16"
+      height="16"
+      viewBox="0 0 16 16"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2"
+      aria-hidden="true"
+    >
+      <path d="M2 9l4 4 8-10" />
+    </svg>
+  );
+}
