@@ -14,7 +14,7 @@ LEVEL = 0.25
 SNAP = 1.0
 """A corner or a point of a curve nearer to what is chalked than this, in mm, is put there: nobody measures less."""
 UNREAD = 0.8
-"""A level nearer to one that is chalked than half a sixteenth of an inch, in mm, is that one: a tape would read 0."""
+"""A tape of less, in mm, reads nothing: half a sixteenth of an inch. A level so near to another is that one."""
 HAND = 200.0
 """A point is measured from another rather than from a line where it is no further away, in mm."""
 ROUND_A_POINT = ("meets", "diagonal")

@@ -8,7 +8,7 @@ from cutting.calls import Call, Name
 from cutting.controls import Tape, control_tapes, judge
 from cutting.formats.keep import Kept
 from cutting.formats.plan_v1 import call_from
-from cutting.lengths import Unit, show
+from cutting.lengths import Unit
 from cutting.words import Language
 
 XY = tuple[float, float]
@@ -20,7 +20,6 @@ class TapeOut(BaseModel):
     n: int
     from_: str
     to: str
-    shown: str
     mm: float
     cloth_mm: tuple[XY, XY] | None
 
@@ -51,7 +50,7 @@ def calls_of_piece(kept: Kept, garment: str, panel: str) -> Numbered:
     ]  # fmt: skip
 
 
-def tapes_of(calls: Numbered, panel: str, kept: Kept, words: Language, unit: Unit) -> tuple[list[Tape], list[TapeOut]]:
+def tapes_of(calls: Numbered, panel: str, kept: Kept, words: Language) -> tuple[list[Tape], list[TapeOut]]:
     """The control tapes of a piece, and the same in words."""
     tapes = list(control_tapes(calls))
     ends = {call.name: kept["marks"][number - 1]["cloth_mm"] for number, call in calls}
@@ -65,7 +64,7 @@ def tapes_of(calls: Numbered, panel: str, kept: Kept, words: Language, unit: Uni
         one, other = place(tape.one), place(tape.other)
         said.append(TapeOut(
             n=n, from_=words.chalk_name(panel, tape.one), to=words.chalk_name(panel, tape.other),
-            shown=show(tape.mm, unit).text, mm=tape.mm, cloth_mm=(one, other) if one and other else None,
+            mm=tape.mm, cloth_mm=(one, other) if one and other else None,
         ))  # fmt: skip
     return tapes, said
 

@@ -3,7 +3,7 @@
 from collections.abc import Mapping
 from typing import Any, TypeAlias
 
-from cutting.controls import NOT_CUT, Tape
+from cutting.controls import AGREES, NOT_CUT, Tape
 from cutting.errors import CuttingError
 from cutting.formats.controls_v1 import TapeOut, VerdictOut, calls_of_piece, tapes_of, verdict_of
 from cutting.lengths import read
@@ -13,12 +13,12 @@ from shop.bridge.words import as_unit, words
 TapeShape: TypeAlias = TapeOut
 VerdictShape: TypeAlias = VerdictOut
 ControlTape: TypeAlias = Tape
-NOT_CUT_MM = NOT_CUT
+AGREES_MM, NOT_CUT_MM = AGREES, NOT_CUT
 
 
-def tapes(plan: dict[str, Any], garment: str, panel: str, unit: str) -> tuple[list[ControlTape], list[TapeShape]]:
+def tapes(plan: dict[str, Any], garment: str, panel: str) -> tuple[list[ControlTape], list[TapeShape]]:
     """The control tapes of a piece: as data, and in words. None where the piece is too small or there is none such."""
-    return tapes_of(calls_of_piece(plan, garment, panel), panel, plan, words(), as_unit(unit))
+    return tapes_of(calls_of_piece(plan, garment, panel), panel, plan, words())
 
 
 def verdict(

@@ -8,7 +8,8 @@ from django.utils import timezone
 from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import add, check_room, locked, own
-from shop.bridge.controls import read_tape
+from shop.bridge.controls import NOT_CUT_MM, read_tape
+from shop.bridge.stock import length_text
 from shop.chalk.models import Chalking, TapeReading, Tick
 from shop.chalk.queries import control_tapes, not_to_be_cut, open_chalking
 from shop.errors import ShopError
@@ -20,7 +21,6 @@ from shop.plans.queries import best
 
 MOST_TICKS = 5_000
 """So many ticks, and so many control tapes, of one chalked cloth are kept."""
-NOT_CUT = "1/4 in (6 mm)"
 
 
 class ChalkError(ShopError):
@@ -139,8 +139,8 @@ def cut_it(*, actor: User, chalking: UUID) -> Chalking:
         wrong = not_to_be_cut(actor, row) if row.cut_at is None else []
         if wrong:
             raise ChalkError(
-                f"Control tapes are off by more than {NOT_CUT} on: {', '.join(wrong)}. Mend the mark that is named "
-                "there, and read them again."
+                f"Control tapes are off by more than {length_text(NOT_CUT_MM, actor.workshop.unit)} on: "
+                f"{', '.join(wrong)}. Mend the mark that is named there, and read them again."
             )
         if row.cut_at is None:
             order = own(Order, actor, row.order_id)

@@ -80,7 +80,7 @@ def control_tapes(chalking: Chalking, garment: str, panel: str) -> tuple[list[Co
     key = f"tapes:{chalking.id}:{garment}:{panel}"
     known = cache.get(key)
     if known is None:
-        known = tapes(chalked_plan(chalking), garment, panel, chalking.workshop.unit)
+        known = tapes(chalked_plan(chalking), garment, panel)
         cache.set(key, known, 3600)
     made: tuple[list[ControlTape], list[TapeShape]] = known
     return made

@@ -4,10 +4,10 @@ Chalk and tape are the cutter of follower.py, who knows nothing of how the tapes
 """
 
 import json
-import random
 from math import hypot
 from pathlib import Path
 
+import numpy as np
 import pytest
 
 from cutting.controls import FEWEST, LONGEST, MOST, SHORTEST
@@ -62,7 +62,7 @@ class Table:
     def tapes(self, garment, panel):
         calls = calls_of_piece(self.kept, garment, panel)
         if (garment, panel) not in self.known:
-            self.known[garment, panel] = tapes_of(calls, panel, self.kept, ENGLISH, "in")
+            self.known[garment, panel] = tapes_of(calls, panel, self.kept, ENGLISH)
         return calls, *self.known[garment, panel]
 
     def judged(self, garment, panel, chalk, chance):
@@ -111,7 +111,7 @@ def all_tables():
 
 
 def test_a_single_wrong_mark_over_three_eighths_is_found_and_named(all_tables):
-    chance = random.Random(7)  # noqa: S311
+    chance = np.random.default_rng(7)
     wrong, missed = 0, []
     for table in all_tables:
         for garment, panel in sorted(table.panels):
@@ -135,7 +135,7 @@ def test_a_single_wrong_mark_over_three_eighths_is_found_and_named(all_tables):
 
 
 def test_honest_chalk_read_to_a_sixteenth_raises_no_alarm(all_tables):
-    chance = random.Random(3)  # noqa: S311
+    chance = np.random.default_rng(3)
     for table in all_tables:
         for garment, panel in sorted(table.panels):
             chalk = table.chalked(garment, panel, rounded=True)
@@ -163,7 +163,7 @@ def test_a_panel_has_three_to_six_tapes_that_no_mark_was_made_with(all_tables):
 def test_what_a_wrong_mark_does_is_said():
     """The crotch point 1 in too far out: by the trade the inner leg and the crotch seam change, the side does not."""
     table = Table(json.loads((Path(__file__).parents[2] / "demo/jobs/choir-palazzo.json").read_text()))
-    garment, panel, chance = "trousers", "front", random.Random(1)  # noqa: S311
+    garment, panel, chance = "trousers", "front", np.random.default_rng(1)
     number = next(one["n"] for one in table.wire["marks"] if one["panel"] == panel and one["name"] == "Crotch point")
     said = table.judged(garment, panel, table.chalked(garment, panel, {number: 25.4}), chance)
     first = said.suspects[0]

@@ -182,6 +182,7 @@ def test_control_tapes_are_read_or_nodded_and_one_that_is_far_off_keeps_it_from_
     assert read(owner, chalk, 20)[0] == 422
     far = tapes["tapes"][1]["mm"] / 25.4 + 1.5
     _, off = read(owner, chalk, 1, f"{far:.3f} in")
+    assert [one["agrees"] for one in off["tapes"][:2]] == [True, False]
     assert off["tapes"][1]["off_mm"] == pytest.approx(1.5 * 25.4, abs=0.1)
     assert not off["verdict"]["may_cut"]
     status, refused = owner("POST", f"/chalks/{chalk['id']}/cut")

@@ -64,16 +64,6 @@ def test_what_is_gone_leaves_the_bench_and_is_found_by_search(owner, order, stat
     assert owner.get("/orders", find="no such order") == []
 
 
-def test_a_late_order_says_so_until_it_is_handed_over(owner, order):
-    day = str(timezone.localdate() - timedelta(days=2))
-    rows = {"client": order["client"]["id"], "sheet": order["sheet"]["id"], "cloth": order["cloth"]["id"]}
-    body = {"version": order["version"], "title": order["title"], "promised_on": day} | rows
-    assert owner("PUT", f"/orders/{order['id']}", body)[0] == 200
-    assert ticket(owner, order)["late"]
-    step(owner, order, "handed_over")
-    assert not ticket(owner, order, find=order["title"])["late"]
-
-
 def test_the_same_again_has_the_design_and_the_cloth_but_none_in_hand(owner, order, new_id):
     cloth = order["cloth"] | {"length": "4 yd"}
     owner("PUT", f"/cloths/{cloth['id']}", cloth)

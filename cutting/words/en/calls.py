@@ -2,7 +2,7 @@
 
 import re
 
-from cutting.calls import Along, Call, Name
+from cutting.calls import UNREAD, Along, Call, Name
 from cutting.words.en.marks import KNOWN, PANELS, mark_title
 from cutting.words.language import CallWords
 
@@ -27,8 +27,6 @@ DART = {
     "point": ("point", "The dart ends here."),
 }  # fmt: skip
 LEGS_OF_WAIST = {"one": "leg nearer the centre", "other": "leg nearer the side"}
-UNREAD = 0.8
-"""A tape of less, in mm, reads nothing: half a sixteenth of an inch."""
 NUMBERED = re.compile(r"(point|corner) \d")
 """What is told apart by a number has no article."""
 NUMBERS = ("", "first ", "second ", "third ", "fourth ", "fifth ")

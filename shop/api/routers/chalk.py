@@ -10,7 +10,7 @@ from ninja import Field, Query, Router, Schema
 from shop.accounts.writing import own
 from shop.api.auth import person
 from shop.api.routers.orders import ClothName
-from shop.bridge.controls import TapeShape, VerdictShape, verdict
+from shop.bridge.controls import AGREES_MM, TapeShape, VerdictShape, verdict
 from shop.chalk import actions, queries
 from shop.chalk.models import Chalking
 from shop.chalk.queries import name_of
@@ -83,6 +83,7 @@ class ControlOut(TapeShape):
 
     typed: str | None
     off_mm: float
+    agrees: bool = Field(description="whether it is off by no more than chalk and eye are")
 
 
 class ControlsOut(Schema):
@@ -127,13 +128,14 @@ def _controls(request: HttpRequest, row: Chalking, garment: str, panel: str) -> 
     actor = person(request)
     made, said = queries.control_tapes(row, garment, panel)
     read = queries.tapes_read(actor, row, garment, panel)
+    off = {one.n: read[one.n].off_mm if one.n in read else 0.0 for one in said}
     mm = {tape: one.mm for tape, one in read.items() if tape < len(made)}
     seen.note(actor, [row.order.client_id], "measures")
     return ControlsOut(
         tapes=[
             ControlOut(
                 **one.model_dump(), typed=read[one.n].typed if one.n in read else None,
-                off_mm=read[one.n].off_mm if one.n in read else 0.0,
+                off_mm=off[one.n], agrees=abs(off[one.n]) <= AGREES_MM,
             )
             for one in said
         ],

@@ -5,7 +5,6 @@ from typing import Annotated, Any, Literal, cast
 from uuid import UUID
 
 from django.http import HttpRequest
-from django.utils import timezone
 from ninja import Field, Query, Router, Schema
 
 from shop.accounts.models import User
@@ -143,7 +142,6 @@ class TicketOut(Schema):
     measured: int
     styles: list[str]
     state: State
-    late: bool = Field(description="whether it is past its day and not handed over")
     passed: list[str] = Field(description="the stations where somebody chose, or looked and went on")
 
 
@@ -256,7 +254,6 @@ def bench(
     actor = person(request)
     rows = list(page_of(queries.on_bench(actor, find.strip()), page, queries.ON_BENCH))
     chalk = chalk_states(actor, [row.id for row in rows])
-    today = timezone.localdate()
     tickets = []
     for one in whole_orders(actor, rows):
         row, measured = one.order, len(counting(one.readings))
@@ -264,7 +261,7 @@ def bench(
         tickets.append(TicketOut(
             id=row.id, version=row.version, title=row.title, client=row.client_id, client_name=row.client.name,
             promised_on=row.promised_on, measured=measured, styles=[garment.style for garment in one.garments],
-            state=state, late=row.promised_on < today and state not in queries.GONE, passed=row.passed,
+            state=state, passed=row.passed,
         ))  # fmt: skip
     return tickets
 

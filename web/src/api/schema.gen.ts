@@ -1842,6 +1842,11 @@ export interface components {
          * @description A control tape, and how it was last read: as typed, empty where it was as called; null where nobody read it.
          */
         ControlOut: {
+            /**
+             * Agrees
+             * @description whether it is off by no more than chalk and eye are
+             */
+            agrees: boolean;
             /** Cloth Mm */
             cloth_mm: [
                 [
@@ -1861,8 +1866,6 @@ export interface components {
             n: number;
             /** Off Mm */
             off_mm: number;
-            /** Shown */
-            shown: string;
             /** To */
             to: string;
             /** Typed */
@@ -4065,11 +4068,6 @@ export interface components {
              * Format: uuid
              */
             id: string;
-            /**
-             * Late
-             * @description whether it is past its day and not handed over
-             */
-            late: boolean;
             /** Measured */
             measured: number;
             /**

@@ -14,7 +14,7 @@ afterEach(() => {
 
 const ticket = (id: string, more: object) => ({
   id, version: 1, title: `Order ${id}`, client_name: "Marit Sol", promised_on: "2026-11-30", measured: 6, styles: ["palazzo"],
-  state: "measured", late: false, passed: ["design", "cloth", "lay"], ...more,
+  state: "measured", passed: ["design", "cloth", "lay"], ...more,
 }); // prettier-ignore
 
 it("leads each order to the station it waits at, and says how long it has", async () => {

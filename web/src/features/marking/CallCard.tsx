@@ -115,7 +115,7 @@ export function CallCard() {
 }
 
 /** The drawing of the card: the whole cloth, no tape in hand. */
-const STILL = { zoom: 1, upright: false, whole: true, control: null };
+const STILL = { zoom: 1, upright: false, whole: true, still: true, control: null };
 
 /** A printer repeats the head of a table on every page: whose card it is, and by when. */
 function OnEachPage({ head, children }: { head: string; children: ReactNode }) {

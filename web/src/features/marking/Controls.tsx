@@ -81,12 +81,12 @@ export function Controls({ plan, chalk, mark, unit, reads, show, go }: ControlsP
   );
 }
 
-type Read = { n: number; from_: string; to: string; mm: number; typed: string | null; off_mm: number };
+type Read = { n: number; from_: string; to: string; mm: number; typed: string | null; off_mm: number; agrees: boolean };
 type RowProps = { tape: Read; unit: Unit; reads: boolean; look: () => void; read: (typed: string) => void };
 
 function Row({ tape, unit, reads, look, read }: RowProps) {
   const [typed, setTyped] = useState(tape.typed ?? "");
-  const off = Math.abs(tape.off_mm) > 3.2;
+  const off = !tape.agrees;
   return (
     <chakra.li
       paddingBlock="8"

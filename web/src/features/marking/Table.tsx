@@ -25,10 +25,12 @@ type TableProps = {
   ticked: Set<number> | null;
   /** A control tape that is shown in place of the call's own. */
   control: [XY, XY] | null;
+  /** Drawn without the call's own tape, as on the card. */
+  still?: boolean;
 };
 
 /** The table with the cloth on it, seen so that the panel in hand fills it; on a phone it follows the mark. */
-export function Table({ order, plan, mark, at, zoom, unit, upright, whole, ticked, control }: TableProps) {
+export function Table({ order, plan, mark, at, zoom, unit, upright, whole, ticked, control, still }: TableProps) {
   const [ref, size] = useSize();
   const lay = plan.lay!;
   const pieces = useMemo(() => new Map(plan.pieces.map((piece) => [piece.id, piece])), [plan]);
@@ -133,7 +135,7 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole, ticke
             {control ? (
               <TapeOn from={control[0]} to={control[1]} draw={draw} px={px} unit={unit} />
             ) : (
-              mark.shown && <TapeOn from={tape[0]} to={tape[1]} draw={draw} px={px} unit={unit} />
+              mark.shown && !still && <TapeOn from={tape[0]} to={tape[1]} draw={draw} px={px} unit={unit} />
             )}
           </>
         )}
