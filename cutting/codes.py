@@ -6,7 +6,8 @@ from typing import Literal
 ProblemCode = Literal[
     "job.json", "job.utf8", "job.twice", "job.number", "job.large", "job.deep", "job.format", "job.newer",
     "job.unknown", "job.missing", "job.kind", "job.rule", "job.later", "job.many", "job.many_others", "job.id",
-    "length.empty", "length.unreadable", "length.fraction", "length.negative", "length.unit", "length.feet",
+    "length.empty", "length.unreadable", "length.fraction", "length.letter", "length.negative", "length.unit",
+    "length.feet",
     "length.less", "length.less_or_half", "measure.missing", "measure.small", "measure.large", "measure.flat",
     "choice.small", "choice.large", "cloth.width", "cloth.length", "cloth.small", "cloth.repeat", "cloth.price",
     "cloth.percent", "lay.seconds", "opening.too_deep", "waist.too_large", "extension.order", "depth.too_small",
@@ -20,15 +21,15 @@ ProblemCode = Literal[
 ]
 """Why a job cannot be drafted."""
 FindingCode = Literal[
-    "extension.floor", "waist.widened", "zip.shorter", "pocket.start", "pocket.opening", "pocket.bag", "band.lap",
-    "strip.bends", "pocket.bag_dart", "pocket.bag_wide", "pocket.dart", "pocket.patch", "pocket.one_side",
+    "extension.floor", "waist.widened", "zip.shorter", "zip.needless", "pocket.start", "pocket.opening", "pocket.bag",
+    "band.lap", "strip.bends", "pocket.bag_dart", "pocket.bag_wide", "pocket.dart", "pocket.patch", "pocket.one_side",
     "waist.back-larger", "waist.redraw-centre", "waist.re-mark-side", "neck.deepened", "armhole.deep", "front.shorter",
     "sleeve.widened", "join.gathered", "cloth.stretch", "cloth.thin", "cloth.thick", "cloth.pleated", "slant.reduced",
     "dart.none", "waist.over_hip", "hip_line.gap", "knee.floor", "knee.unmeasured", "thigh.unmeasured", "thigh.capped",
     "elastic.unmeasured", "hip.unmeasured", "depth.guard", "depth.capped", "depth.by_rise", "crotch.usual",
     "crotch.usual_by_hip", "diagonal.moved", "curve.moved", "choice.idle", "dart.shortened", "hem.widened",
     "turn.short", "turn.full", "doubt.model", "doubt.last", "doubt.rise", "doubt.rises", "doubt.inseam", "doubt.waist",
-    "doubt.fork", "doubt.order", "lay.none", "lay.nap", "lay.shallow", "lay.fold_full", "cloth.short",
+    "doubt.fork", "doubt.order", "doubt.half", "lay.none", "lay.nap", "lay.shallow", "lay.fold_full", "cloth.short",
     "fold.quick_shallow",
 ]
 """What should be looked at in a draft that was made; a failed check is a finding of the check's own code."""

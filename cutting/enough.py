@@ -1,7 +1,7 @@
 """Whether the cloth in hand is enough, and what would make it so: each saving is drafted, laid and searched."""
 
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, fields, replace
 from fractions import Fraction
 from typing import Any
 
@@ -9,7 +9,7 @@ from cutting.cloth import FOLDS
 from cutting.errors import CuttingError
 from cutting.garments import Garment
 from cutting.job import AnyAsk, Job
-from cutting.lengths import Fixed, Rule, inch
+from cutting.lengths import Fixed, Rule, Unit, inch, show
 from cutting.methods import Ask
 from cutting.plan import Plan, plan
 from cutting.searching import search
@@ -31,12 +31,17 @@ class Saving:
 
 @dataclass(frozen=True)
 class Tried:
-    """A saving as it came out, in mm with all that is bought besides the lay: what it needs, what that saves."""
+    """A saving as it came out, in mm with all that is bought besides the lay: what it needs, what that saves.
+
+    `choices` are the choices it takes, of each garment by its id, as they are written in a job; of a garment of two
+    halves by its halves.
+    """
 
     code: str
     needs: float
     saves: float
     enough: bool
+    choices: dict[str, dict[str, Any]]
 
 
 def savings(made: Plan) -> list[Saving]:
@@ -66,7 +71,7 @@ def enough(
     now = _needs(made, each, seed, known)
     in_hand = float(job.cloth.length) if job.cloth.length is not None else None
     if now is not None:
-        yield Tried("now", now, 0.0, in_hand is not None and now <= in_hand)
+        yield Tried("now", now, 0.0, in_hand is not None and now <= in_hand, {})
     for saving in savings(made):
         if not wanted():
             return
@@ -75,7 +80,36 @@ def enough(
         except CuttingError:
             continue
         if needs is not None and (now is None or now - needs > SEEN):
-            yield Tried(saving.code, needs, (now or needs) - needs, in_hand is not None and needs <= in_hand)
+            fits = in_hand is not None and needs <= in_hand
+            yield Tried(saving.code, needs, (now or needs) - needs, fits, choices_of(job, saving.job))
+
+
+def choices_of(was: Job, now: Job) -> dict[str, dict[str, Any]]:
+    """What is chosen otherwise, as it is written in a job; lengths as a tape shows them."""
+    found: dict[str, dict[str, Any]] = {}
+    for one, other in zip(was.garments, now.garments, strict=True):
+        halves = {
+            old.half: written for old, new in zip(one.parts, other.parts, strict=True)
+            if (written := _written(old.ask, new.ask, was.unit))
+        }  # fmt: skip
+        if halves:
+            found[one.id] = halves.get("", halves)
+    return found
+
+
+def _written(was: Any, now: Any, unit: Unit) -> dict[str, Any]:
+    changed = {
+        one.name: getattr(now, one.name) for one in fields(now) if getattr(was, one.name) != getattr(now, one.name)
+    }
+    return {key: _as_text(value, unit) for key, value in changed.items()}
+
+
+def _as_text(value: Any, unit: Unit) -> Any:
+    if isinstance(value, Fixed):
+        return show(value.size, unit).text
+    if isinstance(value, Fraction):
+        return f"{float(value):.2f}"
+    return list(value) if isinstance(value, tuple) else value
 
 
 def _needs(made: Plan, each: float, seed: int, known: float | None = None) -> float | None:

@@ -50,7 +50,7 @@ def try_savings(asked: dict[str, Any]) -> int:
     tried = enough(job, asked["seconds"], asked["seed"], asked.get("known_mm"), wanted=lambda: not _left_alone())
     for number, one in enumerate(tried, 1):
         row = {"code": one.code, "needs_mm": one.needs, "saves_mm": one.saves}
-        _say(tried=number, saving=row | {"enough": one.enough})
+        _say(tried=number, saving=row | {"enough": one.enough, "choices": one.choices})
     _say(ended=True)
     return 0
 

@@ -112,16 +112,23 @@ def test_steps() -> list[Step]:
         # Each has a database of its own: they run side by side.
         return Step(name, [PYTHON, "-m", "pytest", "-q", *words], more={"PLAVET_TEST_DATABASE": f"test_{name}"})
 
-    slow = [f"tests/cutting/{name}" for name in SLOW]
+    slow, whole = ([f"tests/cutting/{name}" for name in names] for names in (SLOW, WHOLE))
     return [
         pytest("e2e", "tests/e2e"),
-        pytest("core", "tests/cutting", *(f"--ignore={path}" for path in slow)),
         pytest("shop", "tests/shop", "tests/setup", "tests/outside"),
+        pytest("core", "tests/cutting", *(f"--ignore={path}" for path in slow + whole)),
+        pytest("plans", *whole),
         pytest("search", *slow),
         Step("pages", [NPM, "run", "--silent", "test"], "web"),
         *lint_steps(),
     ]
 
+
+WHOLE = (
+    "test_controls.py", "test_calls.py", "test_choices_are_read.py", "test_no_false_alarm.py", "test_invariants.py",
+    "test_cli.py",
+)  # fmt: skip
+"""Tests of the core that make whole plans by the hundred: so that no lane is left alone with all of the core."""
 
 SLOW = ("test_search.py", "test_lay.py", "test_sections.py", "test_together.py", "test_pins.py")
 """Tests of the core that lay and search: a step of their own."""

@@ -1,31 +1,24 @@
 """Measures that do not fit one another: the field that is wrong, and the range to expect there.
 
-Girths are compared with a model of adults (model.json: log-centimetre means and covariances, derived from the bdims
-data, Heinz, Peterson, Johnson, Kerk 2003, Journal of Statistics Education 11(2)); all with simple rules, and
-with the client's last sheet (both common practice, no source).
+Girths are compared with the model of adults (model.py); all with simple rules, and with the client's last sheet (both
+common practice, no source).
 """
 
-import json
 from collections.abc import Collection, Mapping
 from dataclasses import dataclass, replace
 from fractions import Fraction
-from functools import cache
 from math import exp, log
-from pathlib import Path
 from typing import Any
 
 import numpy as np
 
+from cutting.body.model import FIELDS, adults
 from cutting.codes import FindingCode
 from cutting.finding import Finding, Weight
 from cutting.lengths import INCH_MM, Fixed, Unit
 from cutting.where import Where, measure
 
 Sizes = Mapping[str, Fraction]
-FIELDS = {
-    "height": "hgt", "chest": "che_gi", "bust": "che_gi", "waist": "wst", "hip": "hip_gi", "thigh": "thi_gi",
-    "knee": "kne_gi", "calf": "cal_gi", "ankle": "ank_gi", "upper_arm": "bic_gi", "wrist": "wri_gi",
-}  # fmt: skip
 HINT, AGAIN = 3.0, 4.0
 """|z| above which a quiet hint is given, and above which to measure again."""
 CUTS_CM = {
@@ -45,12 +38,6 @@ class Fit:
     high: float
 
 
-@cache
-def _model() -> dict[str, dict[str, Any]]:
-    read: dict[str, dict[str, Any]] = json.loads((Path(__file__).parent / "model.json").read_text())
-    return read
-
-
 def _fields(sizes: Sizes, least: int) -> list[str]:
     """The fields of the model on a sheet; none where there are under `least`, or no girth of the trunk."""
     keys = [key for key in FIELDS if key in sizes and not (key == "bust" and "chest" in sizes)]
@@ -66,7 +53,7 @@ def fits(sizes: Sizes) -> list[Fit]:
     if not keys:
         return []
     return min(
-        (_against(model, keys, sizes) for model in _model().values()), key=lambda all_: max(abs(f.z) for f in all_)
+        (_against(model, keys, sizes) for model in adults().values()), key=lambda all_: max(abs(f.z) for f in all_)
     )
 
 
@@ -98,7 +85,7 @@ def usual(sizes: Sizes) -> list[Fit]:
 
 def _range(wanted: str, keys: list[str], sizes: Sizes) -> tuple[float, float]:
     ends: list[float] = []
-    for model in _model().values():
+    for model in adults().values():
         at, mean, cov = model["fields"].index, np.array(model["mu"]), np.array(model["cov"])
         known, one = [at(FIELDS[key]) for key in keys], at(FIELDS[wanted])
         y = np.array([log(float(sizes[key]) / 10) for key in keys])
@@ -174,6 +161,10 @@ def _of_rules(sizes: Sizes, sure: Collection[str] = ()) -> list[Finding]:
     has = sizes.get
     hip, rise, outseam, inseam = has("hip"), has("body_rise"), has("outseam"), has("inseam")
     inch = INCH_MM
+    found += _halves(sizes, sure)
+    if outseam and inseam and rise and abs(2 * outseam - inseam - rise) <= 2 * inch and "outseam" not in sure:
+        found.append(_doubt("doubt.half", "warn", "outseam", is_=outseam, double=2 * outseam))
+        outseam = 2 * outseam
     if outseam and inseam and outseam <= inseam:
         found.append(_doubt("doubt.inseam", "warn", "inseam", inseam=inseam, outseam=outseam))
     elif outseam and inseam and rise and abs(outseam - inseam - rise) > 1.5 * inch:
@@ -202,6 +193,26 @@ def _of_rules(sizes: Sizes, sure: Collection[str] = ()) -> list[Finding]:
         if sizes[upper] >= sizes[lower]:
             found.append(_doubt("doubt.order", "warn", upper, upper=sizes[upper], lower=sizes[lower]))
     return _at_the_one(found, sizes, sure)
+
+
+OF_THE_HIP = {"bust": (0.72, 1.39), "chest": (0.72, 1.39), "waist": (0.6, 1.1), "thigh": (0.45, 0.75)}
+"""Shares of the hip that other girths are, wide: common practice, no source."""
+
+
+def _halves(sizes: Sizes, sure: Collection[str]) -> list[Finding]:
+    """Where there are too few girths for the model: one out of all proportion to the hip, and that fits it doubled."""
+    hip, found = sizes.get("hip"), list[Finding]()
+    if not hip or fits(sizes):
+        return []
+    for key, (low, high) in OF_THE_HIP.items():
+        size = sizes.get(key)
+        if not size or low <= size / hip <= high:
+            continue
+        if low <= 2 * size / hip <= high and key not in sure:
+            found.append(_doubt("doubt.half", "warn", key, is_=size, double=2 * size))
+        elif low <= size / (2 * hip) <= high and "hip" not in sure:
+            found.append(_doubt("doubt.half", "warn", "hip", is_=hip, double=2 * hip))
+    return found
 
 
 GIRTHS = ("waist", "low_waist", "hip", "bust", "under_bust", "chest")

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, field
+from math import copysign
 
 from cutting.calls.call import Along, Call, Kind, Name
 from cutting.geometry import Point, crossings, distance, unit
@@ -11,6 +12,10 @@ SAME = 0.5
 """Chalk nearer to a point than this, in mm, is on it: a chalk line is as wide."""
 LEVEL = 0.25
 """Two heights nearer to each other, in mm, are one level."""
+SAID = 0.05
+"""A length is said by a rule's sum that comes to it within so many mm: chalk goes from line to line, and what each is
+off adds up.
+"""
 SNAP = 1.0
 """A corner or a point of a curve nearer to what is chalked than this, in mm, is put there: nobody measures less."""
 UNREAD = 0.8
@@ -32,6 +37,13 @@ def spoken(length: Length, size: float) -> Length:
     own = [term for term in terms if not (isinstance(term, Found) and term.label == "lean")] or list(terms)
     lean = size - sum(term.mm for term in own)
     return total(*own) if abs(lean) < UNSEEN else total(*own, found(lean, "lean"))
+
+
+def _diagonal(start: Point, end: Point) -> Point:
+    """Where a tape at half a right angle comes to that goes from a point towards another."""
+    run = end.minus(start)
+    reach = (abs(run.across) + abs(run.down)) / 2
+    return Point(start.across + copysign(reach, run.across), start.down + copysign(reach, run.down))
 
 
 @dataclass
@@ -178,6 +190,7 @@ class Board:
             if along is not None and (source in self.uprights or source in self.slants) and along.code in ROUND_A_POINT:
                 along = None
             if along is not None:
+                end = _diagonal(start, end) if along.code == "diagonal" else end
                 length = spoken(tape[1], distance(start, end))
                 self.tape(name, end, start, source, length, along, "point", inside, waits)
                 return name
@@ -257,7 +270,7 @@ class Board:
             return Along("line", (level,)) if level is not None else Along("level")
         if abs(run.across) <= LEVEL:
             return Along("grain")
-        if abs(abs(run.across) - abs(run.down)) <= 0.02 * distance(start, end):
+        if distance(_diagonal(start, end), end) <= SNAP:
             return Along("diagonal")
         for name, (one, other) in self.slants.items():
             way = unit(other.minus(one))
@@ -271,6 +284,6 @@ class Board:
     def _sum(self, size: float, why: str) -> Length:
         """A length with its rule where one is known that is as long, else as it was found."""
         for known in self.sums:
-            if abs(known.mm - size) < LEVEL:
+            if abs(known.mm - size) < SAID:
                 return known
         return found(size, why)

@@ -24,6 +24,11 @@ called in place of halfway where it is so many times as far from it.
 FAR = 40.0
 """A dart's place by the method is that of the dart within so many mm of it."""
 
+CRUMB = 2.0
+"""An edge that starts and ends at one corner and is no longer, in mm, is not chalked; a longer one goes all round."""
+SHORT = 8.0
+"""A tape this short, in mm, is square enough to an edge that bends."""
+
 CENTRE = ("crotch", "centre", FOLD)
 Hints = dict[tuple[str, str], tuple[Point, Length]]
 """The method's own tape to a corner, by its two edges: where it starts and what it says."""
@@ -40,12 +45,15 @@ class Shown:
 
 @dataclass(frozen=True)
 class Edged:
-    """An edge as it is chalked: the points it goes through, by how far along the stroke they are, and the stroke."""
+    """An edge as it is chalked: the points it goes through, by how far along the stroke they are, the stroke, and which
+    stretches of it are straight, from where to where along it.
+    """
 
     span: Span
     name: Name
     shown: tuple[Shown, ...]
     points: tuple[Point, ...]
+    straight: tuple[tuple[float, float], ...] = ()
 
 
 def corners(board: Board, spans: Sequence[Span], hints: Hints) -> list[Name]:
@@ -73,11 +81,14 @@ def edges(board: Board, spans: Sequence[Span], starts: Sequence[Name]) -> list[E
     chalked: list[Edged] = []
     for number, span in enumerate(spans):
         ends = starts[number], starts[(number + 1) % len(starts)]
-        there, points = _known(board, span, ends), list(span.points)
-        if span.edge != FOLD:
-            there, points = _stroke(board, span.edge, span.nth, span.points, there, inside=False)
+        there, points, bends = _known(board, span, ends), list(span.points), [True]
+        if span.edge != FOLD and (ends[0] != ends[1] or span.length > CRUMB):
+            there, points, bends = _stroke(board, span.edge, span.nth, span.points, there, inside=False)
         along = tuple(Shown(place_on(points, one.point)[0], one.name, one.point) for one in there)
-        chalked.append(Edged(span, Name("edge_of", (span.edge,), span.nth), along, tuple(points)))
+        straight = tuple(
+            (a.size, b.size) for a, b, bent in zip(along, along[1:], bends, strict=False) if not bent
+        )  # fmt: skip
+        chalked.append(Edged(span, Name("edge_of", (span.edge,), span.nth), along, tuple(points), straight))
     return chalked
 
 
@@ -113,8 +124,10 @@ def _spaced(shown: list[Shown]) -> list[Shown]:
 
 def _stroke(
     board: Board, edge: str, nth: int, points: Sequence[Point], shown: list[Shown], inside: bool
-) -> tuple[list[Shown], list[Point]]:
-    """Call points until straight lines and curves through them are near the edge, then chalk those; as a polyline."""
+) -> tuple[list[Shown], list[Point], list[bool]]:
+    """Call points until straight lines and curves through them are near the edge, then chalk those; as a polyline, and
+    which stretches are curved.
+    """
     number = 0
     while True:
         worst = _worst(points, shown)
@@ -130,7 +143,7 @@ def _stroke(
     names = [one.name for one in shown]
     name = Name("line_of", (edge,)) if inside else Name("edge_of", (edge,), nth)
     board.draw("curve" if any(bends) else "join", name, names, shown[-1].point, inside, bends)
-    return shown, drawn([one.point for one in shown], bends)
+    return shown, drawn([one.point for one in shown], bends), bends
 
 
 def _needed(points: Sequence[Point], shown: list[Shown]) -> tuple[list[Shown], list[bool]]:
@@ -290,6 +303,9 @@ def _opening_end(board: Board, piece: Piece, chalked: Sequence[Edged], line: str
     at = _walk(board, mark, on, size, "notch")
     square = at_place(on.points, size)[1].left
     by = point.minus(at).dot(square)
+    if abs(by) > SHORT and not any(a + SHORT < size < b - SHORT for a, b in on.straight):
+        # Square to a curve that is drawn by hand is another way for everybody.
+        return board.reach(end, point, "opening", inside=True)
     length = found(abs(by), "to_the_seam")
     board.tape(end, at.plus(square, by), at, mark, length, Along("inside"), inside=True)
     return end

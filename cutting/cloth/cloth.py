@@ -5,7 +5,10 @@ from fractions import Fraction
 
 PARTS = ("front", "back", "rest")
 """What is cut from one section after the other: fronts, backs, then all the small parts. Common practice, no source."""
-CLOTHS = ("cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill", "lining")
+CLOTHS = (
+    "cotton", "linen", "wool", "denim", "viscose", "polyester", "silk", "velvet", "twill", "chiffon", "crepe", "jersey",
+    "lining",
+)  # fmt: skip
 THICKNESSES = ("thin", "usual", "thick")
 STANDARD_WIDTHS = (36, 45, 50, 54, 58, 60, 70)
 """Widths cloth is commonly sold in, inches. Common practice, no source."""

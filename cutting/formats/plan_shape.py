@@ -92,6 +92,8 @@ class PieceOut(BaseModel):
 
 
 class MarkOut(Wire):
+    """A call. `by_hand` where its number can be worked out from the measures alone."""
+
     n: int
     garment: str
     stage: str
@@ -117,6 +119,7 @@ class MarkOut(Wire):
     path_mm: list[XY] = []
     placing: int | None
     waits: str
+    by_hand: bool = False
 
 
 class LedgerOut(BaseModel):

@@ -4,6 +4,7 @@ from fractions import Fraction
 from typing import Any
 
 from cutting.calls import Along, Call, Name
+from cutting.drills import by_hand
 from cutting.finding import Finding
 from cutting.formats.keep import Kept, keep
 from cutting.formats.plan_shape import (
@@ -118,6 +119,7 @@ def _mark(number: int, mark: dict[str, Any], words: Language, unit: Unit) -> Mar
         with_=with_numbers(length, unit) if length is not None else "",
         shown=text, exact=shown is None or shown.exact, reads_mm=0.0 if call.length is None else _mm(call.length.mm),
         through=[words.chalk_name(call.panel, name) for name in call.through],
+        by_hand=length is not None and by_hand(length) is not None,
         **{key: mark[key] for key in same},
     )  # fmt: skip
 

@@ -20,7 +20,7 @@ from cutting.garments.pockets import pockets
 from cutting.garments.seams import Seam, leg_seams, sewn
 from cutting.garments.turns import said_of_turns
 from cutting.garments.waists import elastic_length, waist_parts, with_channel
-from cutting.garments.zips import said_of_zip, zip_length
+from cutting.garments.zips import said_of_opening, said_of_zip, zip_length
 from cutting.geometry import Point, is_simple
 from cutting.lengths import Length, inch
 from cutting.methods import METHODS, Ask
@@ -131,7 +131,13 @@ def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     numbers = numbers_of(drafted, legs, parts, sums, ask, body.thigh if body.has("thigh") else None)
     bought = lower_notions(ask, closing, elastic_length(ask, sums), parts, sums)
     findings = (*sums.findings, *(one for draft in drafts for one in draft.findings), *bags.findings)
-    findings += (*said_of_zip(ask.closure, closing), *said_of_turns(legs), *bends, *said_of_laps(parts))
+    findings += (
+        *said_of_zip(ask.closure, closing),
+        *said_of_opening(ask),
+        *said_of_turns(legs),
+        *bends,
+        *said_of_laps(parts),
+    )
     findings += tuple(said_of_crotch(body, ask, numbers))
     return Lower(
         id=name, style=ask.style, method=method, body=body, marking=ask.marking, other_cloth=ask.other_cloth,

@@ -8,6 +8,7 @@ from math import floor
 
 from cutting.finding import Finding
 from cutting.lengths import Length, Rule, inch
+from cutting.methods import Ask
 from cutting.pieces import Panel
 from cutting.where import choice
 
@@ -36,6 +37,16 @@ def zip_length(closure: str, panels: Mapping[str, Panel]) -> Length | None:
         reach = min(reach, seam.length - ABOVE_THE_FORK)
     room = max(SHORTEST, floor(reach / 25.4 + 1e-6))
     return inch(room) if inch(room).mm < usual.mm else usual
+
+
+ELASTIC = ("elastic-band", "casing", "paper-bag")
+"""Waists that are drawn together and pass the hip without an opening."""
+
+
+def said_of_opening(ask: Ask) -> list[Finding]:
+    """That a zip was chosen for a waist that needs none: it is drawn and bought all the same."""
+    needless = ask.waist_finish in ELASTIC and ask.closure in ZIPS and "closure" in ask.chosen
+    return [Finding("zip.needless", "note", choice("closure"), {"finish": ask.waist_finish})] if needless else []
 
 
 def said_of_zip(closure: str, used: Length | None) -> list[Finding]:

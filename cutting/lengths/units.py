@@ -33,6 +33,10 @@ _SIZE = re.compile(
     r"^(?:(?P<whole>[0-9]{1,9})(?:[ -]|$))?(?P<over>[0-9]{1,4})/(?P<under>[0-9]{1,4})$"
     r"|^(?P<decimal>[0-9]{1,9}(?:[.,][0-9]{1,9})?|[.,][0-9]{1,9})$"
 )
+TAPES = (2, 3, 4, 8, 16, 32, 64)
+"""The parts of an inch that a tape has, and thirds, which the trade says."""
+_LETTER = re.compile(r"(?<![a-z])(?=[ol]*[0-9])[0-9ol]*[ol][0-9ol]*(?![a-z])")
+"""The letter o or l among digits."""
 _LESS = re.compile(r"^(?P<whole>.+?) (?P<sign>less|-) (?P<ease>.+)$")
 _PART = re.compile(r"^[0-9]{1,4}/")
 """After ` - ` a fraction alone could as well belong to the number before it."""
@@ -47,7 +51,7 @@ def _size(text: str) -> Fraction:
     if match["decimal"]:
         return Fraction(match["decimal"].replace(",", "."))
     over, under = int(match["over"]), int(match["under"])
-    if under == 0 or over >= under:
+    if under not in TAPES or over >= under:
         raise refuse("length.fraction")
     return int(match["whole"] or 0) + Fraction(over, under)
 
@@ -56,8 +60,8 @@ def read(typed: str, unit: Unit) -> Fraction:
     """The exact millimetres of a length as typed; bare numbers are in `unit`.
 
     `38 less 2` and `38 - 2` are a reading and the ease that is in it: what is left is read. A number without a unit has
-    the other one's there. Raises CuttingError: length.empty, length.unreadable, length.fraction, length.negative,
-    length.unit, length.feet, length.less, length.less_or_half.
+    the other one's there. Raises CuttingError: length.empty, length.unreadable, length.fraction, length.letter,
+    length.negative, length.unit, length.feet, length.less, length.less_or_half.
     """
     text = typed.strip().lower().replace("\u00a0", " ").replace("″", '"').replace("”", '"').replace("’", "'")
     text = text.replace("′", "'").replace("\u2044", "/").replace("\u2212", "-")
@@ -68,6 +72,8 @@ def read(typed: str, unit: Unit) -> Fraction:
         raise refuse("length.empty")
     if len(text) > 40:
         raise refuse("length.unreadable")
+    if _LETTER.search(text):
+        raise refuse("length.letter")
     if re.match(r"^- ?[0-9.,]", text):
         raise refuse("length.negative")
     less = _LESS.match(text)

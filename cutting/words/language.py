@@ -148,6 +148,9 @@ class Language(Protocol):
     def say_answer(self, answer: Answer, unit: Unit) -> list[str]:
         """A number of one's own against the draft's, in sentences."""
 
+    def slip_name(self, code: str) -> str:
+        """What a slip is called in a list."""
+
     def say_problem(self, problem: Problem, unit: Unit) -> tuple[str, str]:
         """What is wrong, and how to mend it."""
 

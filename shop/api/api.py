@@ -8,7 +8,7 @@ from ninja.security import SessionAuth
 
 from shop.api import errors
 from shop.api.incoming import Incoming
-from shop.api.routers import chalk, clients, design, group, lays, orders, people, session, sheets, shelf, tape
+from shop.api.routers import chalk, clients, design, group, lays, orders, people, practice, session, sheets, shelf, tape
 
 
 class DescribedAPI(NinjaAPI):
@@ -38,5 +38,6 @@ api.add_router("", group.router)
 api.add_router("", lays.router)
 api.add_router("", chalk.router)
 api.add_router("", people.router)
+api.add_router("", practice.router)
 api.add_router("", shelf.router)
 api.add_router("", tape.router)

@@ -3,7 +3,7 @@
 from collections.abc import Mapping
 from typing import Any, TypeAlias
 
-from cutting.controls import AGREES, NOT_CUT, Tape
+from cutting.controls import NOT_CUT, Tape
 from cutting.errors import CuttingError
 from cutting.formats.controls_v1 import TapeOut, VerdictOut, calls_of_piece, tapes_of, verdict_of
 from cutting.lengths import read
@@ -13,7 +13,7 @@ from shop.bridge.words import as_unit, words
 TapeShape: TypeAlias = TapeOut
 VerdictShape: TypeAlias = VerdictOut
 ControlTape: TypeAlias = Tape
-AGREES_MM, NOT_CUT_MM = AGREES, NOT_CUT
+NOT_CUT_MM = NOT_CUT
 
 
 def tapes(plan: dict[str, Any], garment: str, panel: str) -> tuple[list[ControlTape], list[TapeShape]]:

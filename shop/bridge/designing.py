@@ -91,24 +91,35 @@ def design(job: dict[str, Any], garment: str = "", half: str = "") -> DesignOut:
     cloth = read_job(job | {"measurements": {}, "garments": [{"id": "any", "style": "palazzo"}]}).cloth
     chosen = raw.get("choices") or {}
     found: dict[tuple[str, str], Effect] = {}
+    sums: dict[str, float] = {}
     with suppress(CuttingError):
         body = read_job(job | {"garments": [{"id": "any", "style": "palazzo"}]}).body
         with on_tape(unit):
             read = read_choices(chosen, unit, choice(), kind, [])
         with on_tape(unit):
             found = {(one.choice, one.rule): one for one in effects(body, method, style, read, cloth, joined)}
+            kept = {key: value for key, value in read.items() if key not in kind.unused(method)}
+            sums = kind.sums(body, method, kind.resolve(method, style, kept, cloth, joined))
     say, groups = words(), dict[str, ChoiceGroupOut]()
     with on_tape(unit):
         rows = asked(kind, method, style, chosen, cloth, joined)
     for row in rows:
         group = row.choice.group
         shown = groups.setdefault(group, ChoiceGroupOut(key=group, name=say.group_name(kind.name, group), rows=[]))
-        shown.rows.append(_row(row, kind, joined, unit, found))
+        on_client = sums.get(SUM_OF.get(row.key, "")) if row.key not in chosen else None
+        shown.rows.append(_row(row, kind, joined, unit, found, on_client))
     methods = [_option(found, "method", name, say.method_words(name).name, unit) for name in kind.methods_for(style)]
     return DesignOut(kind=kind.name, method=method, methods=methods, groups=list(groups.values()))
 
 
-def _row(row: Row, kind: GarmentKind, joined: bool, unit: Unit, found: dict[tuple[str, str], Effect]) -> RowOut:
+SUM_OF = {"hem_width": "hem_round", "back_neck_depth": "back_neck", "top_length": "back_length"}
+"""Where a style's own size is what is usual: the sum that says how large that is on this client."""
+
+
+def _row(
+    row: Row, kind: GarmentKind, joined: bool, unit: Unit, found: dict[tuple[str, str], Effect], on_client: float | None
+) -> RowOut:
+    """A row of choices in words; `on_client` is what is usual in mm on this client, where that is the style's own."""
     say, key = words(), f"{row.of}.{row.key}" if row.of else row.key
     named = ChoiceWords(*(as_taped(text, unit) for text in astuple(say.choice_words(kind.name, key, joined))))
     # A length with one rule of its own is asked as a length: the rule is what is taken where none is typed.
@@ -121,11 +132,16 @@ def _row(row: Row, kind: GarmentKind, joined: bool, unit: Unit, found: dict[tupl
     shown = _text(row.usual, unit) if not by_rule and not several and row.usual not in row.choice.offered else ""
     of_rule = say.rule_name(kind.name, row.key, str(row.usual), joined) if by_rule and row.usual in rules else ""
     of_rule = as_taped(of_rule, unit)
+    if row.usual is None and on_client:
+        shown = show(on_client, unit).text
     return RowOut(
         key=row.key, of=row.of, kind="rule" if by_rule else "some" if several else _typed(row),
         typed=by_rule and row.choice.kind == "rule-or-length", legend=named.legend,
         hint=named.hint, options=options, usual="" if row.usual is None or several else _plain(row.usual, unit),
-        usually=", ".join(part for part in (shown or of_rule or named.unset, say.source_name(row.source)) if part),
+        usually=", ".join(dict.fromkeys(
+            part for part in (shown or of_rule or named.unset, say.source_name(row.source) or (shown and named.unset))
+            if part
+        )),
         least_mm=row.choice.least, most_mm=row.choice.most, typed_says=_typed_says(found, row, unit),
     )  # fmt: skip
 
@@ -177,7 +193,7 @@ def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
 
     Where a point that drafting needs is missing, an invented body's is taken.
     """
-    body = read_job(_one(unit, with_sample(measurements), "palazzo", "", {})).body
+    body = read_job(one_garment(unit, with_sample(measurements), "palazzo", "", {})).body
     drawn: dict[str, Outline] = {}
     for kind in KINDS.values():
         for style in kind.styles:
@@ -200,12 +216,15 @@ def kept_alone(
     """The same as it would be stored."""
     measurements = with_sample(measurements)
     try:
-        return keep(plan(read_job(_one(unit, measurements, style, method, choices)), by_width=False))
+        return keep(plan(read_job(one_garment(unit, measurements, style, method, choices)), by_width=False))
     except CuttingError as error:
         raise CoreRefusal(error, as_unit(unit)) from None
 
 
-def _one(unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any]) -> dict[str, Any]:
+def one_garment(
+    unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any]
+) -> dict[str, Any]:
+    """A job of one garment on cloth wide enough for anything."""
     garment = {"id": "trousers", "style": style, "method": method, "choices": choices}
     return {
         "format": "plavet-job", "version": 1, "unit": unit, "measurements": measurements, "garments": [garment],

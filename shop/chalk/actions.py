@@ -17,7 +17,7 @@ from shop.orders.models import Order
 from shop.orders.queries import cut_for
 from shop.orders.shelf import cut
 from shop.plans.models import PlanRun
-from shop.plans.queries import best
+from shop.plans.queries import as_it_was, best
 
 MOST_TICKS = 5_000
 """So many ticks, and so many control tapes, of one chalked cloth are kept."""
@@ -46,11 +46,13 @@ def tick(
     call: int,
     cut_from: str = "main",
     chalked: bool = True,
+    waited: bool = False,
 ) -> Chalking:
     """Note that a call was chalked, or with `chalked` False that it was rubbed out; the same id again is the same tick.
 
-    The first tick of a cloth freezes the plan: `plan_run` and `stamp` say which one the page shows. Raises MovedError
-    where it is another than the one that is chalked or would be, ChalkError where it is cut or has no such call.
+    The first tick of a cloth freezes the plan: `plan_run` and `stamp` say which one the page shows. One that `waited`
+    for the line freezes it as the page had it: the chalk is on the cloth. Raises MovedError where it is another than
+    the one that is chalked or would be, ChalkError where it is cut or has no such call.
     """
     allow(actor, "chalk")
     with transaction.atomic():
@@ -58,7 +60,7 @@ def tick(
         known = Tick.of(actor.workshop).filter(pk=id, chalking__order=row).select_related("chalking").first()
         if known is not None:
             return known.chalking
-        chalking = open_chalking(actor, row.id, cut_from) or _begin(actor, row, cut_from, plan_run, stamp)
+        chalking = open_chalking(actor, row.id, cut_from) or _begin(actor, row, cut_from, plan_run, stamp, waited)
         if (chalking.plan_run_id, chalking.stamp) != (plan_run, stamp):
             raise MovedError("This cloth is chalked by another plan than this page shows. Here is that plan.")
         if chalking.cut_at is not None:
@@ -70,10 +72,12 @@ def tick(
     return chalking
 
 
-def _begin(actor: User, order: Order, cut_from: str, plan_run: UUID, stamp: str) -> Chalking:
+def _begin(actor: User, order: Order, cut_from: str, plan_run: UUID, stamp: str, waited: bool) -> Chalking:
     """Freeze the plan that the page shows."""
     run = own(PlanRun, actor, plan_run)
     found, of = best(actor, run), "main" if cut_from == "all" else cut_from
+    if waited and found.stamp != stamp:
+        found = as_it_was(actor, run, stamp) or found
     if run.order_id != order.id or run.job.get("cut_from", "main") != of or found.stamp != stamp:
         raise MovedError("The lay changed since this page was read. Here it is anew: look, then chalk.")
     lay = found.plan["lay"]

@@ -55,6 +55,21 @@ def best(actor: User, run: PlanRun) -> Best:
     return Best(own if lay_run is None else LayRun.of(actor.workshop).get(pk=lay_run).plan or {}, lay_run)
 
 
+LOOKED_AT = 50
+"""Among so many of the last lays of a plan one of before is looked for."""
+
+
+def as_it_was(actor: User, run: PlanRun, stamp: str) -> Best | None:
+    """The plan with that stamp, on its own lay or on one that was found or laid by hand; None where there is none."""
+    found_for = LayRun.of(actor.workshop).filter(plan_run=run, plan__isnull=False).exclude(kind=LayRun.REST)
+    lays = [None, *found_for.order_by("-created_at").values_list("id", flat=True)[:LOOKED_AT]]
+    for lay in lays:
+        one = Best(run.plan if lay is None else LayRun.of(actor.workshop).get(pk=lay).plan or {}, lay)
+        if can_be_said(one.plan) and one.stamp == stamp:
+            return one
+    return None
+
+
 def searched(actor: User, run: UUID) -> tuple[Literal["none", "under_way", "done"], UUID | None]:
     """Whether a shorter lay of a plan was looked for, and the search that is under way or waits."""
     rows = LayRun.of(actor.workshop).filter(plan_run=run, kind__in=(LayRun.SHORTER, LayRun.HAND))

@@ -13,3 +13,5 @@ STORAGES = {
     "default": {"BACKEND": "django.core.files.storage.FileSystemStorage"},
     "staticfiles": {"BACKEND": "django.contrib.staticfiles.storage.StaticFilesStorage"},
 }
+# A server beside the tests has the pages as they are built.
+WHITENOISE_USE_FINDERS = True

@@ -256,6 +256,23 @@ def test_a_girth_written_as_half_or_double_is_doubted_alone(name, key, times):
     assert set(found) <= {key} | plain
 
 
+@pytest.mark.parametrize(
+    ("written", "wrong"),
+    [
+        ({"bust": 19, "hip": 38}, "bust"), ({"chest": 20, "hip": 41}, "chest"), ({"thigh": 12, "hip": 40}, "thigh"),
+        ({"bust": 36, "hip": 19}, "hip"), ({"waist": 31, "hip": 20.5}, "hip"),
+        ({"hip": 40, "outseam": 20, "inseam": 30, "body_rise": 10}, "outseam"),
+    ],
+)  # fmt: skip
+def test_half_of_a_measure_is_doubted_before_there_are_three_girths(written, wrong):
+    """Each with the measures of a believable adult, in inches, one of which is half of itself."""
+    sizes = {key: Fraction(size) * INCH_MM for key, size in written.items()}
+    found = [one for one in doubts(sizes) if one.weight == "warn"]
+    assert [(one.where.measure, one.code) for one in found] == [(wrong, "doubt.half")]
+    assert not [one for one in doubts(sizes, sure=[wrong]) if one.code == "doubt.half"]
+    assert not [one for one in doubts(sizes | {wrong: 2 * sizes[wrong]}) if one.weight == "warn"]
+
+
 def test_what_several_rules_compare_with_is_the_one_that_is_doubted():
     """Without a thigh or a knee the model cannot speak: half a hip is under the waist and far from the rise."""
     sizes = {"waist": Fraction(800), "hip": Fraction(520), "body_rise": Fraction(270)}

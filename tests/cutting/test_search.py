@@ -1,5 +1,6 @@
 """The search for a shorter lay: deterministic, never longer, valid at every step; its bound proved; against others."""
 
+import json
 from dataclasses import replace
 from fractions import Fraction
 from itertools import islice, permutations, product
@@ -13,7 +14,7 @@ from shapely.affinity import scale, translate
 from shapely.geometry import Polygon
 
 from cutting.cloth import FOLDS, Cloth, folded
-from cutting.enough import enough, savings
+from cutting.enough import choices_of, enough, savings
 from cutting.errors import CuttingError
 from cutting.formats import read_job
 from cutting.geometry import Point
@@ -348,6 +349,28 @@ def test_savings_keep_what_they_do_not_change(style):
         else:
             assert saving.job.cloth == made.job.cloth
             assert saving.job.garments != made.job.garments
+
+
+@pytest.mark.parametrize("style", ["palazzo", "jumpsuit", "wide-gathered"])
+def test_the_choices_of_a_saving_written_into_the_job_are_that_saving(style):
+    raw = jumpsuit() if style == "jumpsuit" else job(cloth={"width": 60})
+    raw["garments"][0] |= {"style": style} if style != "jumpsuit" else {}
+    made = plan(read_job(raw), by_width=False)
+    tried = [one for one in savings(made) if not one.code.startswith("fold.")]
+    assert tried
+    for saving in tried:
+        (taken,) = choices_of(made.job, saving.job).values()
+        again = json.loads(json.dumps(raw))
+        garment = again["garments"][0]
+        if style == "jumpsuit":
+            for half, some in taken.items():
+                garment[half].setdefault("choices", {}).update(some)
+        else:
+            garment.setdefault("choices", {}).update(taken)
+        numbers = [plan(one, by_width=False).garments for one in (read_job(again), saving.job)]
+        for one, other in zip(*numbers, strict=True):
+            for key, number in one.numbers.items():
+                assert number.cut.mm == pytest.approx(other.numbers[key].cut.mm, abs=1.6), (saving.code, key)
 
 
 def jumpsuit():

@@ -71,6 +71,7 @@ PROVOKED = [
     ("depth.sit", {"body_rise": 12.5}, {}, "no room to sit"),
     ("depth.guard", {"body_rise": 9}, {"crotch_depth": "14 in"}, "hang low"),
     ("choice.idle", {}, {"heading": 2}, "Paper-bag"),
+    ("zip.needless", {}, {"closure": "side-zip", "waist_finish": "elastic-band"}, "needs no zip"),
     ("zip.shorter", {}, {"closure": "back-zip"}, "round the crotch curve"),
     ("diagonal.moved", {}, {"seat": "full", "seat_height": "drop-and-raise"}, "is brought to"),
     ("fold.quick_shallow", {}, {}, "quick rule"),

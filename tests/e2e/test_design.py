@@ -42,6 +42,17 @@ def test_a_style_is_made_without_a_manual_and_kept_as_a_house_rule(inside: Page)
     page.get_by_role("button", name="Use", exact=True).click()
     expect(drawing.get_by_text("Yoke")).to_have_count(0)
 
+    # Another style is looked at; taken back, the pockets are there again.
+    page.get_by_text("Palazzo", exact=True).click()
+    expect(page.get_by_role("radio", name="Palazzo")).to_be_checked()
+    page.keyboard.press("Control+z")
+    expect(page.get_by_role("radio", name="Straight trousers")).to_be_checked()
+    expect(drawing.get_by_text("Front pocket bag")).to_be_visible()
+    page.get_by_role("button", name="Redo").click()
+    expect(page.get_by_role("radio", name="Straight trousers")).not_to_be_checked()
+    page.get_by_role("button", name="Undo").click()
+    expect(drawing.get_by_text("Front pocket bag")).to_be_visible()
+
     page.get_by_role("navigation", name="Stations").get_by_role("link", name="Lay").click()
     expect(page.get_by_text("Front pocket bag, cut 4, left and right")).to_be_visible()
     expect(page.get_by_text(re.compile("fly zip, 7"))).to_be_visible()

@@ -165,7 +165,7 @@ def test_an_off_cut_goes_on_the_shelf_and_the_shelf_serves_an_order(inside: Page
     form.get_by_label("Width, selvedge to selvedge").fill("3o in")
     form.get_by_label("How long").fill("4 yd")
     form.get_by_role("button", name="Put on the shelf").click()
-    expect(page.get_by_role("alert")).to_contain_text("length")
+    expect(page.get_by_role("alert")).to_contain_text("a letter among the digits")
     form.get_by_label("Width, selvedge to selvedge").fill("62 in")
     form.get_by_label("How long").fill("110 in")
     form.get_by_role("button", name="Put on the shelf").click()

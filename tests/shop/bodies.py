@@ -40,6 +40,8 @@ def bodies_for(owner, order):
     owner("PUT", f"/shelf/{shelf}", on_shelf | {"version": 0, "name": "Bolt", "form": "bolt"})
     tick = {"order": ids["order"], "plan": plan, "stamp": made["stamp"], "call": 2}
     chalk = owner("PUT", f"/ticks/{uuid4()}", tick)[1]["id"]
+    drill = {"method": "quarter-hip", "style": "straight-trousers", "rule": "front.hip_width", "seed": 3}
+    by_hand = next(mark["n"] for mark in made["plan"]["marks"] if mark["by_hand"])
     return {
         ("POST", "/book"): {"text": "BEGIN:VCARD", "keep": False},
         ("PUT", f"/clients/{uuid4()}"): {"name": "Ada"},
@@ -81,6 +83,13 @@ def bodies_for(owner, order):
         ("POST", f"/sheets/{ids['sheet']}/turn"): {"unit": "in"},
         ("PUT", f"/shelf/{shelf}"): on_shelf | {"version": 1, "name": "Bolt", "form": "bolt"},
         ("POST", f"/tape/{tape}/readings"): {"id": str(uuid4()), "typed": "41 in"},
+        ("PUT", f"/drill-answers/{uuid4()}"): drill | {"typed": "11"},
+        ("PUT", f"/call-answers/{uuid4()}"): {
+            "plan": plan,
+            "stamp": made["stamp"],
+            "call": by_hand,
+            "typed": "11",
+        },
         ("PUT", f"/tape-readings/{uuid4()}"): {"chalk": chalk, "garment": "trousers", "panel": "front", "tape": 0},
         ("PUT", f"/ticks/{uuid4()}"): tick | {"call": 1},
     }

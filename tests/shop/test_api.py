@@ -290,8 +290,11 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     chalk = owner("PUT", f"/ticks/{new_id()}", tick)[1]["id"]
     step = new_id()
     owner("PUT", f"/steps/{step}", {"order": order["id"], "state": "agreed"})
+    drill = {"method": "quarter-hip", "style": "palazzo", "rule": "front.hip_width", "seed": 3, "typed": "11"}
+    drilled = new_id()
+    assert owner("PUT", f"/drill-answers/{drilled}", drill)[0] == 200
     rows = {
-        "chalks": chalk, "ticks": new_id(), "tape-readings": new_id(), "steps": step,
+        "chalks": chalk, "ticks": new_id(), "tape-readings": new_id(), "steps": step, "drill-answers": drilled, "call-answers": new_id(),
         "shelf": kept["id"], "cuts": cut["id"], "house-rules": rule["id"], "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run,
         "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"], "plans": made["id"],
         "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
@@ -304,7 +307,8 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
             "of": rows["orders"], "shelf": rows["shelf"], "station": "cloth",
         },
         "ticks": tick, "tape-readings": {"chalk": chalk, "garment": "trousers", "panel": "front", "tape": 0},
-        "steps": {"order": rows["orders"], "state": "called_off"},
+        "steps": {"order": rows["orders"], "state": "called_off"}, "drill-answers": drill,
+        "call-answers": {"plan": made["id"], "stamp": made["stamp"], "call": 1, "typed": "11"},
         "shelf": cloth, "plans": {"id": new_id(), "placements": [], "key": "trousers.crotch_depth", "typed": "10"},
         "garments": {"order": rows["orders"], "name": "t", "style": "palazzo", "method": "quarter-hip", "choices": {}},
         "cloths": {"kind": "x", "colour": "#000000", "width": "150", "fold": "open"},

@@ -18,8 +18,9 @@ def plan_of(call, order, chalked=True):
     return call("POST", f"/orders/{order['id']}/plan?chalked={str(chalked).lower()}")[1]
 
 
-def tick(call, order, made, number, chalked=True, id=None):
+def tick(call, order, made, number, chalked=True, id=None, waited=False):
     body = {"order": order["id"], "plan": made["id"], "stamp": made["stamp"], "call": number, "chalked": chalked}
+    body["waited"] = waited
     return call("PUT", f"/ticks/{id or uuid4()}", body)
 
 
@@ -30,6 +31,22 @@ def change_hip(owner, order, typed):
 def colleague(role):
     workshop = User.objects.get(username="ebba").workshop
     return Caller(User.objects.create(username=role, first_name=role.title(), workshop=workshop, role=role))
+
+
+def test_a_tick_that_waited_for_the_line_freezes_the_plan_as_the_page_had_it(owner, order):
+    """Meanwhile the pieces were moved and the hip was changed: the chalk is on the cloth as it was."""
+    made = plan_of(owner, order)
+    moved = [one | {"x_mm": one["x_mm"] + 100} for one in made["plan"]["lay"]["placements"]]
+    assert owner("PUT", f"/plans/{made['id']}/hand", {"id": str(uuid4()), "placements": moved})[0] == 200
+    assert change_hip(owner, order, "44 1/8")[0] == 200
+    assert tick(owner, order, made, 1)[0] == 409
+    assert tick(owner, order, made | {"stamp": "0" * 16}, 1, waited=True)[0] == 409
+    assert tick(owner, order, made, 1, waited=True)[0] == 200
+    chalked = plan_of(owner, order)
+    assert chalked["plan"] == made["plan"]
+    assert chalked["newer"]
+    # What is chalked by one plan is not ticked by another, waited or not.
+    assert tick(owner, order, made | {"stamp": "0" * 16}, 2, waited=True)[0] == 409
 
 
 def test_a_new_measure_or_a_shorter_lay_does_not_move_what_is_chalked(owner, order):

@@ -12,9 +12,9 @@ from tests.shop.conftest import Caller
 
 HELD = {
     "owner": set(RIGHTS),
-    "cutter": {"contacts", "clients", "measure", "orders", "lays", "steps", "chalk", "cut"},
-    "apprentice": {"measure", "lays", "steps", "chalk"},
-    "sewer": {"steps"},
+    "cutter": {"contacts", "clients", "measure", "orders", "lays", "steps", "chalk", "cut", "practise"},
+    "apprentice": {"measure", "lays", "steps", "chalk", "practise"},
+    "sewer": {"steps", "practise"},
 }
 
 
@@ -98,7 +98,8 @@ def as_json(body):
 def test_no_write_is_forgotten_in_the_table_of_rights(team, order):
     """Every path that writes refuses a sewer, but for the plan, the session and what only reads."""
     free = {"/orders/{id}/plan", "/flat", "/plans/{id}/number", "/drafts/{method}/number"}
-    free |= {"/steps/{id}", "/orders/{id}/passed"}  # how far an order is, everybody may say
+    # How far an order is everybody may say, and everybody may practise.
+    free |= {"/steps/{id}", "/orders/{id}/passed", "/drill-answers/{id}", "/call-answers/{id}"}
     described = api.get_openapi_schema(path_prefix="/")
     for path, methods in described["paths"].items():
         for method, about in methods.items():

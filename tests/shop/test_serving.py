@@ -5,20 +5,17 @@ import os
 import signal
 import socket
 import subprocess
-import sys
 import time
-from contextlib import suppress
 from pathlib import Path
 
 import pytest
 from axes.models import AccessAttempt
-from django.db import connection
 
 from demo.load import load
 from shop.accounts.models import User
+from tests.servers import database, served
 from tests.shop.conftest import Caller
 
-ROOT = Path(__file__).parents[2]
 SILENT = 200
 
 
@@ -28,25 +25,8 @@ FIRST, ALL = (500, 10_000) if os.environ.get("PLAVET_DEEP") else (60, 200)
 
 @pytest.fixture
 def server():
-    yield from served(2)
-
-
-def served(processes, *words, **more):
-    """The port of a server of so many processes, and the process that keeps them; ended afterwards."""
-    with socket.socket() as free:
-        free.bind(("127.0.0.1", 0))
-        there = free.getsockname()[1]
-    command = [sys.executable, "-m", "shop.serving", f"127.0.0.1:{there}", "--processes", str(processes), *words]
-    process = subprocess.Popen(command, cwd=ROOT, env=dict(os.environ) | more, start_new_session=True)
-    for _ in range(200):
-        try:
-            socket.create_connection(("127.0.0.1", there), 1).close()
-            break
-        except OSError:
-            time.sleep(0.1)
-    yield there, process.pid
-    process.terminate()
-    assert process.wait(10) == 0
+    with served(2) as made:
+        yield made
 
 
 def asked(port, timeout=30):
@@ -96,18 +76,10 @@ def test_a_process_that_dies_is_made_anew(server):
     assert asked(there) == 401
 
 
-def database():
-    """The address of the tests' own database, for a server beside them."""
-    settings = connection.settings_dict
-    return f"postgresql://{settings['USER']}:{settings['PASSWORD']}@{settings['HOST']}:{settings['PORT']}/{settings['NAME']}"
-
-
 @pytest.mark.parametrize("words", [(), ("--proxy", "127.0.0.1")])
 def test_where_a_request_came_from_is_believed_of_the_proxy_alone(transactional_db, words):
     """A wrong password is counted for the address it came from: the proxy says which, if there is one."""
-    kept = served(1, *words, DATABASE_URL=database(), DJANGO_SETTINGS_MODULE="shop.settings.demo")
-    port, _ = next(kept)
-    try:
+    with served(1, *words, DATABASE_URL=database(), DJANGO_SETTINGS_MODULE="shop.settings.demo") as (port, _):
         line = http.client.HTTPConnection("127.0.0.1", port, timeout=30)
         head = {
             "Cookie": f"csrftoken={'c' * 32}", "X-CSRFToken": "c" * 32, "Content-Type": "application/json",
@@ -115,9 +87,6 @@ def test_where_a_request_came_from_is_believed_of_the_proxy_alone(transactional_
         }  # fmt: skip
         line.request("POST", "/api/session", b'{"user_name": "nobody", "password": "no"}', head)
         assert line.getresponse().status == 401
-    finally:
-        with suppress(StopIteration):
-            next(kept)
     assert AccessAttempt.objects.get().ip_address == ("10.1.2.3" if words else "127.0.0.1")
 
 
@@ -137,9 +106,7 @@ def test_a_process_holds_hardly_more_after_many_requests(transactional_db):
         ("GET", "/orders"), ("GET", f"/orders/{order}"), ("POST", f"/orders/{order}/plan"), ("GET", f"/sheets/{sheet}/advice"),
         ("GET", f"/orders/{order}/design"), ("GET", "/drafts/quarter-hip"), ("GET", "/clients?find=ma"), ("PUT", "/clients/none"),
     ]  # fmt: skip
-    kept = served(1, DATABASE_URL=there)
-    port, keeper = next(kept)
-    try:
+    with served(1, DATABASE_URL=there) as (port, keeper):
         (worker,) = subprocess.run(
             ["pgrep", "-P", str(keeper)], text=True, capture_output=True, check=True
         ).stdout.split()
@@ -153,7 +120,4 @@ def test_a_process_holds_hardly_more_after_many_requests(transactional_db):
             if count + 1 in (FIRST, ALL):
                 status = Path(f"/proc/{worker}/status").read_text()
                 held.append(int(status.partition("VmRSS:")[2].split()[0]))
-    finally:
-        with suppress(StopIteration):
-            next(kept)
     assert held[1] <= 1.3 * held[0], held

@@ -15,7 +15,7 @@ from cutting.words.en.numbers import number_name
 from cutting.words.en.page import page
 from cutting.words.en.problems import say_problem
 from cutting.words.en.sewing import notion_name, piece_label, sewn_to
-from cutting.words.en.slips import say_answer
+from cutting.words.en.slips import say_answer, slip_name
 from cutting.words.en.trade import cloth_name, half_name, kind_name, method_words, style_name, thickness_name
 from cutting.words.en.yardage import cost_formula, yardage_formula
 
@@ -23,6 +23,6 @@ __all__ = [
     "about_way", "call_say", "call_words", "chalk_name", "check_labels", "check_say", "choice_words", "cloth_name", "cost_formula", "fold_words", "formula",
     "group_name", "half_name", "kind_name", "measure_name", "method_words",
     "notion_name", "number_name", "page", "panel_name", "piece_label", "posture", "rule_name", "saving_words",
-    "say_answer", "say_effect", "say_finding", "say_fold", "say_problem", "say_suspect", "section_name", "sewn_to", "source_name", "style_name",
+    "say_answer", "say_effect", "say_finding", "say_fold", "say_problem", "say_suspect", "section_name", "sewn_to", "slip_name", "source_name", "style_name",
     "taking", "thickness_name", "yardage_formula",
 ]  # fmt: skip

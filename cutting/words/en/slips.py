@@ -38,6 +38,18 @@ SLIPS: dict[str, str] = {
     "in_inches": "It looks as if centimetres were typed as inches.",
     "in_cm": "It looks as if inches were typed as centimetres.",
 }  # fmt: skip
+NAMES: dict[str, str] = {
+    "no_seams": "seams left out", "seams_twice": "seams counted twice", "left_out": "a term left out",
+    "twice": "a term counted twice", "share_once": "one of two edges", "half": "half of it", "double": "twice as much",
+    "quarter": "a quarter of it", "fourfold": "four times as much", "decimals": "a fraction written as a decimal",
+    "in_inches": "centimetres for inches", "in_cm": "inches for centimetres",
+}  # fmt: skip
+"""What each is called in a list."""
+
+
+def slip_name(code: str) -> str:
+    """What a slip is called in a list."""
+    return NAMES[code]
 
 
 def say_answer(answer: Answer, unit: Unit) -> list[str]:

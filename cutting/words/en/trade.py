@@ -26,7 +26,7 @@ METHODS = {
 }  # fmt: skip
 CLOTHS = {
     "cotton": "Cotton", "linen": "Linen", "wool": "Wool", "denim": "Denim", "viscose": "Viscose", "polyester": "Polyester",
-    "silk": "Silk", "velvet": "Velvet", "twill": "Twill", "lining": "Lining",
+    "silk": "Silk", "velvet": "Velvet", "twill": "Twill", "chiffon": "Chiffon", "crepe": "Crepe", "jersey": "Jersey", "lining": "Lining",
 }  # fmt: skip
 THICKNESSES = {"thin": "Thin", "usual": "Usual", "thick": "Thick"}
 

@@ -10,7 +10,7 @@ from ninja import Field, Query, Router, Schema
 from shop.accounts.writing import own
 from shop.api.auth import person
 from shop.api.routers.orders import ClothName
-from shop.bridge.controls import AGREES_MM, TapeShape, VerdictShape, verdict
+from shop.bridge.controls import TapeShape, VerdictShape, verdict
 from shop.chalk import actions, queries
 from shop.chalk.models import Chalking
 from shop.chalk.queries import name_of
@@ -60,6 +60,9 @@ class TickIn(Schema):
     stamp: str = Field(max_length=16)
     call: int = Field(ge=1, le=10_000)
     chalked: bool = True
+    waited: bool = Field(
+        False, description="it was ticked while the line was lost: the plan counts as it was when the page read it"
+    )
 
 
 @router.get("/orders/{id}/chalk", response=ChalkAnswer)
@@ -73,7 +76,7 @@ def tick(request: HttpRequest, id: UUID, body: TickIn) -> ChalkOut:
     """Tick a call, or rub it out. The first tick freezes the plan."""
     made = actions.tick(
         actor=person(request), id=id, order=body.order, cut_from=body.cloth, plan_run=body.plan, stamp=body.stamp,
-        call=body.call, chalked=body.chalked,
+        call=body.call, chalked=body.chalked, waited=body.waited,
     )  # fmt: skip
     return _out(request, made)
 
@@ -135,7 +138,7 @@ def _controls(request: HttpRequest, row: Chalking, garment: str, panel: str) -> 
         tapes=[
             ControlOut(
                 **one.model_dump(), typed=read[one.n].typed if one.n in read else None,
-                off_mm=off[one.n], agrees=abs(off[one.n]) <= AGREES_MM,
+                off_mm=off[one.n], agrees=abs(off[one.n]) <= made[one.n].honest,
             )
             for one in said
         ],

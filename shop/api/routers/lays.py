@@ -1,6 +1,6 @@
 """Searches for a shorter lay."""
 
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 from uuid import UUID
 
 from django.http import HttpRequest
@@ -52,13 +52,17 @@ class LayRunIn(Schema):
 
 
 class SavingOut(Schema):
-    """One saving of cloth, tried: what it needs and saves, and whether the cloth in hand is enough for it."""
+    """One saving of cloth, tried: what it needs and saves, and whether the cloth in hand is enough for it.
+
+    `choices` are those it takes, of each garment by its name; of one of two halves by its halves.
+    """
 
     code: str
     says: str
     needs_mm: float
     saves_mm: float
     enough: bool
+    choices: dict[str, dict[str, Any]] = {}
 
 
 class LayRunOut(Schema):

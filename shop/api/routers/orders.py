@@ -131,13 +131,14 @@ class PassedIn(Schema):
 
 
 class TicketOut(Schema):
-    """One order on the bench."""
+    """One order on the bench. Those of the same outfit for several clients have one `group`."""
 
     id: UUID
     version: int
     title: str
     client: UUID
     client_name: str
+    group: UUID | None
     promised_on: date
     measured: int
     styles: list[str]
@@ -260,8 +261,8 @@ def bench(
         state = life.state_of(getattr(row, "step", None), measured >= life.MEASURED, chalk.get(row.id))
         tickets.append(TicketOut(
             id=row.id, version=row.version, title=row.title, client=row.client_id, client_name=row.client.name,
-            promised_on=row.promised_on, measured=measured, styles=[garment.style for garment in one.garments],
-            state=state, passed=row.passed,
+            group=row.group, promised_on=row.promised_on, measured=measured,
+            styles=[garment.style for garment in one.garments], state=state, passed=row.passed,
         ))  # fmt: skip
     return tickets
 

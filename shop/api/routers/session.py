@@ -35,6 +35,7 @@ class LogIn(Schema):
 
 
 class Me(Schema):
+    id: str = Field(description="the same for the same person: what a device keeps is kept for one")
     name: str
     workshop: str
     unit: str
@@ -45,6 +46,7 @@ class Me(Schema):
 def me_of(user: User) -> Me:
     """Who somebody is, and what they may do."""
     return Me(
+        id=str(user.pk),
         name=user.first_name or user.username, workshop=user.workshop.name, unit=user.workshop.unit, role=user.role,
         rights=rights_of(user),
     )  # fmt: skip

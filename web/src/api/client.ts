@@ -1,5 +1,6 @@
 /** Talking to the server: typed by the API's own description, every refusal as words. */
 import createClient from "openapi-fetch";
+import { lineIs } from "../offline/line";
 import type { paths } from "./schema.gen";
 
 export type Problem = { where: string; code: string; what: string; mend: string; station?: string };
@@ -40,6 +41,17 @@ export const server = createClient<paths>({
   },
 });
 
+/** Write to an address that was written down earlier. */
+export const put = (path: string, body: unknown): Promise<unknown> =>
+  answered(
+    (server.PUT as unknown as (path: string, sent: { body: unknown }) => Promise<Answer<unknown>>)(path, { body }),
+  );
+
+/** A proxy that stands before the server answers so where it is gone. */
+const GONE = [502, 503, 504];
+
+const LOST = "The line to the workshop's server is lost. What you typed is kept here.";
+
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
 /** The body of an answer, or a Refused. */
@@ -48,10 +60,14 @@ export async function answered<T>(answer: Promise<Answer<T>>): Promise<T> {
   try {
     got = await answer;
   } catch {
-    throw new Refused(0, "The line to the workshop's server is lost. What you typed is kept here.");
+    lineIs(false);
+    throw new Refused(0, LOST);
   }
-  if (got.response.ok) return got.data as T;
   const body = (got.error ?? {}) as { title?: string; problems?: Problem[]; theirs?: unknown; code?: string };
+  const gone = GONE.includes(got.response.status) && !body.title;
+  lineIs(!gone);
+  if (got.response.ok) return got.data as T;
+  if (gone) throw new Refused(0, LOST);
   throw new Refused(
     got.response.status,
     body.title ?? "The server did not answer in words.",

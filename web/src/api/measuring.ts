@@ -1,9 +1,10 @@
 /** Sheets and readings: what the measuring pages ask of the server. */
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { planAnew } from "./anew";
 import { server, answered } from "./client";
+import { orWait, waiting } from "./outbox";
 import type { components } from "./schema.gen";
-import { useOrderRow } from "./orders";
+import { type Order, useOrderRow, withReading, waitingReading } from "./orders";
 
 type Schemas = components["schemas"];
 export type Point = Schemas["PointOut"];
@@ -17,31 +18,38 @@ export type Waist = "worn" | "natural" | "high" | "low";
 const path = (id: string) => ({ params: { path: { id } } });
 
 /** The points of a session in the order of taking; `needs` are those that an order's garments ask for. */
-export const usePoints = (session: Session, needed: string[] = []) => {
+export const pointsOf = (session: Session, needed: string[] = []) => {
   const needs = needed.join(",");
-  return useQuery({
+  return queryOptions({
     queryKey: ["points", session, needs],
     queryFn: () => answered(server.GET("/api/points", { params: { query: { session, needs } } })),
     staleTime: Infinity,
-    placeholderData: keepPreviousData,
   });
 };
+export const usePoints = (session: Session, needed: string[] = []) =>
+  useQuery({ ...pointsOf(session, needed), placeholderData: keepPreviousData });
 
 /** Doubts, second ways, last time's values. */
-export const useAdvice = (sheet: string) =>
-  useQuery({
+export const adviceOf = (sheet: string) =>
+  queryOptions({
     queryKey: ["advice", sheet],
     queryFn: () => answered(server.GET("/api/sheets/{id}/advice", path(sheet))),
-    placeholderData: keepPreviousData,
+  });
+export const useAdvice = (sheet: string) => useQuery({ ...adviceOf(sheet), placeholderData: keepPreviousData });
+
+/** Every reading of a sheet, with those that wait on this device. */
+export const readingsOf = (sheet: string) =>
+  queryOptions({
+    queryKey: ["readings", sheet],
+    queryFn: async () => {
+      const all = await answered(server.GET("/api/sheets/{id}/readings", path(sheet)));
+      const mine = (await waiting("reading")).filter(({ body }) => body["sheet"] === sheet);
+      return [...all, ...mine.map((row) => waitingReading(row, "in"))];
+    },
   });
 
-/** Every reading of a sheet, asked for now and then: somebody else may be measuring too. */
-export const useAllReadings = (sheet: string) =>
-  useQuery({
-    queryKey: ["readings", sheet],
-    queryFn: () => answered(server.GET("/api/sheets/{id}/readings", path(sheet))),
-    refetchInterval: 5_000,
-  });
+/** Asked for now and then: somebody else may be measuring too. */
+export const useAllReadings = (sheet: string) => useQuery({ ...readingsOf(sheet), refetchInterval: 5_000 });
 
 /** A write to a sheet is over when the new advice is here; the order and its plan follow by themselves. */
 export function useSheetWrites(order: string, sheet: string) {
@@ -53,9 +61,20 @@ export function useSheetWrites(order: string, sheet: string) {
     await memory.invalidateQueries({ queryKey: ["advice", sheet] });
   };
   const read = useMutation({
-    mutationFn: ({ id, ...body }: Partial<Schemas["ReadingIn"]> & { id: string; key: string; typed: string }) =>
-      answered(server.PUT("/api/readings/{id}", { ...path(id), body: { way: "tape", note: "", ...body, sheet } })),
-    onSuccess,
+    mutationFn: ({ id, ...rest }: Partial<Schemas["ReadingIn"]> & { id: string; key: string; typed: string }) => {
+      const body = { way: "tape" as const, note: "", ...rest, sheet };
+      const says = `${body.key} ${body.typed || "skipped"}`;
+      const row = { id, kind: "reading" as const, path: `/api/readings/${id}`, body, says };
+      return orWait(row, () => answered(server.PUT("/api/readings/{id}", { ...path(id), body })));
+    },
+    onSuccess: (done, { id, ...body }) => {
+      if (done) return onSuccess();
+      // It waits to be sent: it is on the sheet here already.
+      const row = { id, at: Date.now(), body };
+      memory.setQueryData<Order>(["order", order], (was) => was && withReading(was, row));
+      memory.setQueryData<Reading[]>(["readings", sheet], (was) => [...(was ?? []), waitingReading(row, "in")]);
+      return undefined;
+    },
   });
   const overrule = useMutation({
     mutationFn: ({ id, key }: { id: string; key: string }) =>

@@ -1,7 +1,11 @@
 /** Orders, their garments and their cloths: read, and written row by row. */
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { planAnew, scopeOf } from "./anew";
+import { read, type Unit } from "../lengths/units";
+import type { Row } from "../offline/store";
 import { server, answered } from "./client";
+import { waiting } from "./outbox";
+import { changedBy } from "./undo";
 import { useRowWrite } from "./rows";
 import type { components } from "./schema.gen";
 
@@ -67,8 +71,41 @@ export function useLife(id: string) {
   });
   return { step, undo, move, again, pass };
 }
+
 export const useOrder = (id: string) =>
-  useQuery({ queryKey: ["order", id], queryFn: () => answered(server.GET("/api/orders/{id}", path(id))) });
+  useQuery({
+    queryKey: ["order", id],
+    queryFn: async () => {
+      const order = await answered(server.GET("/api/orders/{id}", path(id)));
+      return (await waiting("reading")).reduce(withReading, order);
+    },
+  });
+
+type Waits = Pick<Row, "id" | "at" | "body">;
+
+/** A reading that waits to be sent, as it is on the sheet. */
+export function waitingReading({ id, at, body }: Waits, unit: Unit): Schemas["ReadingOut"] {
+  const [key, typed] = [String(body["key"]), String(body["typed"])];
+  let mm: number | null = null;
+  try {
+    mm = typed ? read(typed, unit) : null;
+  } catch {
+    // The server says what is wrong with it.
+  }
+  const [way, note] = [String(body["way"] ?? "tape"), String(body["note"] ?? "")];
+  return { id, key, typed, mm, way, note, taken_at: new Date(at).toISOString(), taken_by: "you" };
+}
+
+/** An order with one reading more on its sheet, where it is of that sheet. */
+export function withReading(order: Order, row: Waits): Order {
+  const { sheet } = order;
+  if ((row.body["sheet"] ?? sheet.id) !== sheet.id) return order;
+  const made = waitingReading(row, sheet.unit as Unit);
+  const others = (all: Schemas["ReadingOut"][]) => all.filter((one) => one.key !== made.key);
+  const [readings, skipped] = [others(sheet.readings), others(sheet.skipped)];
+  (made.typed ? readings : skipped).push(made);
+  return { ...order, sheet: { ...sheet, readings, skipped } };
+}
 
 /** A cloth of which nothing is said yet. */
 export const PLAIN = {
@@ -113,9 +150,24 @@ export function useOrderRow<Row extends { version?: number }>(
   return useRowWrite(scopeOf(order), known, remember, sent);
 }
 
+/** The same where a change can be taken back. */
+function useUndoneRow<Row extends { version?: number }>(...of: Parameters<typeof useOrderRow<Row>>) {
+  const [order, pick] = of;
+  const memory = useQueryClient();
+  const row = useOrderRow<Row>(...of);
+  const keep = async (change: (row: Row) => Row) => {
+    const before = pick(memory.getQueryData<Order>(["order", order])!);
+    const after = await row.keep(change);
+    const as = (wanted: Row) => () => row.keep((now) => ({ ...wanted, version: now.version }));
+    if (after) changedBy(order, { undo: as(before), redo: as(after) });
+    return after;
+  };
+  return { ...row, keep };
+}
+
 export function usePutGarment(order: string, garment: string) {
   const memory = useQueryClient();
-  return useOrderRow<Garment>(
+  return useUndoneRow<Garment>(
     order,
     (whole) => whole.garments.find((one) => one.id === garment) ?? whole.garments[0]!,
     (whole, row) => ({ ...whole, garments: whole.garments.map((one) => (one.id === row.id ? row : one)) }),
@@ -145,8 +197,52 @@ export function useOutfit(order: string) {
   });
 }
 
+type Choices = Record<string, unknown>;
+
+/** Some choices more, of several garments at once, each by its name; taken back as one change. */
+export function useTakeChoices(order: string) {
+  const memory = useQueryClient();
+  const known = (id: string) =>
+    memory.getQueryData<Order>(["order", order])!.garments.find((garment) => garment.id === id)!;
+  const put = async (rows: Garment[]) => {
+    for (const { id, ...body } of rows) {
+      const { version } = known(id);
+      const done = await answered(server.PUT("/api/garments/{id}", { ...path(id), body: { ...body, version } }));
+      memory.setQueryData<Order>(
+        ["order", order],
+        (was) => was && { ...was, garments: was.garments.map((one) => (one.id === id ? done : one)) },
+      );
+    }
+    void memory.invalidateQueries({ queryKey: ["order", order] });
+    void planAnew(memory, order);
+  };
+  return useMutation({
+    scope: { id: scopeOf(order) },
+    mutationFn: async (choices: Record<string, Choices>) => {
+      const before = memory
+        .getQueryData<Order>(["order", order])!
+        .garments.filter((garment) => choices[garment.name] !== undefined);
+      const after = before.map((garment) => withChoices(garment, choices[garment.name]!));
+      await put(after);
+      changedBy(order, { undo: () => put(before), redo: () => put(after) });
+    },
+  });
+}
+
+/** A garment with some choices more; of one of two halves they are given by its halves. */
+function withChoices(garment: Garment, more: Choices): Garment {
+  const own = garment.choices as Choices;
+  const halves = Object.keys(more).every((key) => typeof (own[key] as Choices | undefined)?.["style"] === "string");
+  if (!halves) return { ...garment, choices: { ...own, ...more } };
+  const changed = Object.entries(more).map(([half, some]) => {
+    const was = own[half] as Choices;
+    return [half, { ...was, choices: { ...(was["choices"] as Choices), ...(some as Choices) } }];
+  });
+  return { ...garment, choices: { ...own, ...Object.fromEntries(changed) } };
+}
+
 export const usePutCloth = (order: string, cloth: string) =>
-  useOrderRow<Cloth>(
+  useUndoneRow<Cloth>(
     order,
     (whole) => (whole.other_cloth?.id === cloth ? whole.other_cloth : whole.cloth),
     (whole, row) => (whole.other_cloth?.id === row.id ? { ...whole, other_cloth: row } : { ...whole, cloth: row }),

@@ -1,5 +1,5 @@
 /** The plan of an order: made for it as it stands, on cloth of other widths, laid by hand. */
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { planAnew } from "./anew";
 import type { Unit } from "../lengths/units";
 import { server, answered } from "./client";
@@ -18,10 +18,9 @@ const path = (id: string) => ({ params: { path: { id } } });
  * The plan of an order as it stands, in the workshop's unit or another; while a new one is made the last stays. With
  * `chalked` the one that the cloth is chalked by: the word for it changes where the server has another.
  */
-export const usePlan = (id: string, cloth: Cut = "main", unit: "" | Unit = "", chalked = "", enabled = true) =>
-  useQuery({
+export const planOf = (id: string, cloth: Cut = "main", unit: "" | Unit = "", chalked = "") =>
+  queryOptions({
     queryKey: ["plan", id, cloth, unit, chalked],
-    enabled,
     // The client widens fixed pairs such as [x, y] to lists; the description has them as pairs.
     queryFn: async () => {
       const asked = server.POST("/api/orders/{id}/plan", {
@@ -33,8 +32,14 @@ export const usePlan = (id: string, cloth: Cut = "main", unit: "" | Unit = "", c
         plan: (Object.keys(clients ?? {}).length > 1 ? { ...answer.plan, clients } : answer.plan) as Plan,
       };
     },
-    placeholderData: (last, query) => (query?.queryKey[2] === cloth ? keepPreviousData(last) : undefined),
     staleTime: 60_000,
+  });
+
+export const usePlan = (id: string, cloth: Cut = "main", unit: "" | Unit = "", chalked = "", enabled = true) =>
+  useQuery({
+    ...planOf(id, cloth, unit, chalked),
+    enabled,
+    placeholderData: (last, query) => (query?.queryKey[2] === cloth ? keepPreviousData(last) : undefined),
   });
 
 /** What the same pieces need on cloth of other widths; worked out when it is first asked for. */

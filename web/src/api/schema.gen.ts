@@ -48,6 +48,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/call-answers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Answer Call
+         * @description Answer a call whose number is hidden.
+         */
+        put: operations["shop_api_routers_practice_answer_call"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/chalks/{id}/cut": {
         parameters: {
             query?: never;
@@ -307,6 +327,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drill-answers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Answer Drill
+         * @description Answer one question of a drill.
+         */
+        put: operations["shop_api_routers_practice_answer_drill"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drills/{method}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Drill
+         * @description Questions on invented clients: several rules on one, or with a rule the same on several.
+         */
+        get: operations["shop_api_routers_practice_drill"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/flat": {
         parameters: {
             query?: never;
@@ -440,6 +500,46 @@ export interface paths {
          * @description Ask it to end; what it found stays.
          */
         post: operations["shop_api_routers_lays_stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Learned
+         * @description What somebody has learned, rule by rule; oneself where nobody is named.
+         */
+        get: operations["shop_api_routers_practice_learned"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Learners
+         * @description Everybody who works here and how practising goes, for an owner.
+         */
+        get: operations["shop_api_routers_practice_learners"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1469,6 +1569,23 @@ export interface components {
             piece: string;
         };
         /**
+         * CallAnswerIn
+         * @description The number of a call of the plan that the page shows, worked out before it is shown.
+         */
+        CallAnswerIn: {
+            /** Call */
+            call: number;
+            /**
+             * Plan
+             * Format: uuid
+             */
+            plan: string;
+            /** Stamp */
+            stamp: string;
+            /** Typed */
+            typed: string;
+        };
+        /**
          * ChalkAnswer
          * @description `chalk` is null where nobody began.
          */
@@ -1959,6 +2076,38 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * DrillAnswerIn
+         * @description An answer to one question of a drill: which, of the invented client of that seed, as typed.
+         */
+        DrillAnswerIn: {
+            /** Method */
+            method: string;
+            /** Rule */
+            rule: string;
+            /** Seed */
+            seed: number;
+            /** Style */
+            style: string;
+            /** Typed */
+            typed: string;
+        };
+        /**
+         * DrillOut
+         * @description The questions of a drill, and every rule of the method that can be drilled by itself.
+         */
+        DrillOut: {
+            /** Method */
+            method: string;
+            /** Questions */
+            questions: components["schemas"]["QuestionOut"][];
+            /** Rules */
+            rules: components["schemas"]["RuleOut"][];
+            /** Style */
+            style: string;
+            /** Unit */
+            unit: string;
+        };
         /** EdgeOut */
         EdgeOut: {
             /** Allowance Mm */
@@ -2170,6 +2319,28 @@ export interface components {
              * @enum {string}
              */
             state: "asked" | "agreed" | "measured" | "chalked" | "cut" | "sewing" | "fitting" | "finishing" | "ready" | "handed_over" | "called_off";
+        };
+        /**
+         * GradeOut
+         * @description `right` where it is the draft's number to half a sixteenth; `slip` is the code of what it looks like, empty for
+         *     none. `formula` and `with_` are the sum in names and in numbers; `says` in sentences what the difference does, and
+         *     the slip.
+         */
+        GradeOut: {
+            /** Formula */
+            formula: string;
+            /** Right */
+            right: boolean;
+            /** Right Mm */
+            right_mm: number;
+            /** Says */
+            says: string[];
+            /** Shown */
+            shown: string;
+            /** Slip */
+            slip: string;
+            /** With */
+            with_: string;
         };
         /** GroupOut */
         GroupOut: {
@@ -2438,6 +2609,57 @@ export interface components {
             /** To Mm */
             to_mm: number;
         };
+        /**
+         * LearnedOut
+         * @description How one rule goes; `rule` is empty for calls at the table. `last` are the last answers, the last one first.
+         */
+        LearnedOut: {
+            /** Asked */
+            asked: number;
+            /** Last */
+            last: boolean[];
+            /**
+             * Last At
+             * Format: date-time
+             */
+            last_at: string;
+            /** Learned */
+            learned: boolean;
+            /** Name */
+            name: string;
+            /** Right */
+            right: number;
+            /** Rule */
+            rule: string;
+            /**
+             * Slip
+             * @description the commonest slip in words, empty for none
+             */
+            slip: string;
+        };
+        /**
+         * LearnerOut
+         * @description Somebody who works here, and how practising goes.
+         */
+        LearnerOut: {
+            /** Asked */
+            asked: number;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Last At */
+            last_at: string | null;
+            /** Learned */
+            learned: number;
+            /** Name */
+            name: string;
+            /** Right */
+            right: number;
+            /** Rules */
+            rules: number;
+        };
         /** LedgerOut */
         LedgerOut: {
             /** Body Mm */
@@ -2505,7 +2727,10 @@ export interface components {
             /** User Name */
             user_name: string;
         };
-        /** MarkOut */
+        /**
+         * MarkOut
+         * @description A call. `by_hand` where its number can be worked out from the measures alone.
+         */
         MarkOut: {
             /** Along */
             along: string;
@@ -2514,6 +2739,11 @@ export interface components {
              * @default []
              */
             bends: boolean[];
+            /**
+             * By Hand
+             * @default false
+             */
+            by_hand: boolean;
             /** Cloth Mm */
             cloth_mm: [
                 [
@@ -2600,6 +2830,11 @@ export interface components {
         };
         /** Me */
         Me: {
+            /**
+             * Id
+             * @description the same for the same person: what a device keeps is kept for one
+             */
+            id: string;
             /** Name */
             name: string;
             /** Rights */
@@ -2610,6 +2845,18 @@ export interface components {
             unit: string;
             /** Workshop */
             workshop: string;
+        };
+        /**
+         * MeasureOut
+         * @description A measure of the invented client, as it was written down.
+         */
+        MeasureOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Typed */
+            typed: string;
         };
         /**
          * MemberOut
@@ -3249,7 +3496,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.13.1
+             * @default 0.13.2
              */
             core: string;
             /** Findings */
@@ -3330,6 +3577,22 @@ export interface components {
             tape: string[];
             /** View */
             view: string;
+        };
+        /**
+         * QuestionOut
+         * @description A number to be worked out on the client of that seed: `rule` is its key, `hint` its sum with names.
+         */
+        QuestionOut: {
+            /** Hint */
+            hint: string;
+            /** Measures */
+            measures: components["schemas"]["MeasureOut"][];
+            /** Name */
+            name: string;
+            /** Rule */
+            rule: string;
+            /** Seed */
+            seed: number;
         };
         /** RangeOut */
         RangeOut: {
@@ -3452,6 +3715,16 @@ export interface components {
             /** Usually */
             usually: string;
         };
+        /**
+         * RuleOut
+         * @description A rule that a method has, by the key of its number.
+         */
+        RuleOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+        };
         /** SameIn */
         SameIn: {
             /**
@@ -3468,8 +3741,19 @@ export interface components {
         /**
          * SavingOut
          * @description One saving of cloth, tried: what it needs and saves, and whether the cloth in hand is enough for it.
+         *
+         *     `choices` are those it takes, of each garment by its name; of one of two halves by its halves.
          */
         SavingOut: {
+            /**
+             * Choices
+             * @default {}
+             */
+            choices: {
+                [key: string]: {
+                    [key: string]: unknown;
+                };
+            };
             /** Code */
             code: string;
             /** Enough */
@@ -4050,10 +4334,16 @@ export interface components {
             plan: string;
             /** Stamp */
             stamp: string;
+            /**
+             * Waited
+             * @description it was ticked while the line was lost: the plan counts as it was when the page read it
+             * @default false
+             */
+            waited: boolean;
         };
         /**
          * TicketOut
-         * @description One order on the bench.
+         * @description One order on the bench. Those of the same outfit for several clients have one `group`.
          */
         TicketOut: {
             /**
@@ -4063,6 +4353,8 @@ export interface components {
             client: string;
             /** Client Name */
             client_name: string;
+            /** Group */
+            group: string | null;
             /**
              * Id
              * Format: uuid
@@ -4292,6 +4584,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FileOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_practice_answer_call: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CallAnswerIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GradeOut"];
                 };
             };
             /** @description Refused, in words */
@@ -4801,6 +5128,76 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_practice_answer_drill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrillAnswerIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GradeOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_practice_drill: {
+        parameters: {
+            query?: {
+                style?: string;
+                rule?: string;
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                method: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_sheets_flat: {
         parameters: {
             query?: never;
@@ -5081,6 +5478,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LayRunOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_practice_learned: {
+        parameters: {
+            query?: {
+                who?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnedOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_practice_learners: {
+        parameters: {
+            query?: {
+                page?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnerOut"][];
                 };
             };
             /** @description Refused, in words */

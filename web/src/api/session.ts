@@ -1,8 +1,67 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { server, answered } from "./client";
+import { entered, isForgotten, keepPages, keptFor, left, tell } from "../offline/device";
+import { keepWhatIsHere } from "../offline/answers";
+import { forgetAnswers, forgetRows, thinOut } from "../offline/store";
+import { server, answered, Refused } from "./client";
+
+/** Somebody left while the line was lost: the server's session is ended before anything else is asked. */
+const OWED = "leave-owed";
+
+/** Nothing of anybody stays on this device; `rows` that were written and not sent stay for who wrote them, or go too. */
+async function forget(rows: boolean): Promise<void> {
+  const who = keptFor();
+  if (rows) {
+    for (const key of Object.keys(localStorage)) if (/^(reading|size):/.test(key)) localStorage.removeItem(key);
+  }
+  left();
+  await forgetAnswers();
+  if (rows && who !== null) await forgetRows(who);
+}
+
+async function who() {
+  if (isForgotten(Date.now())) await forget(true);
+  if (localStorage.getItem(OWED)) {
+    try {
+      await answered(server.DELETE("/api/session"));
+    } catch (error) {
+      if (!(error instanceof Refused) || error.status === 0) {
+        throw new Refused(0, "You left while the line was lost. It is lost still.");
+      }
+    }
+    localStorage.removeItem(OWED);
+  }
+  try {
+    const me = await answered(server.GET("/api/session"));
+    if (entered(me.id)) await forgetAnswers();
+    if (keptFor() !== null) {
+      void keepPages(true).catch(() => undefined);
+      void thinOut();
+    }
+    return me;
+  } catch (error) {
+    // The session was ended elsewhere: what this device kept is gone, what was written and not sent waits.
+    if (error instanceof Refused && error.status === 401 && keptFor() !== null) await forget(false);
+    throw error;
+  }
+}
 
 export function useMe() {
-  return useQuery({ queryKey: ["me"], queryFn: () => answered(server.GET("/api/session")), staleTime: Infinity });
+  return useQuery({ queryKey: ["me"], queryFn: who, staleTime: Infinity });
+}
+
+/** Whether this device keeps opened orders for who is here, and telling it to. */
+export function useKeeping() {
+  const memory = useQueryClient();
+  const me = useMe().data;
+  return useMutation({
+    mutationFn: async (keep: boolean) => {
+      if (!me) return;
+      tell(me.id, keep);
+      if (!keep) await forget(false);
+      await keepPages(keep);
+      if (keep) await keepWhatIsHere(memory);
+    },
+  });
 }
 
 /** Whether the person logged in holds a right. */
@@ -16,7 +75,10 @@ export function useLogIn() {
   return useMutation({
     mutationFn: (body: { user_name: string; password: string; code: string }) =>
       answered(server.POST("/api/session", { body })),
-    onSuccess: (me) => memory.setQueryData(["me"], me),
+    onSuccess: async (me) => {
+      if (entered(me.id)) await forgetAnswers();
+      memory.setQueryData(["me"], me);
+    },
   });
 }
 
@@ -68,17 +130,27 @@ export function useLeaveEverywhere() {
   const memory = useQueryClient();
   return useMutation({
     mutationFn: () => answered(server.POST("/api/session/everywhere")),
-    onSuccess: () => {
+    onSuccess: async () => {
+      await forget(true);
       memory.clear();
       window.location.assign("/");
     },
   });
 }
 
+/** Leave: what this device keeps goes, with the line or without it. */
 export function useLogOut() {
   const memory = useQueryClient();
   return useMutation({
-    mutationFn: () => answered(server.DELETE("/api/session")),
+    mutationFn: async () => {
+      try {
+        await answered(server.DELETE("/api/session"));
+      } catch (error) {
+        if (!(error instanceof Refused) || error.status !== 0 || keptFor() === null) throw error;
+        localStorage.setItem(OWED, "yes");
+      }
+      await forget(true);
+    },
     onSuccess: () => {
       memory.clear();
       window.location.assign("/");

@@ -1,9 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useEffect, useState } from "react";
 import { NavLink, useLocation } from "react-router";
+import { useOutbox } from "../api/outbox";
 import { useLogOut, useMe } from "../api/session";
 import { BenchIcon, ClientIcon, KeyIcon, LampIcon, LeaveIcon, MethodsIcon, PeopleIcon, ShelfIcon } from "../ui/icons";
 import { Boundary } from "../ui/boundary";
+import { Line } from "./Line";
 
 const room = {
   display: "flex",
@@ -23,6 +25,9 @@ const room = {
 export function Frame({ children, job = false }: { children: ReactNode; job?: boolean }) {
   const me = useMe();
   const leave = useLogOut();
+  // What is not sent goes when one leaves: that is asked once more.
+  const { waits } = useOutbox();
+  const [sure, setSure] = useState(false);
   const [light, setLight] = useState(() => localStorage.getItem("light") ?? "day");
   useEffect(() => {
     document.documentElement.dataset.light = light;
@@ -74,13 +79,20 @@ export function Frame({ children, job = false }: { children: ReactNode; job?: bo
           <KeyIcon />
           Me
         </NavLink>
-        <chakra.button {...room} onClick={() => leave.mutate()} title={me.data?.workshop}>
+        <chakra.button
+          {...room}
+          onClick={() => (waits.length && !sure ? setSure(true) : leave.mutate())}
+          title={me.data?.workshop}
+        >
           <LeaveIcon />
-          Leave
+          {sure ? "Lose them?" : "Leave"}
         </chakra.button>
       </Box>
-      <Box as="main" flex="1" minWidth="0" minHeight="0" overflow="hidden">
-        <Boundary key={useLocation().pathname.split("/").slice(0, 3).join("/")}>{children}</Boundary>
+      <Box flex="1" minWidth="0" minHeight="0" display="flex" flexDirection="column">
+        <Line />
+        <Box as="main" flex="1" minHeight="0" overflow="hidden">
+          <Boundary key={useLocation().pathname.split("/").slice(0, 3).join("/")}>{children}</Boundary>
+        </Box>
       </Box>
     </Box>
   );

@@ -1,11 +1,13 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { lazy, Suspense, useState } from "react";
+import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
-import { type Chalk, useChalk } from "../api/chalk";
+import { type Chalk, frozenBy, useChalk } from "../api/chalk";
+import { useTakenAlong } from "../api/along";
 import { Refused } from "../api/client";
 import { useMay } from "../api/session";
 import { type Order, type Station as Key, useLife, useOrder } from "../api/orders";
 import { type Cut, type Plan, usePlan } from "../api/plans";
+import { back, useUndo } from "../api/undo";
 import { useOwnSearch } from "../api/searches";
 import type { Unit } from "../lengths/units";
 import { Chips } from "../ui/chips";
@@ -33,6 +35,9 @@ const ALL = ["mark", "lay"];
 
 /** Where a shorter lay is looked for by itself. */
 const ABOUT_CLOTH = ["cloth", "lay", "mark"];
+
+/** Where what is changed can be taken back. */
+const CHANGED = ["design", "cloth"];
 
 /** Where the plan is read that is chalked. */
 const CHALKED = ["mark", "check"];
@@ -71,10 +76,16 @@ export function Job() {
   const answer = useChalk(id, cut, byChalk);
   const chalk = answer.data?.chalk ?? null;
   // What is chalked does not move: there the plan is read that was frozen by the first tick.
-  const frozen = byChalk && chalk ? `${chalk.id} ${chalk.newer}` : "";
+  const frozen = byChalk ? frozenBy(chalk) : "";
   // Only Mark turns the unit; everywhere else it is the workshop's.
   const plan = usePlan(id, cut, station === "mark" ? unit : "", frozen, !byChalk || !answer.isPending);
   useOwnSearch(id, plan.data, ABOUT_CLOTH.includes(station) && cut !== "all" && !frozen && may("lays"));
+  useTakenAlong(order.data);
+  // Another station: the keyboard goes on there, unless the station has a place of its own for it.
+  const sheet = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (!sheet.current?.contains(document.activeElement)) sheet.current?.focus({ preventScroll: true });
+  }, [station]);
   const wide = useWide();
   const onward = useNavigate();
   const life = useLife(id);
@@ -107,6 +118,7 @@ export function Job() {
       {wide ? (
         <Box padding="8" paddingBottom="0" display="flex" gap="8">
           {stations}
+          {CHANGED.includes(station) && <Undo order={id} />}
           <Onward order={id} at={at} pass={pass} />
         </Box>
       ) : (
@@ -161,7 +173,7 @@ export function Job() {
             />
           </Box>
         )}
-        <Box flex="1" minHeight="0">
+        <Box ref={sheet} flex="1" minHeight="0" tabIndex={-1} outline="none">
           <Suspense fallback={<Box padding="24">One moment…</Box>}>
             <Station
               key={cut}
@@ -186,6 +198,32 @@ export function Job() {
         )}
       </Box>
     </Box>
+  );
+}
+
+/** The last change taken back, or put again; also by Ctrl Z and Ctrl Shift Z. */
+function Undo({ order }: { order: string }) {
+  const { canUndo, canRedo } = useUndo(order);
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLElement && event.target.closest("input:not([type=radio]), textarea");
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z" || typing) return;
+      event.preventDefault();
+      void back(order, event.shiftKey ? "redo" : "undo").catch(() => undefined);
+    };
+    window.addEventListener("keydown", listen);
+    return () => window.removeEventListener("keydown", listen);
+  }, [order]);
+  if (!canUndo && !canRedo) return null;
+  return (
+    <>
+      <Press minHeight="56px" disabled={!canUndo} onClick={() => void back(order, "undo").catch(() => undefined)}>
+        Undo
+      </Press>
+      <Press minHeight="56px" disabled={!canRedo} onClick={() => void back(order, "redo").catch(() => undefined)}>
+        Redo
+      </Press>
+    </>
   );
 }
 

@@ -1,14 +1,22 @@
 import { ChakraProvider } from "@chakra-ui/react";
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClient, QueryClientProvider, type QueryObserverOptions } from "@tanstack/react-query";
 import type { ReactNode } from "react";
+import { keepWhatComes, orKept } from "../offline/answers";
 import { system } from "./theme";
 
 const queries = new QueryClient({
   defaultOptions: {
-    queries: { networkMode: "always", retry: false, staleTime: 5_000, refetchOnWindowFocus: false },
+    queries: {
+      networkMode: "always",
+      retry: false,
+      staleTime: 5_000,
+      refetchOnWindowFocus: false,
+      persister: orKept as NonNullable<QueryObserverOptions["persister"]>,
+    },
     mutations: { networkMode: "always", retry: false },
   },
 });
+keepWhatComes(queries);
 
 /** What every page stands on: the theme and the memory of what the server said. */
 export function Providers({ children }: { children: ReactNode }) {

@@ -19,6 +19,8 @@ const Mine = lazy(() => import("../features/login/Mine").then((m) => ({ default:
 const CallCard = lazy(() => import("../features/marking/CallCard").then((m) => ({ default: m.CallCard })));
 const Others = lazy(() => import("../features/others/Others").then((m) => ({ default: m.Others })));
 const Methods = lazy(() => import("../features/methods/Methods").then((m) => ({ default: m.Methods })));
+const Practice = lazy(() => import("../features/practice/Practice").then((m) => ({ default: m.Practice })));
+const Learners = lazy(() => import("../features/practice/Learners").then((m) => ({ default: m.Learners })));
 const Shelf = lazy(() => import("../features/shelf/Shelf").then((m) => ({ default: m.Shelf })));
 const Clients = lazy(() => import("../features/clients/Clients").then((m) => ({ default: m.Clients })));
 
@@ -99,6 +101,22 @@ function Inside() {
         element={
           <Frame>
             <Methods />
+          </Frame>
+        }
+      />
+      <Route
+        path="/practice"
+        element={
+          <Frame>
+            <Practice />
+          </Frame>
+        }
+      />
+      <Route
+        path="/people/learned"
+        element={
+          <Frame>
+            <Learners />
           </Frame>
         }
       />

@@ -35,6 +35,8 @@ const NAMES: Record<string, string> = {
 const FEET = /^([0-9]{1,2}) ?(?:'(?!')|ft|feet|foot) ?(.*)$/;
 const FRACTION = /^(?:([0-9]{1,9})(?:[ -]|$))?([0-9]{1,4})\/([0-9]{1,4})$/;
 const DECIMAL = /^([0-9]{1,9}(?:[.,][0-9]{1,9})?|[.,][0-9]{1,9})$/;
+const TAPES = [2, 3, 4, 8, 16, 32, 64];
+const LETTER = /(?<![a-z])(?=[ol]*[0-9])[0-9ol]*[ol][0-9ol]*(?![a-z])/;
 const LESS = /^(.+?) (less|-) (.+)$/;
 const PART = /^[0-9]{1,4}\//;
 const UNIT = /^(.*?) ?([a-z]+|"|'')$/;
@@ -52,7 +54,7 @@ function size(text: string): number {
   const fraction = FRACTION.exec(text);
   if (!fraction) throw new Unreadable("length.unreadable");
   const [over, under] = [Number(fraction[2]), Number(fraction[3])];
-  if (under === 0 || over >= under) throw new Unreadable("length.fraction");
+  if (!TAPES.includes(under) || over >= under) throw new Unreadable("length.fraction");
   return Number(fraction[1] ?? 0) + over / under;
 }
 
@@ -77,6 +79,7 @@ export function read(typed: string, unit: Unit): number {
     .trim();
   if (!text) throw new Unreadable("length.empty");
   if (text.length > 40) throw new Unreadable("length.unreadable");
+  if (LETTER.test(text)) throw new Unreadable("length.letter");
   if (/^- ?[0-9.,]/.test(text)) throw new Unreadable("length.negative");
   const less = LESS.exec(text);
   if (!less) return one(text, unit);

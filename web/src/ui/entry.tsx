@@ -16,7 +16,8 @@ import { Press } from "./press";
 
 const SAY: Record<string, string> = {
   "length.unreadable": "This cannot be read as a length. Type it like 38 1/2, 38.5 or 97.8 cm.",
-  "length.fraction": "The fraction is not one a tape has. Type it like 38 1/2.",
+  "length.fraction": "The fraction is not one a tape has. Type halves, quarters, eighths or sixteenths: 38 1/2.",
+  "length.letter": "There is a letter among the digits. Type 0 for the letter o, 1 for the letter l.",
   "length.negative": "A length cannot be below nothing. Leave the minus out.",
   "length.unit": "The unit is not known. Use in, yd, cm, mm or m.",
   "length.less": "What is taken off is as much as the length, or more. Type the reading first: 38 less 2.",

@@ -17,12 +17,18 @@ export function useSize(): [(element: HTMLElement | null) => void, { width: numb
   return [ref, size];
 }
 
-const query = "(min-width: 800px)";
-const listen = (tell: () => void) => {
-  const media = window.matchMedia(query);
-  media.addEventListener("change", tell);
-  return () => media.removeEventListener("change", tell);
-};
+/** Whether something holds of the screen, kept up to date. */
+function of(query: string) {
+  const listen = (tell: () => void) => {
+    const media = window.matchMedia(query);
+    media.addEventListener("change", tell);
+    return () => media.removeEventListener("change", tell);
+  };
+  return () => useSyncExternalStore(listen, () => window.matchMedia(query).matches);
+}
 
 /** True on a screen wide enough for the margin beside the sheet. */
-export const useWide = () => useSyncExternalStore(listen, () => window.matchMedia(query).matches);
+export const useWide = of("(min-width: 800px)");
+
+/** True on a screen that is higher than wide. */
+export const useTall = of("(orientation: portrait)");

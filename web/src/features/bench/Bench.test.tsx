@@ -37,6 +37,23 @@ it("leads each order to the station it waits at, and says how long it has", asyn
   expect(screen.getByText(/3 days late$/)).toBeTruthy();
 });
 
+it("hangs the same outfit for several clients as one ticket, with a line for each", async () => {
+  const tickets = [
+    ticket("a", { group: "g", title: "Choir", client_name: "Marit Sol" }),
+    ticket("b", {}),
+    ticket("c", { group: "g", title: "Choir", client_name: "Odd Lie", state: "asked" }),
+  ];
+  standIn({
+    "GET /orders": () => ({ body: tickets }),
+    "GET /session": () => ({ body: { name: "Ebba", workshop: "Quay", rights: ["orders"] } }),
+  });
+  show(<Bench />);
+  await screen.findByText("2 clients");
+  expect(screen.getByText("1 measured, 1 asked for")).toBeTruthy();
+  const links = screen.getAllByRole("link", { hidden: true }).map((link) => link.getAttribute("href"));
+  expect(links).toEqual(["/new", "/orders/a/others", "/orders/a/mark", "/orders/c/measure", "/orders/b/mark"]);
+});
+
 it("goes by the day it is here, at whatever hour", () => {
   const hours = ["00:10", "09:48", "12:00", "23:50"].map((hour) => new Date(`2026-11-23T${hour}:00`));
   for (const now of hours) {

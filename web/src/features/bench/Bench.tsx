@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { Link } from "react-router";
 import { type Ticket, useBench } from "../../api/orders";
 import { useMay, useMe } from "../../api/session";
@@ -59,12 +59,26 @@ export function Bench() {
         gridTemplateColumns="repeat(auto-fill, minmax(270px, 1fr))"
         borderTop={{ md: "2px solid {colors.edge}" }}
       >
-        {bench.data?.map((ticket) => (
-          <Hanging key={ticket.id} ticket={ticket} now={now} />
-        ))}
+        {together(bench.data ?? []).map((tickets) =>
+          tickets.length > 1 ? (
+            <HangingGroup key={tickets[0]!.group} tickets={tickets} now={now} />
+          ) : (
+            <Hanging key={tickets[0]!.id} ticket={tickets[0]!} now={now} />
+          ),
+        )}
       </chakra.ul>
     </Box>
   );
+}
+
+/** The tickets by groups, each where its first one hangs. */
+function together(tickets: Ticket[]): Ticket[][] {
+  const groups = new Map<string, Ticket[]>();
+  for (const ticket of tickets) {
+    const key = ticket.group ?? ticket.id;
+    groups.set(key, [...(groups.get(key) ?? []), ticket]);
+  }
+  return [...groups.values()];
 }
 
 function LinkPress({ to, children, kind = "main" }: { to: string; children: string; kind?: "main" | "plain" }) {
@@ -109,11 +123,70 @@ function day(iso: string): string {
   return date.toLocaleDateString("en-GB", { weekday: "short", day: "numeric", month: "long" });
 }
 
-function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
+/** "3 measured, 4 asked for" */
+function counted(tickets: Ticket[]): string {
+  const states = [...new Set(tickets.map((ticket) => ticket.state))];
+  return states.map((state) => `${tickets.filter((one) => one.state === state).length} ${STATES[state]}`).join(", ");
+}
+
+/** The same outfit for several clients: one ticket, with a line for each. */
+function HangingGroup({ tickets, now }: { tickets: Ticket[]; now: number }) {
   const trade = useTrade();
-  const may = useMay();
-  const next = waitsAt(ticket);
+  const first = tickets[0]!;
+  return (
+    <Hook>
+      <Promised ticket={first} now={now} />
+      <chakra.h2 fontSize="20px" fontWeight={600} lineHeight="1.25" overflowWrap="anywhere">
+        {first.title}
+      </chakra.h2>
+      <p>
+        {tickets.length} clients
+        <chakra.span color="ink2">, {first.styles.map((style) => styleName(trade, style)).join(", ")}</chakra.span>
+      </p>
+      <chakra.p color="ink2" fontSize="16px">
+        {counted(tickets)}
+      </chakra.p>
+      <LinkPress to={`/orders/${first.id}/others`}>All of them</LinkPress>
+      <details>
+        <chakra.summary cursor="pointer" minHeight="40px" fontWeight={600}>
+          One by one
+        </chakra.summary>
+        <chakra.ul listStyleType="none" display="grid" gap="12">
+          {tickets.map((ticket) => {
+            const next = waitsAt(ticket);
+            return (
+              <li key={ticket.id}>
+                <chakra.span display="flex" justifyContent="space-between" gap="8" css={{ "& a": { color: "dye" } }}>
+                  <span>
+                    {ticket.client_name}
+                    <chakra.span color="ink2">, {STATES[ticket.state]}</chakra.span>
+                  </span>
+                  <Link to={`/orders/${ticket.id}/${next.station}`} aria-label={`${next.name}, ${ticket.client_name}`}>
+                    {next.name}
+                  </Link>
+                </chakra.span>
+                <More ticket={ticket} />
+              </li>
+            );
+          })}
+        </chakra.ul>
+      </details>
+    </Hook>
+  );
+}
+
+function Promised({ ticket, now }: { ticket: Ticket; now: number }) {
   const due = daysTo(ticket.promised_on, new Date(now));
+  return (
+    <chakra.p color={due <= 3 && !GONE.includes(ticket.state) ? "madder" : "ink2"} fontSize="16px">
+      {day(ticket.promised_on)}
+      {!GONE.includes(ticket.state) && `, ${until(due)}`}
+    </chakra.p>
+  );
+}
+
+/** A ticket that hangs from the line. */
+function Hook({ children }: { children: ReactNode }) {
   return (
     <chakra.li position="relative" paddingTop={{ md: "24" }}>
       <Box display={{ base: "none", md: "block" }} position="absolute" top="0" left="24px" color="edge" lineHeight="0">
@@ -137,25 +210,33 @@ function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
         display="grid"
         gap="8"
       >
-        <chakra.p color={due <= 3 && !GONE.includes(ticket.state) ? "madder" : "ink2"} fontSize="16px">
-          {day(ticket.promised_on)}
-          {!GONE.includes(ticket.state) && `, ${until(due)}`}
-        </chakra.p>
-        <chakra.h2 fontSize="20px" fontWeight={600} lineHeight="1.25">
-          {ticket.title}
-        </chakra.h2>
-        <p>
-          {ticket.client_name}
-          <chakra.span color="ink2">, {ticket.styles.map((style) => styleName(trade, style)).join(", ")}</chakra.span>
-        </p>
-        <chakra.p color="ink2" fontSize="16px">
-          {STATES[ticket.state]}
-        </chakra.p>
-        <LinkPress to={`/orders/${ticket.id}/${next.station}`}>
-          {next.station === "measure" && !may("measure") ? "Look" : next.name}
-        </LinkPress>
-        <More ticket={ticket} />
+        {children}
       </Box>
     </chakra.li>
+  );
+}
+
+function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
+  const trade = useTrade();
+  const may = useMay();
+  const next = waitsAt(ticket);
+  return (
+    <Hook>
+      <Promised ticket={ticket} now={now} />
+      <chakra.h2 fontSize="20px" fontWeight={600} lineHeight="1.25" overflowWrap="anywhere">
+        {ticket.title}
+      </chakra.h2>
+      <p>
+        {ticket.client_name}
+        <chakra.span color="ink2">, {ticket.styles.map((style) => styleName(trade, style)).join(", ")}</chakra.span>
+      </p>
+      <chakra.p color="ink2" fontSize="16px">
+        {STATES[ticket.state]}
+      </chakra.p>
+      <LinkPress to={`/orders/${ticket.id}/${next.station}`}>
+        {next.station === "measure" && !may("measure") ? "Look" : next.name}
+      </LinkPress>
+      <More ticket={ticket} />
+    </Hook>
   );
 }

@@ -100,7 +100,7 @@ export function Confirm({ order, cut, plan, chalk }: ConfirmProps) {
               minHeight="64px"
               paddingInline="32"
               marginTop="12"
-              disabled={!chalk || cutIt.isPending}
+              disabled={!chalk?.id || cutIt.isPending}
               onClick={() => cutIt.mutate()}
             >
               Cut it

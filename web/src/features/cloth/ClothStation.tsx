@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type Cloth, type Order, usePutCloth } from "../../api/orders";
+import { type Cloth, type Order, usePutCloth, useTakeChoices } from "../../api/orders";
 import type { Plan } from "../../api/plans";
 import { useTrade } from "../../api/trade";
 import { EndView } from "../../drawing/EndView";
@@ -25,6 +25,7 @@ type ClothProps = { order: Order; plan: Plan | undefined; planId: string; error:
 /** Kind and width, the fold drawn from its end, how deep it must be, and what to buy. */
 export function ClothStation({ order, plan, planId, error, falls }: ClothProps) {
   const put = usePutCloth(order.id, order.cloth.id);
+  const taken = useTakeChoices(order.id);
   const cloth = order.cloth;
   const trade = useTrade();
   const unit = (plan?.unit ?? "in") as Unit;
@@ -116,7 +117,12 @@ export function ClothStation({ order, plan, planId, error, falls }: ClothProps) 
         </Box>
         {plan && (
           <Box display="grid" gap="24" alignContent="start">
-            <InHand key={planId} {...{ order, plan, planId, unit }} choose={(fold) => void keep({ fold })} />
+            <InHand
+              key={planId}
+              {...{ order, plan, planId, unit }}
+              choose={(fold) => void keep({ fold })}
+              take={(choices) => taken.mutateAsync(choices)}
+            />
             {cloth.fold === "sections" ? (
               <Sections plan={plan} cloth={cloth} unit={unit} choose={(sections) => void keep({ sections })} />
             ) : (

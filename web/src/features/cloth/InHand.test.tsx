@@ -16,9 +16,11 @@ const saving = (code: string, saves_mm: number, enough: boolean) => ({
   saves_mm,
   needs_mm: 2000 - saves_mm,
   enough,
+  choices: code === "hem" ? { trousers: { hem: "1 in" } } : {},
 });
 const short = { code: "cloth.short", weight: "stop", where: "cloth.length", words: "The lay needs 79 in.", params: {} };
 const choose = vi.fn();
+const take = vi.fn(() => Promise.resolve());
 const page = (length: string, findings: unknown[]) => {
   const run = {
     id: "r",
@@ -28,7 +30,7 @@ const page = (length: string, findings: unknown[]) => {
   };
   const calls = standIn({ "PUT /lay-runs/.*": () => ({ body: run }), "GET /lay-runs/.*": () => ({ body: run }) });
   const held = { ...order, cloth: { ...order.cloth, length } };
-  show(<InHand order={held} plan={{ ...plan, findings } as Plan} planId="p" unit="in" choose={choose} />);
+  show(<InHand order={held} plan={{ ...plan, findings } as Plan} planId="p" unit="in" choose={choose} take={take} />);
   return calls;
 };
 
@@ -57,5 +59,7 @@ it("tries savings and lists them by what they save, each with what it needs", as
   expect(rows.map((row) => within(row).getAllByRole("cell")[2]!.textContent)).toEqual(["no", "yes", "no"]);
   fireEvent.click(within(table).getByRole("button", { name: "Fold it so" }));
   expect(choose).toHaveBeenCalledWith("open");
+  fireEvent.click(within(table).getByRole("button", { name: "Do it so" }));
+  expect(take).toHaveBeenCalledWith({ trousers: { hem: "1 in" } });
   expect(calls[0]!.body).toMatchObject({ plan: "p", kind: "savings" });
 });

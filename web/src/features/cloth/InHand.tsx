@@ -1,4 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { inWords } from "../../api/client";
 import type { Order } from "../../api/orders";
 import type { Plan } from "../../api/plans";
 import { useSearch } from "../../api/searches";
@@ -8,10 +10,19 @@ import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 
 const EACH = 2;
-type Props = { order: Order; plan: Plan; planId: string; unit: Unit; choose: (fold: string) => void };
+type Props = {
+  order: Order;
+  plan: Plan;
+  planId: string;
+  unit: Unit;
+  choose: (fold: string) => void;
+  /** Take the choices of a saving, of each garment by its name. */
+  take: (choices: Record<string, Record<string, unknown>>) => Promise<unknown>;
+};
 
 /** Whether the cloth in hand is enough, and what would make it so: each saving drafted and laid for real. */
-export function InHand({ order, plan, planId, unit, choose }: Props) {
+export function InHand({ order, plan, planId, unit, choose, take }: Props) {
+  const [wrong, setWrong] = useState("");
   const search = useSearch(order.id, planId, "savings");
   const { run: look, working } = search;
   const short = plan.findings.find((finding) => finding.code === "cloth.short");
@@ -39,6 +50,7 @@ export function InHand({ order, plan, planId, unit, choose }: Props) {
         </span>
       </Box>
       {search.error && <Says tone="wrong">{search.error.message}</Says>}
+      {wrong && <Says tone="wrong">{wrong}</Says>}
       {look && look.found.length > 0 && (
         <chakra.table
           width="100%"
@@ -72,6 +84,17 @@ export function InHand({ order, plan, planId, unit, choose }: Props) {
                   {saving.code.startsWith("fold.") && (
                     <Press kind="quiet" onClick={() => choose(saving.code.slice("fold.".length))}>
                       Fold it so
+                    </Press>
+                  )}
+                  {Object.keys(saving.choices).length > 0 && (
+                    <Press
+                      kind="quiet"
+                      onClick={() => {
+                        setWrong("");
+                        take(saving.choices).catch((error: Error) => setWrong(inWords(error)));
+                      }}
+                    >
+                      Do it so
                     </Press>
                   )}
                 </td>

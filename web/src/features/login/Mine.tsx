@@ -5,6 +5,7 @@ import { useMe, useNewPassword } from "../../api/session";
 import { Password, WrongAt } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { Keeping } from "./Keeping";
 import { SecondStep } from "./SecondStep";
 import { Sessions } from "./Sessions";
 
@@ -41,6 +42,7 @@ export function Mine() {
           Change the password
         </Press>
       </chakra.form>
+      <Keeping />
       <Sessions />
       <SecondStep />
     </Box>

@@ -73,7 +73,7 @@ export function Chalked({ order, cut, plan, chalk, newer, at, go }: ChalkedProps
           </chakra.p>
           <Box display="flex" gap="8" flexWrap="wrap" marginTop="8">
             <Press onClick={() => setKept(told)}>Keep the chalk</Press>
-            {may("chalk") && !chalk.cut_at && end}
+            {may("chalk") && !chalk.cut_at && chalk.id && end}
           </Box>
         </Says>
       )}

@@ -5,6 +5,7 @@ import { inWords } from "../../api/client";
 import type { Mark as Call, Plan } from "../../api/plans";
 import type { XY } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
+import { useLine } from "../../offline/line";
 import type { Unit } from "../../lengths/units";
 import { field } from "../../ui/field";
 import { Length } from "../../ui/length";
@@ -26,8 +27,16 @@ type ControlsProps = {
 /** When a piece is chalked: a few tapes that no mark was made with, and which mark a wrong reading comes from. */
 export function Controls({ plan, chalk, mark, unit, reads, show, go }: ControlsProps) {
   const { controls, read } = useControlTapes(chalk.id, mark.garment, mark.panel);
+  const line = useLine();
   const tapes = controls.data?.tapes ?? [];
   const verdict = controls.data?.verdict;
+  if (!controls.data && !line) {
+    return (
+      <chakra.p color="ink2" marginTop="12">
+        The control tapes of this piece come when the line is back. Do not cut before.
+      </chakra.p>
+    );
+  }
   if (!tapes.length) return null;
   const left = tapes.filter((one) => one.typed === null).length;
   return (
@@ -38,6 +47,11 @@ export function Controls({ plan, chalk, mark, unit, reads, show, go }: ControlsP
       <chakra.p color="ink2" fontSize="16px">
         No mark was made with these. Read each before you cut.
       </chakra.p>
+      {read.isSuccess && read.data === null && (
+        <chakra.p color="ink2" fontSize="16px">
+          What you read waits on this device; what it means is said when the line is back.
+        </chakra.p>
+      )}
       {read.error && <Says tone="wrong">{inWords(read.error)}</Says>}
       {verdict?.agrees && (
         <Says tone="good">{left ? `So far they agree; ${left} to read.` : "They agree: this piece may be cut."}</Says>
@@ -73,7 +87,10 @@ export function Controls({ plan, chalk, mark, unit, reads, show, go }: ControlsP
             unit={unit}
             reads={reads}
             look={() => show((tape.cloth_mm as [XY, XY] | null) ?? null)}
-            read={(typed) => read.mutate({ id: crypto.randomUUID(), tape: tape.n, typed })}
+            read={(typed) => {
+              const says = `control tape from ${tape.from_} to ${tape.to}: ${typed || "reads so"}`;
+              read.mutate({ id: crypto.randomUUID(), tape: tape.n, typed, says });
+            }}
           />
         ))}
       </chakra.ol>

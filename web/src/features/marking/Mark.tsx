@@ -14,12 +14,13 @@ import { Findings } from "../../ui/findings";
 import { Ledger } from "../../ui/ledger";
 import { OwnNumber } from "../../ui/ownNumber";
 import { Press } from "../../ui/press";
-import { useWide } from "../../ui/size";
+import { useTall, useWide } from "../../ui/size";
 import { Says } from "../../ui/words";
 import { AllCalls } from "./AllCalls";
 import { sentence, useAloud } from "./aloud";
 import { Chalked } from "./Chalked";
 import { Controls } from "./Controls";
+import { Hidden } from "./Hidden";
 import { Figure, FromTo, Heading, Why } from "./Said";
 import { Fold, Refold, sectionAt, under } from "./Section";
 import { Table } from "./Table";
@@ -44,6 +45,7 @@ type MarkProps = {
 export function Mark({ order, cut, plan, made, chalk, turn }: MarkProps) {
   const [query] = useSearchParams();
   const wide = useWide();
+  const tall = useTall();
   const may = useMay();
   const [far, setFar] = useState(false);
   const [hidden, setHidden] = useState(false);
@@ -60,13 +62,19 @@ export function Mark({ order, cut, plan, made, chalk, turn }: MarkProps) {
   const at = Math.min(Math.max(call, 1), marks.length);
   const mark = marks[at - 1]!;
   const section = sectionAt(plan, at);
+  // Only what can be worked out from the measures is hidden.
+  const unseen = hidden && mark.by_hand;
+  const practises = hidden && mark.shown && <Hidden key={mark.n} mark={mark} made={made} unit={unit} />;
   const chalks = may("chalk") && !chalk?.cut_at;
   const tick = useTick(order.id, cut, { plan: made.id, stamp: made.stamp });
-  const put = (chalked: boolean) => tick.mutate({ id: crypto.randomUUID(), call: at, chalked });
+  const put = (chalked: boolean) => {
+    const says = `${order.title}, call ${at}: ${mark.name.toLowerCase()}${chalked ? "" : ", rubbed out"}`;
+    tick.mutate({ id: crypto.randomUUID(), call: at, chalked, says });
+  };
   const drawing = useRef<HTMLDivElement>(null);
   useEffect(() => drawing.current?.focus({ preventScroll: true }), []);
   useEffect(() => localStorage.setItem(place, String(at)), [at, place]);
-  const [rate, setRate, able] = useAloud(sentence(mark, unit, hidden));
+  const [rate, setRate, able] = useAloud(sentence(mark, unit, unseen));
   useAwake();
   const act = (does: string) => {
     if (does === "chalked" && chalks && !ticked.has(at)) put(true);
@@ -139,9 +147,10 @@ export function Mark({ order, cut, plan, made, chalk, turn }: MarkProps) {
           {mark.name}
         </chakra.h1>
         <chakra.p fontSize={{ base: "120px", md: "min(240px, 25vh)" }} fontWeight={800} lineHeight="1" data-call>
-          <Figure mark={mark} hidden={hidden} unit={unit} />
+          <Figure mark={mark} hidden={unseen} unit={unit} />
         </chakra.p>
         <FromTo mark={mark} size="32px" />
+        {practises}
         <Box display="flex" gap="16" flexWrap="wrap" alignItems="center" marginBlock="16">
           <Box width="420px" maxWidth="100%" height="120px">
             <Table {...table} zoom={1} upright={false} whole />
@@ -195,7 +204,7 @@ export function Mark({ order, cut, plan, made, chalk, turn }: MarkProps) {
             borderRadius="cut"
             _focusVisible={{ outline: "1px dashed {colors.edge}", outlineOffset: "-1px" }}
           >
-            {mark.cloth_mm ? <Table {...table} zoom={zoom} upright={!wide} /> : words.noLay}
+            {mark.cloth_mm ? <Table {...table} zoom={zoom} upright={!wide || tall} /> : words.noLay}
           </Box>
         )}
         {wide && tools}
@@ -224,15 +233,16 @@ export function Mark({ order, cut, plan, made, chalk, turn }: MarkProps) {
             letterSpacing="-0.02em"
             data-call
           >
-            <Figure mark={mark} hidden={hidden} unit={unit} bare />
+            <Figure mark={mark} hidden={unseen} unit={unit} bare />
           </chakra.p>
-          {hidden ? <chakra.p color="ink2">{words.hidden}</chakra.p> : <FromTo mark={mark} />}
+          <FromTo mark={mark} />
+          {practises}
           {wide ? (
-            <Why mark={mark} hidden={hidden} />
+            <Why mark={mark} hidden={unseen} />
           ) : (
             <details>
               <summary>Why, and what else</summary>
-              <Why mark={mark} hidden={hidden} />
+              <Why mark={mark} hidden={unseen} />
               {tools}
             </details>
           )}

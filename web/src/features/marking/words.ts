@@ -4,7 +4,7 @@ export const words = {
   chalkedLast: "Chalked",
   lastOne: "This is the last mark.",
   previous: "Previous",
-  hidden: "Say it before you look.",
+  notByHand: "Nobody works this one out: it is measured on the draft.",
   all: "All calls",
   drawing: "Back to the drawing",
   done: "All marks are chalked.",

@@ -161,7 +161,13 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
             large
             focus
           />
-          <Taken order={order.id} sheet={sheet.id} point={point.key} counts={reading} />
+          <Taken
+            order={order.id}
+            sheet={sheet.id}
+            point={point.key}
+            counts={reading}
+            take={(typed) => writes.read.mutate({ id: crypto.randomUUID(), key: point.key, typed })}
+          />
           {reading && reading.way !== "tape" && <chakra.p color="ink2">≈ an estimate, not taken on the body</chakra.p>}
           {doubt && !doubt.upheld && (
             <Says tone={doubt.again ? "wrong" : "plain"}>

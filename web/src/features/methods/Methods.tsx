@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
+import { Link } from "react-router";
 import { useBodies, useDraft } from "../../api/design";
 import { inWords } from "../../api/client";
 import type { Mark, Plan } from "../../api/plans";
@@ -61,7 +62,12 @@ export function Methods() {
             options={[["", "An invented body"], ...bodies.map((body): [string, string] => [body.sheet, body.name])]}
           />
         </Box>
-        <p>{methodOf(trade, method)?.says}</p>
+        <p>
+          {methodOf(trade, method)?.says}{" "}
+          <chakra.span css={{ "& a": { color: "dye", textDecoration: "underline" } }}>
+            <Link to={`/practice?method=${method}&style=${style}`}>Practise it</Link>
+          </chakra.span>
+        </p>
         <Trouble error={one.error} name={name(method)} />
         {against && <Trouble error={other.error} name={name(against)} />}
         {one.data && (

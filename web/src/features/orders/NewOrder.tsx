@@ -112,16 +112,18 @@ export function NewOrder() {
         <Label text="What is to be made">
           <chakra.input {...field} value={title} onChange={(e) => setTitle(e.target.value)} maxLength={120} />
         </Label>
-        {offered(trade).map(({ legend, options }) => (
-          <Chips key={legend} legend={legend} value={style} options={options} onChoose={setStyle} />
-        ))}
         <Label text="Promised for">
           <chakra.input {...field} type="date" value={day} onChange={(e) => setDay(e.target.value)} />
         </Label>
-        {(wrong || make.error) && <Says tone="wrong">{wrong || make.error?.message}</Says>}
-        <Press type="submit" kind="main" disabled={make.isPending}>
-          Add and measure
-        </Press>
+        {offered(trade).map(({ legend, options }) => (
+          <Chips key={legend} legend={legend} value={style} options={options} onChoose={setStyle} />
+        ))}
+        <Box position="sticky" bottom="-24px" background="calico" paddingBlock="12" display="grid" gap="8">
+          {(wrong || make.error) && <Says tone="wrong">{wrong || make.error?.message}</Says>}
+          <Press type="submit" kind="main" minHeight="56px" disabled={make.isPending}>
+            Add and measure
+          </Press>
+        </Box>
       </chakra.form>
     </Box>
   );

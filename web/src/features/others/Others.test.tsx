@@ -60,9 +60,9 @@ it("asks only for what nobody can do without, and says who is planned and who is
   const table = screen.getByRole("table", { name: "Sizes, in" });
   expect(within(table).getAllByRole("columnheader").map((one) => one.textContent)).toEqual([
     "Client",
+    "Cloth",
     "Waist",
     "Hip",
-    "Cloth",
   ]); // prettier-ignore
   within(table).getByRole("link", { name: "2 to be mended" });
   expect(screen.getByRole("status").textContent).toContain("1 of 2 planned");

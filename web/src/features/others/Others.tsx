@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type FormEvent, useRef, useState } from "react";
+import { type FormEvent, useEffect, useRef, useState } from "react";
 import { Link, useParams } from "react-router";
 import { inWords } from "../../api/client";
 import { useClients } from "../../api/clients";
@@ -54,8 +54,11 @@ export function Others() {
           disabled={ready.length === 0 || writes.plan.isPending}
           onClick={() => writes.plan.mutate(ready)}
         >
-          Plan {ready.length || "everybody"}
+          {ready.length ? `Plan ${ready.length}` : "Plan everybody"}
         </Press>
+        {ready.length === 0 && members.some((one) => !one.planned) && (
+          <span>Nobody who is not planned has all that is needed: {missing(members, taken ?? [])}.</span>
+        )}
         {members.length > 1 && (
           <Press disabled={writes.spread.isPending} onClick={() => writes.spread.mutate()}>
             Give everybody this outfit as it stands
@@ -73,6 +76,18 @@ export function Others() {
       <Shopping group={group.data} unit={unit} />
     </Box>
   );
+}
+
+/** Whose measures are missing, the first of them by name. */
+function missing(members: Member[], points: { key: string; name: string; needed: boolean }[]): string {
+  const said = members
+    .filter((one) => !one.planned)
+    .map((one) => {
+      const names = points.filter((point) => point.needed && !one.sizes[point.key]).map((point) => point.name);
+      return names.length ? `${one.name} (${names.join(", ")})` : "";
+    })
+    .filter(Boolean);
+  return said.slice(0, 5).join("; ") + (said.length > 5 ? ` and ${said.length - 5} more` : "");
 }
 
 type Writes = ReturnType<typeof useGroupWrites>;
@@ -152,73 +167,102 @@ function Sizes({ members, points, unit, writes, refused }: SizesProps) {
     );
   };
   return (
-    <Box overflowX="auto">
-      <chakra.table fontSize="16px" css={{ "& td, & th": { padding: "2px 4px", textAlign: "left" } }}>
-        <chakra.caption textAlign="left" fontWeight={600} fontSize="20px" paddingBottom="4">
-          Sizes, {unit}
-        </chakra.caption>
-        <thead>
-          <chakra.tr background="well" fontSize="14px" verticalAlign="bottom">
-            <th>Client</th>
-            {points.map((point) => (
-              <th key={point.key}>{point.name}</th>
-            ))}
-            <th>Cloth</th>
-          </chakra.tr>
-        </thead>
-        <tbody>
-          {members.map((member) => (
-            <chakra.tr key={member.order} borderBottom="1px solid {colors.hairline}" verticalAlign="top">
-              <chakra.th scope="row" fontWeight={600} minWidth="150px">
-                <Link to={`/orders/${member.order}/measure`}>{member.name}</Link>
-                {[
-                  ...points.map((point) => wrong[`${member.order}.${point.key}`]),
-                  member.planned ? undefined : refused[member.order],
-                ].map(
-                  (text, k) =>
-                    text && (
-                      <Says key={k} tone="wrong">
-                        {text}
-                      </Says>
-                    ),
-                )}
-                {member.stops > 0 && (
-                  <chakra.span display="block" color="madder" fontWeight="400">
-                    <Link to={`/orders/${member.order}/check`}>{member.stops} to be mended</Link>
-                  </chakra.span>
-                )}
-              </chakra.th>
+    <div>
+      <Box overflow="auto" maxHeight="70vh" border="1px solid {colors.hairline}">
+        <chakra.table
+          fontSize="16px"
+          css={{
+            "& td, & th": { padding: "2px 4px", textAlign: "left" },
+            // Who it is and which measure stay in sight.
+            "& thead th": { position: "sticky", top: 0, background: "{colors.well}", zIndex: 1 },
+            "& tbody th, & thead th:first-of-type": { position: "sticky", left: 0, background: "{colors.calico}" },
+            "& thead th:first-of-type": { zIndex: 2, background: "{colors.well}" },
+          }}
+        >
+          <chakra.caption textAlign="left" fontWeight={600} fontSize="20px" paddingBottom="4">
+            Sizes, {unit}
+          </chakra.caption>
+          <thead>
+            <chakra.tr background="well" fontSize="14px" verticalAlign="bottom">
+              <th>Client</th>
+              <th>Cloth</th>
               {points.map((point) => (
-                <td key={point.key}>
-                  <Cell
-                    label={`${member.name}, ${point.name}`}
-                    saved={member.sizes[point.key] ?? ""}
-                    wrong={Boolean(wrong[`${member.order}.${point.key}`])}
-                    closed={member.closed}
-                    keep={(typed) => keep(member, point.key, typed)}
-                  />
-                </td>
+                <th key={point.key}>{point.name}</th>
               ))}
-              <chakra.td whiteSpace="nowrap" paddingTop="12">
-                {member.length_mm != null ? <Length mm={member.length_mm} unit={unit} /> : ""}
-              </chakra.td>
             </chakra.tr>
-          ))}
-        </tbody>
-      </chakra.table>
-    </Box>
+          </thead>
+          <tbody>
+            {members.map((member) => (
+              <chakra.tr key={member.order} borderBottom="1px solid {colors.hairline}" verticalAlign="top">
+                <chakra.th scope="row" fontWeight={600} minWidth="150px">
+                  <Link to={`/orders/${member.order}/measure`}>{member.name}</Link>
+                  {[
+                    ...points.map((point) => wrong[`${member.order}.${point.key}`]),
+                    member.planned ? undefined : refused[member.order],
+                  ].map(
+                    (text, k) =>
+                      text && (
+                        <Says key={k} tone="wrong">
+                          {text}
+                        </Says>
+                      ),
+                  )}
+                  {member.stops > 0 && (
+                    <chakra.span display="block" color="madder" fontWeight="400">
+                      <Link to={`/orders/${member.order}/check`}>{member.stops} to be mended</Link>
+                    </chakra.span>
+                  )}
+                </chakra.th>
+                <chakra.td whiteSpace="nowrap" css={{ "&&": { paddingTop: "12px" } }}>
+                  {member.length_mm != null ? <Length mm={member.length_mm} unit={unit} /> : ""}
+                </chakra.td>
+                {points.map((point) => (
+                  <td key={point.key}>
+                    <Cell
+                      label={`${member.name}, ${point.name}`}
+                      saved={member.sizes[point.key] ?? ""}
+                      wrong={Boolean(wrong[`${member.order}.${point.key}`])}
+                      closed={member.closed}
+                      place={`size:${member.sheet}:${point.key}`}
+                      keep={(typed) => keep(member, point.key, typed)}
+                    />
+                  </td>
+                ))}
+              </chakra.tr>
+            ))}
+          </tbody>
+        </chakra.table>
+      </Box>
+    </div>
   );
 }
 
-type CellProps = { label: string; saved: string; wrong: boolean; closed: boolean; keep: (typed: string) => void };
+type CellProps = {
+  label: string;
+  saved: string;
+  wrong: boolean;
+  closed: boolean;
+  /** Where the unsaved text waits in this browser. */
+  place: string;
+  keep: (typed: string) => void;
+};
 
-function Cell({ label, saved, wrong, closed, keep }: CellProps) {
-  const [typed, setTyped] = useState(saved);
+function Cell({ label, saved, wrong, closed, place, keep }: CellProps) {
+  const [typed, setText] = useState(() => localStorage.getItem(place) ?? saved);
   const [last, setLast] = useState(saved);
+  const setTyped = (text: string) => {
+    setText(text);
+    // What is not taken yet, or refused, is there again after the page was read anew.
+    if (text === saved) localStorage.removeItem(place);
+    else localStorage.setItem(place, text);
+  };
   if (saved !== last) {
     setLast(saved);
-    setTyped(saved);
+    setText(saved);
   }
+  useEffect(() => {
+    if (localStorage.getItem(place) === saved) localStorage.removeItem(place);
+  }, [place, saved]);
   return (
     <chakra.input
       {...field}

@@ -28,6 +28,9 @@ export function People() {
       </chakra.h1>
       <chakra.p marginBottom="16" color="dye" textDecoration="underline">
         <Link to="/people/seen">Who saw what of our clients</Link>
+        <chakra.span marginLeft="24" display="inline-block">
+          <Link to="/people/learned">What is learned by practising</Link>
+        </chakra.span>
       </chakra.p>
       <Box
         display="grid"

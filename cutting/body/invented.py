@@ -1,0 +1,42 @@
+"""Invented clients to practise on: nobody's measures, but such as somebody could have.
+
+Girths are drawn from the model of adults; heights along the body are shares of the height that are common practice, no
+source, and the rest is the sample body's brought to this height or bust.
+"""
+
+from math import exp
+
+import numpy as np
+
+from cutting.body.model import FIELDS, adults
+from cutting.body.sample import SAMPLE
+from cutting.lengths import Unit, read, show
+
+SPREAD, WITHIN = 0.5, 1.1
+"""A share of the spread of adults, and no further from the middle than so many deviations: nobody is out of the way."""
+STEP = {"in": 6.35, "cm": 5.0}
+"""To so many mm the tape is read here: a quarter of an inch, half a centimetre."""
+SAMPLE_HEIGHT, SAMPLE_BUST = 1680.0, 980.0
+BY_HEIGHT = ("nape_to_waist", "sleeve_length", "shoulder_to_bust_point", "waist_to_hip")
+BY_BUST = ("bust_span",)
+BY_BOTH = ("shoulder", "neck")
+
+
+def invented(seed: int, unit: Unit) -> dict[str, str]:
+    """The measurements of an invented client as they would be written down in `unit`; the same for the same seed."""
+    chance = np.random.default_rng(seed)
+    one = adults()["MF"[chance.integers(2)]]
+    spread = np.linalg.cholesky(np.array(one["cov"]))
+    drawn = np.array(one["mu"]) + spread @ np.clip(SPREAD * chance.standard_normal(len(spread)), -WITHIN, WITHIN)
+    sizes = {key: 10 * exp(drawn[one["fields"].index(field)]) for key, field in FIELDS.items()}
+    height, hip, bust = sizes["height"], sizes["hip"], sizes["bust"]
+    sizes["body_rise"] = 0.155 * height + 0.02 * (hip - 950)
+    sizes["inseam"] = 0.45 * height
+    sizes["outseam"] = sizes["inseam"] + sizes["body_rise"]
+    sizes["waist_to_knee"] = sizes["body_rise"] + 0.19 * height
+    sample = {key: float(read(text, "cm")) for key, text in SAMPLE.items()}
+    sizes |= {key: sample[key] * height / SAMPLE_HEIGHT for key in BY_HEIGHT}
+    sizes |= {key: sample[key] * bust / SAMPLE_BUST for key in BY_BUST}
+    sizes |= {key: sample[key] * (height / SAMPLE_HEIGHT + bust / SAMPLE_BUST) / 2 for key in BY_BOTH}
+    step = STEP[unit]
+    return {key: show(round(size / step) * step, unit).text for key, size in sizes.items()}

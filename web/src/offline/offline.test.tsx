@@ -1,0 +1,150 @@
+import "fake-indexeddb/auto";
+import { QueryClient, QueryClientProvider, type QueryObserverOptions } from "@tanstack/react-query";
+import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { afterEach, beforeEach, expect, it, vi } from "vitest";
+import { answered, server } from "../api/client";
+import { orWait, sendWaiting, waiting } from "../api/outbox";
+import { useLogOut, useMe } from "../api/session";
+import { type Call, standIn } from "../test/shop";
+import { keepWhatComes, orKept } from "./answers";
+import { entered, isForgotten, keptFor, left, tell } from "./device";
+import { hasLine, lineIs } from "./line";
+import { forgetAnswers, forgetRows, keepAnswer, keptAnswer, rowsOf } from "./store";
+
+const WEEK = 7 * 24 * 3600 * 1000;
+const me = { id: "7", name: "Ebba", workshop: "Three Tables", unit: "in", role: "owner", rights: [] };
+const tick = (id: string) => ({ id, kind: "tick" as const, path: `/api/ticks/${id}`, body: { call: 1 }, says: id });
+const send = (id: string) => () =>
+  answered(server.PUT("/api/ticks/{id}", { params: { path: { id } }, body: { call: 1 } as never }));
+const cut = () => vi.stubGlobal("fetch", () => Promise.reject(new TypeError("no line")));
+
+beforeEach(async () => {
+  localStorage.clear();
+  lineIs(true);
+  await forgetAnswers();
+  for (const who of ["7", "8"]) await forgetRows(who);
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+it("sends what was written in order, with its ids, once", async () => {
+  tell("7", true);
+  cut();
+  expect(await orWait(tick("a"), send("a"))).toBeNull();
+  expect(await orWait(tick("b"), send("b"))).toBeNull();
+  expect(hasLine()).toBe(false);
+  const calls = standIn({ "PUT /ticks/.*": () => ({ body: {} }) });
+  expect(await orWait(tick("c"), send("c"))).toBeNull(); // behind those that wait
+  const took = await Promise.all([sendWaiting(), sendWaiting()]);
+  expect(took).toEqual([3, 3]);
+  expect(calls.map((call) => call.path)).toEqual(["/ticks/a", "/ticks/b", "/ticks/c"]);
+  expect(calls.every((call) => call.body["waited"] === true)).toBe(true);
+  expect(await waiting()).toEqual([]);
+});
+
+it("keeps what the server will not have with the reason, and goes on", async () => {
+  tell("7", true);
+  cut();
+  for (const id of ["a", "b"]) await orWait(tick(id), send(id));
+  standIn({
+    "PUT /ticks/a": () => ({ status: 409, body: { title: "It is cut.", problems: [] } }),
+    "PUT /ticks/b": () => ({ body: {} }),
+  });
+  expect(await sendWaiting()).toBe(1);
+  expect((await rowsOf("7")).map((row) => [row.id, row.refused])).toEqual([["a", "It is cut."]]);
+});
+
+it("stops where the line is lost again, or nobody is logged in", async () => {
+  tell("7", true);
+  cut();
+  for (const id of ["a", "b"]) await orWait(tick(id), send(id));
+  expect(await sendWaiting()).toBe(0);
+  standIn({ "PUT /ticks/.*": () => ({ status: 401, body: { title: "Log in." } }) });
+  expect(await sendWaiting()).toBe(0);
+  expect((await waiting()).length).toBe(2);
+});
+
+it("keeps nothing for who did not ask for it, and refuses at once", async () => {
+  entered("7");
+  cut();
+  await expect(orWait(tick("a"), send("a"))).rejects.toThrow(/line/);
+  expect(await rowsOf("7")).toEqual([]);
+});
+
+it("sends nobody what somebody else wrote, and shows nobody what is somebody else's", () => {
+  tell("7", true);
+  expect(entered("7")).toBe(false);
+  expect(entered("8")).toBe(true);
+  expect(keptFor()).toBeNull();
+  entered("7");
+  expect(keptFor()).toBe("7");
+  left();
+  expect(keptFor()).toBeNull();
+});
+
+it("is forgotten after seven days unused", () => {
+  tell("7", true);
+  expect(isForgotten(Date.now() + WEEK - 1000)).toBe(false);
+  expect(isForgotten(Date.now() + WEEK + 1000)).toBe(true);
+});
+
+/** A page's memory as the application has it. */
+function memory() {
+  const persister = orKept as NonNullable<QueryObserverOptions["persister"]>;
+  const made = new QueryClient({ defaultOptions: { queries: { networkMode: "always", retry: false, persister } } });
+  keepWhatComes(made);
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={made}>{children}</QueryClientProvider>
+  );
+  return { made, wrapper };
+}
+
+const answers = (more: Record<string, (call: Call) => { status?: number; body: unknown }> = {}) =>
+  standIn({ "GET /session": () => ({ body: me }), "DELETE /session": () => ({ body: {} }), ...more });
+
+it("gives the last answer where the line is lost, a refusal where it is there", async () => {
+  tell("7", true);
+  const ask = () => answered(server.GET("/api/session"));
+  answers();
+  await memory().made.fetchQuery({ queryKey: ["order", "1"], queryFn: ask });
+  await waitFor(async () => expect(await keptAnswer('["order","1"]')).toEqual(me));
+  cut();
+  expect(await memory().made.fetchQuery({ queryKey: ["order", "1"], queryFn: ask })).toEqual(me);
+  await expect(memory().made.fetchQuery({ queryKey: ["clients"], queryFn: ask })).rejects.toThrow(/line/);
+  answers({ "GET /session": () => ({ status: 404, body: { title: "Not here" } }) });
+  await expect(memory().made.fetchQuery({ queryKey: ["order", "1"], queryFn: ask })).rejects.toThrow("Not here");
+});
+
+it("forgets what is kept when the session was ended elsewhere; what was written waits for its writer", async () => {
+  tell("7", true);
+  await keepAnswer("x", 1);
+  cut();
+  await orWait(tick("a"), send("a"));
+  answers({ "GET /session": () => ({ status: 401, body: { title: "Log in." } }) });
+  const { result } = renderHook(() => useMe(), memory());
+  await waitFor(() => expect(result.current.isError).toBe(true));
+  expect(await keptAnswer("x")).toBeUndefined();
+  expect(keptFor()).toBeNull();
+  expect((await rowsOf("7")).length).toBe(1);
+});
+
+it("leaves without the line: all is forgotten here, and the session is ended before anything else is asked", async () => {
+  vi.stubGlobal("location", { ...window.location, assign: vi.fn() });
+  tell("7", true);
+  await keepAnswer("x", 1);
+  cut();
+  await orWait(tick("a"), send("a"));
+  const { result } = renderHook(() => useLogOut(), memory());
+  act(() => result.current.mutate());
+  await waitFor(() => expect(result.current.isSuccess).toBe(true));
+  expect(await keptAnswer("x")).toBeUndefined();
+  expect(await rowsOf("7")).toEqual([]);
+  const again = renderHook(() => useMe(), memory());
+  await waitFor(() => expect(again.result.current.error?.message).toMatch(/You left/));
+  const calls = answers();
+  await act(() => again.result.current.refetch());
+  expect(calls.map((call) => `${call.method} ${call.path}`)).toEqual(["DELETE /session", "GET /session"]);
+});

@@ -1,0 +1,83 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { type FormEvent, type ReactNode, useState } from "react";
+import { inWords } from "../api/client";
+import type { Grade } from "../api/practice";
+import { TapeMarks } from "../drawing/TapeMarks";
+import { read, show, text, type Unit } from "../lengths/units";
+import { field, Label } from "./field";
+import { Press } from "./press";
+import { Says } from "./words";
+
+type ByTapeProps = {
+  unit: Unit;
+  label: string;
+  error: Error | null;
+  busy: boolean;
+  answer: (typed: string) => void;
+};
+
+/** A number that one works out oneself: put a thumb on the tape, or type it. */
+export function ByTape({ unit, label, error, busy, answer }: ByTapeProps) {
+  const [typed, setTyped] = useState("");
+  const send = (event: FormEvent) => {
+    event.preventDefault();
+    if (typed.trim()) answer(typed.trim());
+  };
+  return (
+    <chakra.form onSubmit={send} noValidate display="grid" gap="12">
+      <TapeMarks
+        mm={read0(typed, unit)}
+        unit={unit}
+        label={`${label} on the tape`}
+        move={(mm) => setTyped(text(show(mm, unit)).replace(` ${unit}`, ""))}
+      />
+      <Box display="flex" gap="8" alignItems="end">
+        <Box flex="1">
+          <Label text={`${label}, in ${unit === "in" ? "inches" : "centimetres"}`}>
+            <chakra.input
+              {...field}
+              fontSize="26px"
+              fontWeight={600}
+              value={typed}
+              autoComplete="off"
+              inputMode="text"
+              maxLength={40}
+              onChange={(event) => setTyped(event.target.value)}
+            />
+          </Label>
+        </Box>
+        <Press type="submit" kind="main" minHeight="56px" disabled={!typed.trim() || busy}>
+          Compare
+        </Press>
+      </Box>
+      {error && <Says tone="wrong">{inWords(error)}</Says>}
+    </chakra.form>
+  );
+}
+
+function read0(typed: string, unit: Unit): number {
+  try {
+    return read(typed, unit);
+  } catch {
+    return 0;
+  }
+}
+
+/** How an answer was: right, or the slip it looks like; and the sum. */
+export function Graded({ grade, children }: { grade: Grade; children?: ReactNode }) {
+  return (
+    <Says tone={grade.right ? "good" : "wrong"}>
+      {grade.says.map((said, k) => (
+        <chakra.p key={said} fontWeight={k === 0 ? 600 : 400}>
+          {said}
+        </chakra.p>
+      ))}
+      <chakra.p color="ink" marginTop="8">
+        {grade.formula}
+        <br />
+        {grade.with_} = <b>{grade.shown}</b>
+      </chakra.p>
+      {children}
+    </Says>
+  );
+}
