@@ -1,6 +1,5 @@
 """./plavet benchmark: how fast the draft, the first lay, a key on Mark and the first page are. Nothing is asserted."""
 
-import gzip
 import json
 import statistics
 import time
@@ -8,6 +7,7 @@ from collections.abc import Callable
 from pathlib import Path
 
 from benchmarks.book import doubts_ms, search_ms
+from benchmarks.pages import first_page, page_times
 from cutting.body import Body
 from cutting.cloth import Cloth, folded
 from cutting.formats import keep, plan_to_wire, read_job, read_job_text
@@ -96,48 +96,6 @@ def thousand_bodies() -> float:
     return time.perf_counter() - start
 
 
-def first_page() -> float:
-    """What the browser fetches before the Bench stands, gzipped, in kB; the font apart."""
-    page = (ROOT / "web/dist/index.html").read_text()
-    assets = [ROOT / "web/dist" / part.split('"')[0].removeprefix("/static/") for part in page.split('="')[1:]]
-    texts = [path.read_bytes() for path in assets if path.suffix in (".js", ".css")]
-    return sum(len(gzip.compress(text)) for text in texts) / 1000
-
-
-def mark_key() -> float:
-    """From a key on Mark to the drawn tape, the median of twenty, in ms."""
-    from playwright.sync_api import sync_playwright
-
-    from demo import people
-    from setup.__main__ import serve
-    from setup.shots import FLAGS
-
-    script = """async () => {
-      const times = [];
-      for (let n = 0; n < 20; n++) {
-        const was = document.querySelector('[data-tape]').dataset.tape;
-        const start = performance.now();
-        window.dispatchEvent(new KeyboardEvent('keydown', {key: 'ArrowRight', bubbles: true}));
-        while (document.querySelector('[data-tape]').dataset.tape === was && performance.now() - start < 500)
-          await new Promise(requestAnimationFrame);
-        times.push(performance.now() - start);
-      }
-      return times.sort((a, b) => a - b)[10];
-    }"""
-    with sync_playwright() as playwright:
-        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
-        page = browser.new_page(base_url=serve())
-        page.goto("/")
-        page.get_by_label("User name").fill(people.OWNER_NAME)
-        page.get_by_label("Password").fill(people.OWNER_PASSWORD)
-        page.get_by_label("Password").press("Enter")
-        page.get_by_role("link", name="Mark").first.click()
-        page.locator("[data-tape]").wait_for()
-        found = float(page.evaluate(script))
-        browser.close()
-    return found
-
-
 def main() -> None:
     typical, slowest = search_ms()
     rows = [
@@ -154,7 +112,7 @@ def main() -> None:
         ("doubts over a full sheet", doubts_ms(), "ms", 5),
         ("a search among 10,000 clients", typical, "ms", 100),
         ("the slowest of forty searches", slowest, "ms", None),
-        ("Mark answers a key", mark_key(), "ms", 100),
+        *page_times(),
         ("first page, gzipped", first_page(), "kB", 250),
     ]
     for name, value, unit, goal in rows:

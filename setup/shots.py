@@ -14,7 +14,6 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("bench", None, "/", "Add an order"),
     ("measure", CHOIR, "measure", "Read off the tape"),
     ("design", CHOIR, "design", "Finished with"),
-    ("design-top", TWO, "design?part=1", "Neck and opening"),
     ("design-jumpsuit", SUIT, "design", "Neck and opening"),
     ("others", TWO, "others", "To buy for all"),
     ("cloth", CHOIR, "cloth", "Cloth to buy"),
@@ -27,6 +26,7 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("shelf", None, "/shelf", "Navy twill"),
     ("people", None, "/people", "Invite somebody"),
     ("methods", None, "/methods", "Where they differ"),
+    ("practice", None, "/practice?method=quarter-hip&style=straight-trousers", "Show the rule"),
 ]
 PHONE = [view for view in WIDE if view[0] in ("bench", "measure", "mark")]
 

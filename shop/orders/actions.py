@@ -3,14 +3,14 @@
 from collections.abc import Sequence
 from datetime import date
 from typing import Any
-from uuid import UUID, uuid5
+from uuid import UUID, uuid4, uuid5
 
 from django.db import transaction
 from django.db.models import F
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import own, put_row
+from shop.accounts.writing import add, check_room, own, put_row
 from shop.bridge.designing import first_method, styles_of
 from shop.bridge.drafting import check_part, job_garment, starts_from
 from shop.bridge.problems import CoreRefusal
@@ -19,8 +19,11 @@ from shop.clients.sheets import OtherClientError
 from shop.cloths.actions import put_cloth
 from shop.cloths.models import Cloth
 from shop.errors import ShopError
-from shop.orders.models import Garment, HouseRule, Order
+from shop.orders.models import Garment, HouseRule, Moved, Order
 from shop.orders.queries import from_another_cloth
+
+MOST_MOVED = 200
+"""So often the day of an order is moved."""
 
 
 class OutfitError(ShopError):
@@ -31,10 +34,11 @@ class OutfitError(ShopError):
 
 def put_order(
     *, actor: User, id: UUID, version: int, client: UUID, sheet: UUID, cloth: UUID, title: str, promised_on: date,
-    garments: Sequence[dict[str, Any]] = (),
+    garments: Sequence[dict[str, Any]] = (), reason: str = "",
 ) -> Order:  # fmt: skip
     """Make or change an order; its client, sheet and cloth must be the workshop's own. With it the `garments` that are
-    not there yet are made, all of it or nothing: each with id, name, style, method and choices.
+    not there yet are made, all of it or nothing: each with id, name, style, method and choices. Where the promised day
+    is moved the old one is kept with the `reason`.
 
     Raises OtherClientError for a sheet of somebody else, or where the order was made for somebody else, and as
     `put_garment`.
@@ -45,10 +49,19 @@ def put_order(
     if Order.of(actor.workshop).filter(pk=id).exclude(client_id=client).exists():
         raise OtherClientError("order")
     with transaction.atomic():
+        before = (
+            Order.of(actor.workshop).select_for_update().filter(pk=id).values_list("promised_on", flat=True).first()
+        )
         row = put_row(
             Order, actor=actor, id=id, version=version, client_id=client, sheet_id=sheet,
             cloth_id=own(Cloth, actor, cloth).id, title=title, promised_on=promised_on,
         )  # fmt: skip
+        if before is not None and before != row.promised_on:
+            check_room(Moved.of(actor.workshop).filter(order=row), MOST_MOVED)
+            add(Moved(
+                id=uuid4(), workshop=actor.workshop, changed_by=actor, order=row, was=before, to=row.promised_on,
+                reason=reason.strip(),
+            ))  # fmt: skip
         known = set(Garment.of(actor.workshop).filter(order=row).values_list("pk", flat=True))
         for one in garments:
             if one["id"] not in known:

@@ -37,6 +37,19 @@ class Step(WorkshopRow):
         indexes = [models.Index(fields=["order", "created_at"], name="steps_of_an_order")]
 
 
+class Moved(WorkshopRow):
+    """That the promised day of an order was moved: from which, to which, and why."""
+
+    order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
+    was = models.DateField()
+    to = models.DateField()
+    reason = models.CharField(max_length=120, blank=True)
+
+    class Meta:
+        verbose_name_plural = "moved days"
+        indexes = [models.Index(fields=["order", "created_at"], name="days_of_an_order")]
+
+
 class Cut(WorkshopRow):
     """So much was cut off a cloth of the shelf for an order, which `was` so long and has so much `left`."""
 

@@ -7,7 +7,7 @@ from django.db.models import OuterRef, Q, QuerySet, Subquery
 from django.http import Http404
 
 from shop.accounts.models import User
-from shop.orders.models import Cut, Garment, HouseRule, Order, Step
+from shop.orders.models import Cut, Garment, HouseRule, Moved, Order, Step
 
 GONE = ("handed_over", "called_off")
 """What leaves the bench."""
@@ -26,10 +26,15 @@ def bench(actor: User) -> QuerySet[Order]:
 
 def on_bench(actor: User, find: str = "") -> QuerySet[Order]:
     """The orders that wait, by their promised day; with `find` all whose title or client has those letters, also those
-    that are handed over or called off. Each with its `step`, the last state that was given by hand.
+    that are handed over or called off. Each with its `step`, the last state that was given by hand, and with the
+    day it was promised for before it was moved, `moved_from`, and why, `moved_because`.
     """
     last = Step.of(actor.workshop).filter(order=OuterRef("pk"), undone=False).order_by("-created_at", "id")
-    rows = bench(actor).annotate(step=Subquery(last.values("state")[:1]))
+    moved = Moved.of(actor.workshop).filter(order=OuterRef("pk")).order_by("-created_at", "id")
+    rows = bench(actor).annotate(
+        step=Subquery(last.values("state")[:1]), moved_from=Subquery(moved.values("was")[:1]),
+        moved_because=Subquery(moved.values("reason")[:1]),
+    )  # fmt: skip
     if find:
         return rows.filter(Q(title__icontains=find) | Q(client__name__icontains=find)).order_by("-promised_on", "id")
     return rows.filter(Q(step=None) | ~Q(step__in=GONE))

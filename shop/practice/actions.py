@@ -35,7 +35,7 @@ def answer_call(*, actor: User, id: UUID, plan_run: UUID, stamp: str, call: int,
     run = own(PlanRun, actor, plan_run)
     found = grade_call(_plan(actor, run, stamp), call, typed, actor.workshop.unit)
     seen.note(actor, [run.order.client_id], "measures")
-    _keep(actor, id, found, typed)
+    _keep(actor, id, found)
     return found
 
 
@@ -50,7 +50,8 @@ def _plan(actor: User, run: PlanRun, stamp: str) -> dict[str, Any]:
     return found.plan
 
 
-def _keep(actor: User, id: UUID, found: GradeShape, typed: str, method: str = "", rule: str = "") -> None:
+def _keep(actor: User, id: UUID, found: GradeShape, typed: str = "", method: str = "", rule: str = "") -> None:
+    """How it was; what was typed too, but not of a call: that is a number of a client's body."""
     if Answer.of(actor.workshop).filter(pk=id, person=actor).exists():
         return
     check_room(Answer.of(actor.workshop).filter(person=actor), MOST)

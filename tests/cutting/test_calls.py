@@ -128,7 +128,7 @@ def test_trousers_can_be_chalked_by_their_calls_alone(body, made):
 EVERY = [(style, method, fold) for fold in FOLDS for style, method in STYLES_BY_METHOD]
 
 
-@pytest.mark.parametrize(("style", "method", "fold"), some(EVERY, 17))
+@pytest.mark.parametrize(("style", "method", "fold"), some(EVERY, 23))
 def test_every_style_of_every_method_can_be_chalked_on_every_fold(style, method, fold):
     raw = job(cloth={"width": "129 in", "fold": fold}) | {
         "unit": "cm",

@@ -20,7 +20,7 @@ def test_the_fold_is_counted_from_what_is_cut_on_it(fold):
     """On cloth that has no fold for it, a piece that would be on the fold is cut whole and is as wide as it is."""
     asked = {"unit": "cm", "measurements": FIVE["middle"] | UPPER["middle"], "cloth": {"width": 150, "fold": fold}}
     laid = 0
-    pairs = some(STYLES_BY_METHOD, 3, list(FOLDS).index(fold))
+    pairs = some(STYLES_BY_METHOD, 5, list(FOLDS).index(fold))
     for style, method in pairs:
         raw = job() | asked | {"garments": [{"id": "g", "style": style, "method": method}]}
         made = plan(read_job(raw), by_width=False)
@@ -70,7 +70,7 @@ def test_a_jumpsuit_buys_the_zip_it_opens_with_and_no_other(closure):
 @pytest.mark.parametrize("method", ["quarter-hip", "half-thigh", "third-hip", "twentieth-tenth"])
 def test_a_diagonal_is_said_to_be_moved_only_where_the_two_numbers_read_differently(method):
     moved = 0
-    for body in FIVE:
+    for body in some(list(FIVE), 2):
         for wide in ("1 in", "1 1/4 in", "3.65 cm", "1 1/2 in", "1 3/4 in", "2 in"):
             made = of_body(body, method, "straight-trousers", front_diagonal=wide, back_diagonal=wide)
             for finding in (one for one in made.findings if one.code == "diagonal.moved"):

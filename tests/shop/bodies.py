@@ -58,7 +58,7 @@ def bodies_for(owner, order):
             "version": order["version"],
             "title": "Trousers",
             "garments": [],
-            "promised_on": soon,
+            "promised_on": order["promised_on"],
             **{key: ids[key] for key in ("client", "sheet", "cloth")},
         },
         ("PUT", f"/orders/{uuid4()}/again"): {"of": ids["order"], "promised_on": soon},

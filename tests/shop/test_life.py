@@ -8,6 +8,7 @@ import pytest
 from django.utils import timezone
 
 from shop.orders.life import ORDER, state_of
+from shop.orders.models import Moved
 
 
 def step(owner, order, state, id=None):
@@ -87,3 +88,27 @@ def test_a_station_is_passed_once_somebody_went_on(owner, order):
     for _ in range(2):
         assert owner("POST", f"/orders/{order['id']}/passed", {"station": "check"}) == (200, [*before, "check"])
     assert ticket(owner, order)["passed"] == [*before, "check"]
+
+
+def test_a_day_that_is_moved_keeps_the_old_one_and_why(owner, order):
+    """The last move is on the ticket; the same write again moves nothing."""
+    ids = {key: order[key]["id"] for key in ("client", "sheet", "cloth")}
+    first, days = order["promised_on"], [str(timezone.localdate() + timedelta(days=n)) for n in (30, 40)]
+    assert ticket(owner, order)["moved_from"] is None
+    for day, reason in zip(days, ("the zip came late", " the hall is booked later "), strict=True):
+        now = owner.get(f"/orders/{order['id']}")
+        body = ids | {"version": now["version"], "title": now["title"], "promised_on": day, "reason": reason}
+        for _ in range(2):
+            assert owner("PUT", f"/orders/{order['id']}", body)[0] == 200
+    shown = ticket(owner, order)
+    assert (shown["promised_on"], shown["moved_from"]) == (days[1], days[0])
+    assert shown["moved_because"] == "the hall is booked later"
+    moved = list(Moved._base_manager.order_by("created_at").values_list("was", "reason"))
+    assert [(str(was), reason) for was, reason in moved] == [
+        (first, "the zip came late"), (days[0], "the hall is booked later"),
+    ]  # fmt: skip
+    # Another title at the same day is no move.
+    now = owner.get(f"/orders/{order['id']}")
+    body = ids | {"version": now["version"], "title": "Anew", "promised_on": days[1]}
+    assert owner("PUT", f"/orders/{order['id']}", body)[0] == 200
+    assert Moved._base_manager.count() == 2

@@ -59,6 +59,7 @@ class OrderIn(Schema):
     title: str = Field(min_length=1, max_length=120)
     promised_on: Day
     garments: list[NewGarmentIn] = Field(default_factory=list, max_length=8)
+    reason: str = Field("", max_length=120, description="why the promised day is moved")
 
 
 class GarmentIn(Schema):
@@ -140,6 +141,8 @@ class TicketOut(Schema):
     client_name: str
     group: UUID | None
     promised_on: date
+    moved_from: date | None = Field(description="the day it was promised for before it was moved")
+    moved_because: str
     measured: int
     styles: list[str]
     state: State
@@ -262,6 +265,7 @@ def bench(
         tickets.append(TicketOut(
             id=row.id, version=row.version, title=row.title, client=row.client_id, client_name=row.client.name,
             group=row.group, promised_on=row.promised_on, measured=measured,
+            moved_from=getattr(row, "moved_from", None), moved_because=getattr(row, "moved_because", None) or "",
             styles=[garment.style for garment in one.garments], state=state, passed=row.passed,
         ))  # fmt: skip
     return tickets

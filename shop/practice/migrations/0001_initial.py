@@ -24,7 +24,7 @@ class Migration(migrations.Migration):
                 ('changed_at', models.DateTimeField(auto_now=True)),
                 ('method', models.CharField(blank=True, max_length=40)),
                 ('rule', models.CharField(blank=True, max_length=60)),
-                ('typed', models.CharField(max_length=40)),
+                ('typed', models.CharField(blank=True, max_length=40)),
                 ('right', models.BooleanField()),
                 ('slip', models.CharField(blank=True, max_length=16)),
                 ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),

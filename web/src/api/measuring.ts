@@ -122,7 +122,7 @@ export function useCorrect(order: Schemas["OrderOut"]) {
         server.PUT("/api/corrections/{id}", { ...path(id), body: { sheet: order.sheet.id, key: "" } }),
       );
       const { version, title, promised_on, client, cloth } = order;
-      const body = { version, title, promised_on, client: client.id, sheet: sheet.id, cloth: cloth.id };
+      const body = { version, title, promised_on, reason: "", client: client.id, sheet: sheet.id, cloth: cloth.id };
       return answered(server.PUT("/api/orders/{id}", { ...path(order.id), body }));
     },
     onSuccess: () => {

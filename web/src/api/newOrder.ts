@@ -48,6 +48,7 @@ export function useMakeOrder() {
         cloth: ids.cloth,
         title: made.title,
         promised_on: made.promised_on,
+        reason: "",
         // Each by its style's own method; the order is made with all of them or not at all.
         garments: made.garments.map((one, k) => ({ id: k === 0 ? ids.garment : ids.second, method: "", ...one })),
       };

@@ -46,12 +46,15 @@ export function useLife(id: string) {
     },
   });
   const move = useMutation({
-    mutationFn: async (promised_on: string) => {
+    mutationFn: async ({ promised_on, reason }: { promised_on: string; reason: string }) => {
       const now = await answered(server.GET("/api/orders/{id}", path(id)));
       const { version, title } = now;
       const rows = { client: now.client.id, sheet: now.sheet.id, cloth: now.cloth.id };
       return answered(
-        server.PUT("/api/orders/{id}", { ...path(id), body: { version, title, promised_on, garments: [], ...rows } }),
+        server.PUT("/api/orders/{id}", {
+          ...path(id),
+          body: { version, title, promised_on, reason, garments: [], ...rows },
+        }),
       );
     },
     onSuccess: done,

@@ -3102,6 +3102,12 @@ export interface components {
              */
             promised_on: string;
             /**
+             * Reason
+             * @description why the promised day is moved
+             * @default
+             */
+            reason: string;
+            /**
              * Sheet
              * Format: uuid
              */
@@ -4362,6 +4368,13 @@ export interface components {
             id: string;
             /** Measured */
             measured: number;
+            /** Moved Because */
+            moved_because: string;
+            /**
+             * Moved From
+             * @description the day it was promised for before it was moved
+             */
+            moved_from: string | null;
             /**
              * Passed
              * @description the stations where somebody chose, or looked and went on

@@ -3,6 +3,7 @@ import { entered, isForgotten, keepPages, keptFor, left, tell } from "../offline
 import { keepWhatIsHere } from "../offline/answers";
 import { forgetAnswers, forgetRows, thinOut } from "../offline/store";
 import { server, answered, Refused } from "./client";
+import { waiting } from "./outbox";
 
 /** Somebody left while the line was lost: the server's session is ended before anything else is asked. */
 const OWED = "leave-owed";
@@ -56,6 +57,9 @@ export function useKeeping() {
   return useMutation({
     mutationFn: async (keep: boolean) => {
       if (!me) return;
+      const waits = keep ? [] : await waiting();
+      if (waits.length)
+        throw new Error("Something waits to be sent. When the line is back and it is sent, press again.");
       tell(me.id, keep);
       if (!keep) await forget(false);
       await keepPages(keep);

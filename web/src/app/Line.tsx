@@ -3,7 +3,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { answered, Refused, server } from "../api/client";
 import { sendWaiting, useOutbox } from "../api/outbox";
-import { isForgotten, keptFor } from "../offline/device";
+import { isForgotten, keptFor, used } from "../offline/device";
 import { lineIs, useLine } from "../offline/line";
 import type { Row } from "../offline/store";
 import { Press } from "../ui/press";
@@ -39,10 +39,15 @@ export function Line() {
     const lost = () => lineIs(false);
     const back = () => void answered(server.GET("/api/session")).catch(() => undefined);
     const seen = () => isForgotten(Date.now()) && void memory.resetQueries({ queryKey: ["me"] });
+    const touched = () => used(Date.now());
+    window.addEventListener("pointerdown", touched);
+    window.addEventListener("keydown", touched);
     window.addEventListener("offline", lost);
     window.addEventListener("online", back);
     document.addEventListener("visibilitychange", seen);
     return () => {
+      window.removeEventListener("pointerdown", touched);
+      window.removeEventListener("keydown", touched);
       window.removeEventListener("offline", lost);
       window.removeEventListener("online", back);
       document.removeEventListener("visibilitychange", seen);

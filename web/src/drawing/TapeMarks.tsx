@@ -14,6 +14,8 @@ type TapeMarksProps = {
 /** So many inches, or centimetres, of the tape are seen at once. */
 const SEEN = { in: 4, cm: 10 };
 const LONGEST = 3000;
+/** So many mm are left at both ends, for the thumb. */
+const BESIDE = 2.5;
 /** The tape's width, as a share of what is seen of its length. */
 const DEEP = 0.13;
 
@@ -29,7 +31,7 @@ export function TapeMarks({ mm, unit, label, move }: TapeMarksProps) {
   const put = (to: number) => move(Math.min(LONGEST, Math.max(0, Math.round(to / mark) * mark)));
   const at = (event: PointerEvent<SVGSVGElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
-    put(start + ((event.clientX - box.left) / Math.max(1, box.width)) * wide);
+    put(start - BESIDE + ((event.clientX - box.left) / Math.max(1, box.width)) * (wide + 2 * BESIDE));
   };
   const press = (event: KeyboardEvent) => {
     const step = {
@@ -59,7 +61,7 @@ export function TapeMarks({ mm, unit, label, move }: TapeMarksProps) {
   const high = wide * DEEP;
   return (
     <chakra.svg
-      viewBox={`0 ${-high * 0.5} ${wide} ${high * 1.9}`}
+      viewBox={`${-BESIDE} ${-high * 0.5} ${wide + 2 * BESIDE} ${high * 1.9}`}
       width="100%"
       height="auto"
       role="slider"

@@ -5,6 +5,7 @@
 
 const FOR = "kept-for";
 const USED = "kept-used";
+const MINUTE = 60 * 1000;
 const WEEK = 7 * 24 * 3600 * 1000;
 const told = (who: string) => `keeps:${who}`;
 
@@ -13,6 +14,11 @@ export const keptFor = (): string | null => localStorage.getItem(FOR);
 
 /** Whether this person told the device to keep. */
 export const keeps = (who: string): boolean => localStorage.getItem(told(who)) !== null;
+
+/** Somebody touches the page: what is kept is in use. */
+export function used(now: number): void {
+  if (keptFor() !== null && now - Number(localStorage.getItem(USED)) > MINUTE) localStorage.setItem(USED, String(now));
+}
 
 /** Somebody is here. True where what is kept is somebody else's, and has to go. */
 export function entered(who: string): boolean {

@@ -5,10 +5,10 @@ import type { ReactNode } from "react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import { answered, server } from "../api/client";
 import { orWait, sendWaiting, waiting } from "../api/outbox";
-import { useLogOut, useMe } from "../api/session";
+import { useKeeping, useLogOut, useMe } from "../api/session";
 import { type Call, standIn } from "../test/shop";
 import { keepWhatComes, orKept } from "./answers";
-import { entered, isForgotten, keptFor, left, tell } from "./device";
+import { entered, isForgotten, keptFor, left, tell, used } from "./device";
 import { hasLine, lineIs } from "./line";
 import { forgetAnswers, forgetRows, keepAnswer, keptAnswer, rowsOf } from "./store";
 
@@ -89,6 +89,8 @@ it("is forgotten after seven days unused", () => {
   tell("7", true);
   expect(isForgotten(Date.now() + WEEK - 1000)).toBe(false);
   expect(isForgotten(Date.now() + WEEK + 1000)).toBe(true);
+  used(Date.now() + WEEK); // a page that stays open, and is touched
+  expect(isForgotten(Date.now() + WEEK + 1000)).toBe(false);
 });
 
 /** A page's memory as the application has it. */
@@ -129,6 +131,18 @@ it("forgets what is kept when the session was ended elsewhere; what was written 
   expect(await keptAnswer("x")).toBeUndefined();
   expect(keptFor()).toBeNull();
   expect((await rowsOf("7")).length).toBe(1);
+});
+
+it("keeps on keeping while something waits to be sent", async () => {
+  tell("7", true);
+  cut();
+  await orWait(tick("a"), send("a"));
+  answers();
+  const { result } = renderHook(() => ({ me: useMe(), keeping: useKeeping() }), memory());
+  await waitFor(() => expect(result.current.me.data).toBeTruthy());
+  act(() => result.current.keeping.mutate(false));
+  await waitFor(() => expect(result.current.keeping.error?.message).toMatch(/waits to be sent/));
+  expect(keptFor()).toBe("7");
 });
 
 it("leaves without the line: all is forgotten here, and the session is ended before anything else is asked", async () => {

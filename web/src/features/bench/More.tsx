@@ -4,7 +4,7 @@ import { useNavigate } from "react-router";
 import { inWords } from "../../api/client";
 import { type Ticket, useLife } from "../../api/orders";
 import { useMay } from "../../api/session";
-import { today } from "../../ui/day";
+import { day as inFull, today } from "../../ui/day";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
@@ -32,6 +32,7 @@ export function More({ ticket }: { ticket: Ticket }) {
   const onward = useNavigate();
   const { step, undo, move, again } = useLife(ticket.id);
   const [day, setDay] = useState(ticket.promised_on);
+  const [reason, setReason] = useState("");
   const [sure, setSure] = useState("");
   const past = day < today();
   const wrong = step.error ?? undo.error ?? move.error ?? again.error;
@@ -39,7 +40,7 @@ export function More({ ticket }: { ticket: Ticket }) {
     if (!day || day === ticket.promised_on) return;
     if (past && sure !== day) return setSure(day);
     setSure("");
-    move.mutate(day);
+    move.mutate({ promised_on: day, reason: reason.trim() }, { onSuccess: () => setReason("") });
   };
   if (!may("steps")) return null;
   return (
@@ -71,6 +72,21 @@ export function More({ ticket }: { ticket: Ticket }) {
             <Label text="Promised for">
               <chakra.input {...field} type="date" value={day} onChange={(event) => setDay(event.target.value)} />
             </Label>
+            {day !== ticket.promised_on && (
+              <Label text="Why it is moved">
+                <chakra.input
+                  {...field}
+                  value={reason}
+                  maxLength={120}
+                  onChange={(event) => setReason(event.target.value)}
+                />
+              </Label>
+            )}
+            {ticket.moved_from && (
+              <chakra.p color="ink2" fontSize="16px">
+                Promised for {inFull(ticket.moved_from)} before{ticket.moved_because && `: ${ticket.moved_because}`}.
+              </chakra.p>
+            )}
             {past && sure === day && (
               <Says tone="plain">This day is past. Press once more to keep it, or choose another.</Says>
             )}

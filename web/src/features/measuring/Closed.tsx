@@ -10,6 +10,7 @@ import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { Reading } from "../../ui/reading";
 import { Says } from "../../ui/words";
+import { Old } from "./Old";
 
 /** A closed sheet: read only; a correction is a new sheet that starts with these numbers. */
 export function Closed({ order, plan }: { order: Order; plan: Plan | undefined }) {
@@ -23,6 +24,7 @@ export function Closed({ order, plan }: { order: Order; plan: Plan | undefined }
         <chakra.h1 fontSize="26px" fontWeight={600}>
           Sheet of {day(order.sheet.taken_on)}, closed
         </chakra.h1>
+        <Old taken={order.sheet.taken_on} />
         <chakra.ul listStyleType="none" marginBlock="12">
           {order.sheet.readings.map((reading) => (
             <chakra.li

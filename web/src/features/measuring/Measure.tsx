@@ -17,6 +17,7 @@ import { Closed } from "./Closed";
 import { DigitalTape } from "./DigitalTape";
 import { Figure } from "./Figure";
 import { shapeOf, SHAPES } from "./figure";
+import { Old } from "./Old";
 import { Sheet } from "./Sheet";
 import { Skip } from "./Skip";
 import { Taken } from "./Taken";
@@ -126,6 +127,7 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
             {order.client.name}, {at + 1} of {points.length}
             {point.needed ? "" : ", if you like"}
           </chakra.p>
+          <Old taken={sheet.taken_on} />
           <chakra.h1 fontSize={{ base: "28px", md: "36px" }} fontWeight={600} lineHeight="1.15">
             {point.name[0]!.toUpperCase() + point.name.slice(1)}
           </chakra.h1>

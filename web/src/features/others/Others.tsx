@@ -167,7 +167,7 @@ function Sizes({ members, points, unit, writes, refused }: SizesProps) {
     );
   };
   return (
-    <div>
+    <Box minWidth="0">
       <Box overflow="auto" maxHeight="70vh" border="1px solid {colors.hairline}">
         <chakra.table
           fontSize="16px"
@@ -233,7 +233,7 @@ function Sizes({ members, points, unit, writes, refused }: SizesProps) {
           </tbody>
         </chakra.table>
       </Box>
-    </div>
+    </Box>
   );
 }
 

@@ -1,0 +1,84 @@
+"""How fast the pages answer in a real browser, at a quarter of this machine's processor where it says so."""
+
+import gzip
+from collections.abc import Iterator
+
+from playwright.sync_api import Page, sync_playwright
+
+from demo import people
+from setup.__main__ import serve
+from setup.places import ROOT
+from setup.shots import FLAGS
+
+QUARTER = 4
+KEY = """async () => {
+  const times = [];
+  for (let n = 0; n < 20; n++) {
+    const was = document.querySelector('[data-call-n]').dataset.callN;
+    const start = performance.now();
+    window.dispatchEvent(new KeyboardEvent('keydown', {key: 'ArrowRight', bubbles: true}));
+    while (document.querySelector('[data-call-n]').dataset.callN === was && performance.now() - start < 500)
+      await new Promise(requestAnimationFrame);
+    times.push(performance.now() - start);
+    await new Promise((go) => setTimeout(go, 150));
+  }
+  return times.sort((a, b) => a - b)[10];
+}"""
+CHOICE = """async (wanted) => {
+  const radio = [...document.querySelectorAll('input[type=radio]')].find(
+    (one) => one.closest('label')?.textContent.trim().startsWith(wanted));
+  const drawing = () => document.querySelector('[aria-label="The draft as it stands"]')?.innerHTML;
+  const was = drawing();
+  const start = performance.now();
+  radio.click();
+  const until = async (holds) => {
+    while (!holds() && performance.now() - start < 5000) await new Promise(requestAnimationFrame);
+    return performance.now() - start;
+  };
+  return [await until(() => radio.checked), await until(() => drawing() !== was)];
+}"""
+
+
+def first_page() -> float:
+    """What the browser fetches before the Bench stands, gzipped, in kB; the font apart."""
+    page = (ROOT / "web/dist/index.html").read_text()
+    assets = [ROOT / "web/dist" / part.split('"')[0].removeprefix("/static/") for part in page.split('="')[1:]]
+    texts = [path.read_bytes() for path in assets if path.suffix in (".js", ".css")]
+    return sum(len(gzip.compress(text)) for text in texts) / 1000
+
+
+def _logged_in(page: Page) -> None:
+    page.goto("/")
+    page.get_by_label("User name").fill(people.OWNER_NAME)
+    page.get_by_label("Password").fill(people.OWNER_PASSWORD)
+    page.get_by_label("Password").press("Enter")
+    page.get_by_role("link", name="Mark").first.wait_for()
+
+
+def page_times() -> Iterator[tuple[str, float, str, float | None]]:
+    """Rows of what, how long in ms, and the goal."""
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        context = browser.new_context(base_url=serve(), viewport={"width": 1280, "height": 800})
+        page = context.new_page()
+        _logged_in(page)
+        mark = page.get_by_role("link", name="Mark").first.get_attribute("href") or ""
+        page.goto(mark)
+        page.locator("[data-tape]").wait_for()
+        yield "Mark answers a key", float(page.evaluate(KEY)), "ms", 100
+        slow = context.new_cdp_session(page)
+        slow.send("Emulation.setCPUThrottlingRate", {"rate": QUARTER})
+        yield "a call, at a quarter of the processor", float(page.evaluate(KEY)), "ms", 50
+        slow.send("Emulation.setCPUThrottlingRate", {"rate": 1})
+        cold = context.new_page()
+        cold.goto(mark)
+        cold.locator("[data-tape]").wait_for()
+        opened = "() => performance.now()"
+        yield "Mark, opened cold", float(cold.evaluate(opened)), "ms", 1500
+        cold.goto(mark.replace("/mark", "/design"))
+        cold.get_by_label("The draft as it stands").wait_for()
+        cold.wait_for_timeout(1500)
+        chosen, drawn = cold.evaluate(CHOICE, "Boot cut")
+        yield "a choice on Design shows as chosen", float(chosen), "ms", 100
+        yield "and is drawn", float(drawn), "ms", 300
+        browser.close()
