@@ -141,7 +141,7 @@ def without_gathers(seen):
     ]
 
 
-@pytest.mark.parametrize(("style", "method"), some([pair for pair in STYLES_BY_METHOD if pair[1] != "quarter-bust"], 3))
+@pytest.mark.parametrize(("style", "method"), some([pair for pair in STYLES_BY_METHOD if pair[1] != "quarter-bust"], 4))
 def test_a_measure_is_asked_for_where_it_moves_the_draft_and_nowhere_else(style, method):
     asks = needed(style, method)
     small = {key: BODY[key] for key in asks}

@@ -74,6 +74,7 @@ def test_an_opened_order_goes_on_while_the_server_is_gone(browser: Browser, tran
     field.press("Enter")
     expect(page.get_by_role("button", name=re.compile("^hip 41 and a half inches"))).to_be_visible()
     expect(line).to_contain_text("2 ticks and 1 reading wait to be sent")
+    expect(page.get_by_text("Without the line no reading is doubted")).to_be_visible()
     page.goto("/")
     expect(page.get_by_role("link", name="Mark").first).to_be_visible()
     assert not Tick._base_manager.exists()

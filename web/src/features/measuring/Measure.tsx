@@ -5,6 +5,7 @@ import { type Point, type Session, useAdvice, usePoints, useSheetWrites } from "
 import type { Order } from "../../api/orders";
 import type { Plan } from "../../api/plans";
 import type { Unit } from "../../lengths/units";
+import { useLine } from "../../offline/line";
 import { Entry, type Gate } from "../../ui/entry";
 import { field, Label } from "../../ui/field";
 import { Length } from "../../ui/length";
@@ -56,6 +57,7 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
   const sheet = order.sheet;
   const unit = sheet.unit as Unit;
   const writes = useSheetWrites(order.id, sheet.id);
+  const line = useLine();
   const advice = useAdvice(sheet.id).data;
   const taken = new Map(sheet.readings.map((reading) => [reading.key, reading]));
   const [at, setAt] = useState(() => {
@@ -128,6 +130,11 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
             {point.needed ? "" : ", if you like"}
           </chakra.p>
           <Old taken={sheet.taken_on} />
+          {!line && (
+            <chakra.p color="madder" fontSize="16px">
+              Without the line no reading is doubted: look twice. That is made up for when it is back.
+            </chakra.p>
+          )}
           <chakra.h1 fontSize={{ base: "28px", md: "36px" }} fontWeight={600} lineHeight="1.15">
             {point.name[0]!.toUpperCase() + point.name.slice(1)}
           </chakra.h1>
