@@ -98,10 +98,8 @@ def choices_of(was: Job, now: Job) -> dict[str, dict[str, Any]]:
 
 
 def _written(was: Any, now: Any, unit: Unit) -> dict[str, Any]:
-    changed = {
-        one.name: getattr(now, one.name) for one in fields(now) if getattr(was, one.name) != getattr(now, one.name)
-    }
-    return {key: _as_text(value, unit) for key, value in changed.items()}
+    values = ((one.name, getattr(was, one.name), getattr(now, one.name)) for one in fields(now))
+    return {name: _as_text(new, unit) for name, old, new in values if old != new}
 
 
 def _as_text(value: Any, unit: Unit) -> Any:

@@ -133,7 +133,7 @@ WHOLE = (
 )  # fmt: skip
 """Tests of the core that make whole plans by the hundred: so that no lane is left alone with all of the core."""
 
-SLOW = ("test_search.py", "test_lay.py", "test_sections.py", "test_together.py", "test_pins.py")
+SLOW = ("test_search.py", "test_lay.py", "test_sections.py", "test_together.py", "test_pins.py", "test_enough.py")
 """Tests of the core that lay and search: a step of their own."""
 
 

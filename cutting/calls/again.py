@@ -85,6 +85,10 @@ class Again:
         else:
             start = self._start(call)
             end = start.plus(self._way(call), size)
+            line = self._along(call) if call.along.code == "line" else None
+            if line is not None:
+                # What is measured along a line is marked on it.
+                end = _foot(end, line)
         if call.kind != "line":
             self.points[call.name] = end
             return
@@ -138,8 +142,7 @@ class Again:
         line = self.lines.get(call.along.of[0])
         if line is None:
             return call.end
-        at, way = line
-        foot = at.plus(way, start.minus(at).dot(way))
+        way, foot = line[1], _foot(start, line)
         reach = sqrt(max(0.0, size**2 - distance(start, foot) ** 2))
         ends = foot.plus(way, reach), foot.plus(way, -reach)
         return min(ends, key=lambda end: distance(end, call.end))
@@ -166,6 +169,12 @@ def chalked_again(calls: Sequence[tuple[int, Call]], slips: Mapping[int, float])
     for number, call in calls:
         made.chalk(number, call)
     return made
+
+
+def _foot(point: Point, line: Line) -> Point:
+    """The place of a line that is nearest to a point."""
+    at, way = line
+    return at.plus(way, point.minus(at).dot(way))
 
 
 def _crossing(one: Line, other: Line) -> Point | None:

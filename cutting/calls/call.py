@@ -47,7 +47,8 @@ class Call:
     """One call on a piece, in the draft frame. A stroke has no tape: it goes `through` what is chalked.
 
     `bends` says of each stretch between two of those whether it is curved; stretches beside each other are one curve.
-    `inside` where the point is on the sewing line and not on the line that is cut; `towards` which way the tape goes on
+    `inside` where the point is on the sewing line and not on the line that is cut, `aside` where it is only measured
+    from, and no edge passes there; `towards` which way the tape goes on
     the cloth, or where the hollow side of a curve is.
     """
 
@@ -63,6 +64,7 @@ class Call:
     through: tuple[Name, ...] = ()
     bends: tuple[bool, ...] = ()
     inside: bool = False
+    aside: bool = False
     waits: str = ""
     towards: tuple[str, ...] = ()
 

@@ -4,7 +4,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from functools import partial
 
-from cutting.calls.board import SAME, Board, spoken
+from cutting.calls.board import SAME, UNREAD, Board, spoken
 from cutting.calls.call import Along, Kind, Name, Way
 from cutting.calls.spans import FOLD, Span, apart, at_place, drawn, place_on, stretch, through
 from cutting.drafting import Dart
@@ -345,6 +345,9 @@ def _walk(
     end, _ = at_place(on.points, size)
     start = first or min(on.shown, key=lambda one: abs(one.size - size))
     long = abs(start.size - size)
+    if kind == "notch" and long < UNREAD:
+        # Nothing can be measured: the notch is where that point is.
+        end, long = start.point, 0.0
     length = says(long) if says is not None else found(long, "notch" if kind == "notch" else "along_the_edge")
     board.tape(name, end, start.point, start.name, length, Along("edge", (on.name,)), kind)
     return end

@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 from cutting.calls.board import Board
 from cutting.calls.call import Call, Name
 from cutting.calls.outline import Edged, Hints, corners, darts, edges, notches, openings, writing
-from cutting.calls.spans import Span, drawn, spans_of
+from cutting.calls.spans import Span, drawn, place_on, spans_of
 from cutting.drafting import Step
 from cutting.geometry import Point, crossings, unit
 from cutting.lengths import Length, named, total
@@ -25,6 +25,9 @@ BY_EDGE = {
     "waist_width", "bust_dart_place", "bust_dart_intake", "bust_dart_length",
 }  # fmt: skip
 """Marks that are called where the edges, the corners and the darts are."""
+
+BESIDE = 2.0
+"""A point further from the edge than this, in mm, is not on it: as near a chalk line by hand is to the edge."""
 
 
 @dataclass(frozen=True)
@@ -96,9 +99,16 @@ def calls_of(
     notches(board, drawn_, chalked)
     writing(board, piece)
     points = board.points | board.seen
-    return Chalked(
-        piece.panel, guide, top, corner, tuple(board.calls), board.levels, board.uprights, points, tuple(chalked)
-    )
+    calls = tuple(_aside(call, drawn_.cut) for call in board.calls)
+    return Chalked(piece.panel, guide, top, corner, calls, board.levels, board.uprights, points, tuple(chalked))
+
+
+def _aside(call: Call, outline: Sequence[Point]) -> Call:
+    """The call, which says so where its point is only measured from."""
+    by_edge = call.along is not None and call.along.code == "edge"
+    if call.kind not in ("point", "meet") or call.inside or by_edge:
+        return call
+    return replace(call, aside=place_on((*outline, outline[0]), call.end)[1] > BESIDE)
 
 
 def _on_paper(piece: Piece) -> Piece:

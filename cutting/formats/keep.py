@@ -181,6 +181,7 @@ def _mark(mark: Mark) -> dict[str, Any]:
         "from": None if call.source is None else _name(call.source), "along": along,
         "through": [_name(name) for name in call.through], "bends": list(call.bends), "towards": list(call.towards),
         "length": None if call.length is None else to_tree(call.length), "inside": call.inside,
+        "aside": call.aside,
         "local_mm": [_xy(call.start or call.end), _xy(call.end)], "cloth_mm": cloth,
         "path_mm": [(round(x, 1), round(y, 1)) for x, y in mark.path], "placing": mark.placing, "waits": call.waits,
     }  # fmt: skip

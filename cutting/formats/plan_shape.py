@@ -116,6 +116,7 @@ class MarkOut(Wire):
     through: list[str] = []
     bends: list[bool] = []
     inside: bool = False
+    aside: bool = False
     path_mm: list[XY] = []
     placing: int | None
     waits: str

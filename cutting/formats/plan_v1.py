@@ -30,7 +30,7 @@ from cutting.geometry import Point
 from cutting.lengths import Length, Unit, show
 from cutting.plan import Plan
 from cutting.where import Where
-from cutting.words import ENGLISH, Language, with_numbers
+from cutting.words import ENGLISH, Language, in_few_terms, with_numbers
 from cutting.words.inches import as_taped
 from cutting.yardage import Yardage
 
@@ -107,16 +107,18 @@ def _mark(number: int, mark: dict[str, Any], words: Language, unit: Unit) -> Mar
     call = call_from(mark)
     said = words.call_words(call)
     length = call.length if said.start else None
+    summed = in_few_terms(length) if length is not None else None
     shown = show(length.value, unit) if length is not None else None
     text = shown.text if shown is not None else ""
     same = (
-        "garment", "stage", "panel", "kind", "bends", "inside", "local_mm", "cloth_mm", "path_mm", "placing", "waits",
+        "garment", "stage", "panel", "kind", "bends", "inside", "aside", "local_mm", "cloth_mm", "path_mm", "placing",
+        "waits",
     )  # fmt: skip
     return MarkOut(
         n=number, code=call.name.code, name=said.name, known=said.known, reason=as_taped(said.reason, unit),
         say=words.call_say(said.name, text, said.start, said.along), from_=said.start, along=said.along,
-        formula=words.formula(length, unit) if length is not None else "",
-        with_=with_numbers(length, unit) if length is not None else "",
+        formula=words.formula(summed, unit) if summed is not None else "",
+        with_=with_numbers(summed, unit) if summed is not None else "",
         shown=text, exact=shown is None or shown.exact, reads_mm=0.0 if call.length is None else _mm(call.length.mm),
         through=[words.chalk_name(call.panel, name) for name in call.through],
         by_hand=length is not None and by_hand(length) is not None,
@@ -134,6 +136,7 @@ def call_from(mark: dict[str, Any]) -> Call:
         source=None if mark["from"] is None else _name(mark["from"]),
         along=None if along is None else Along(along[0], tuple(_name(name) for name in along[1])),
         through=tuple(_name(name) for name in mark["through"]), bends=tuple(mark["bends"]), inside=mark["inside"],
+        aside=mark["aside"],
         waits=mark["waits"], towards=tuple(mark["towards"]),
     )  # fmt: skip
 

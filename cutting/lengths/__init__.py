@@ -2,6 +2,7 @@
 
 from cutting.lengths.length import (
     INCH_MM,
+    Exact,
     Fixed,
     Found,
     Length,
@@ -21,6 +22,6 @@ from cutting.lengths.length import (
 from cutting.lengths.units import Shown, Unit, read, show
 
 __all__ = [
-    "INCH_MM", "Fixed", "Found", "Length", "Measured", "Rule", "Scaled", "Shown", "Sum", "Unit", "as_marked",
+    "INCH_MM", "Exact", "Fixed", "Found", "Length", "Measured", "Rule", "Scaled", "Shown", "Sum", "Unit", "as_marked",
     "cm", "found", "inch", "mm", "named", "on_tape", "read", "show", "total",
 ]  # fmt: skip

@@ -4,10 +4,11 @@ A second language is one more folder beside `en`, and its line in LANGUAGES.
 """
 
 from cutting.words import en
+from cutting.words.few import in_few_terms
 from cutting.words.language import CallWords, Language, Taking
 from cutting.words.sums import with_numbers
 
 LANGUAGES: dict[str, Language] = {"en": en}
 ENGLISH: Language = LANGUAGES["en"]
 
-__all__ = ["ENGLISH", "LANGUAGES", "CallWords", "Language", "Taking", "with_numbers"]
+__all__ = ["ENGLISH", "LANGUAGES", "CallWords", "Language", "Taking", "in_few_terms", "with_numbers"]

@@ -6,6 +6,7 @@ from fractions import Fraction
 
 from cutting.lengths import Fixed, Found, Length, Measured, Scaled, Sum, Unit, show
 from cutting.lengths.units import MM
+from cutting.words.few import Given
 
 UNSEEN_MM = 0.4
 """A lean under a quarter of a sixteenth of an inch is left out of the words; the number holds it."""
@@ -13,11 +14,13 @@ UNSEEN_MM = 0.4
 
 @dataclass(frozen=True)
 class Names:
-    """What a language calls the leaves of a sum: measurements, what a fixed amount is for, what was found how."""
+    """What a language calls the leaves of a sum: measurements, what a fixed amount is for, what was
+    found how, what measures give."""
 
     measure: Callable[[str], str]
     fixed: Mapping[str, str]
     found: Mapping[str, str]
+    given: Callable[[Given], str]
 
 
 def number_text(mm: float | Fraction, unit: Unit) -> str:
@@ -48,6 +51,8 @@ def _fixed(length: Fixed, unit: Unit, names: Names) -> str:
 
 
 def _leaf(length: Length, unit: Unit, names: Names | None) -> str:
+    if isinstance(length, Given):
+        return names.given(length) if names else number_text(length.size, unit)
     if isinstance(length, Measured):
         return names.measure(length.key) if names else number_text(length.size, unit)
     if isinstance(length, Fixed):
@@ -59,7 +64,7 @@ def _leaf(length: Length, unit: Unit, names: Names | None) -> str:
 
 def _grouped(length: Length, unit: Unit, names: Names | None) -> str:
     text = sum_text(length, unit, names)
-    plain = isinstance(length, Measured | Found | Fixed)
+    plain = isinstance(length, Measured | Found | Fixed | Given)
     return text if plain and not (names is None and " " in text and "/" in text) else f"({text})"
 
 

@@ -10,7 +10,9 @@ import numpy as np
 from scipy.interpolate import CubicSpline
 from shapely.geometry import LineString, MultiLineString
 
-WAY = re.compile(r"^(?P<way>.*?)(?:, (?P<towards>(?:towards|away from) .*?))?(?P<inside>, on the sewing line)?$")
+WAY = re.compile(
+    r"^(?P<way>.*?)(?:, (?P<towards>(?:towards|away from) .*?))?(?P<inside>, on the sewing line|, not on the edge)?$"
+)
 NAME = r"(?:the |point \d|corner \d).*?"
 BETWEEN = re.compile(
     rf"halfway between (?P<a>{NAME}) and (?P<b>{NAME})|a quarter of the way from (?P<c>{NAME}) to (?P<d>{NAME})"
@@ -97,7 +99,11 @@ class Chalk:
         if way == "at half a right angle":
             assert all(wanted), said["say"]
             run = wanted
-        return start, self.aimed(start, run or self.line(name)[1], wanted, size)
+        if run is None:
+            # What is measured along a line is marked on it, where the tape's start is a chalk's width off it too.
+            at, run = self.line(name)
+            return start, foot(self.aimed(start, run, wanted, size), at, run)
+        return start, self.aimed(start, run, wanted, size)
 
     def aimed(self, start, run, wanted, size):
         """So far along a direction, to the side that the words mean."""
@@ -106,13 +112,10 @@ class Chalk:
         return start[0] + way * size * run[0] / long, start[1] + way * size * run[1] / long
 
     def swung(self, start, at, run, wanted, size):
-        long = hypot(*run)
-        u = (run[0] / long, run[1] / long)
-        foot = (start[0] - at[0]) * u[0] + (start[1] - at[1]) * u[1]
-        near = (at[0] + foot * u[0], at[1] + foot * u[1])
+        near = foot(start, at, run)
         reach = size**2 - (near[0] - start[0]) ** 2 - (near[1] - start[1]) ** 2
         assert reach > 0, "the tape does not reach the line"
-        return self.aimed(near, u, wanted, reach**0.5)
+        return self.aimed(near, run, wanted, reach**0.5)
 
     def square_at(self, point):
         """Square to the chalked edge that passes nearest."""
@@ -135,10 +138,11 @@ class Chalk:
         if kind in ("write", "slit"):
             return None
         if kind == "meet":
-            if said["along"].startswith("at "):
-                self.points[known] = self.points[said["along"].removeprefix("at ")]
+            there = said["along"].removesuffix(", not on the edge")
+            if there.startswith("at "):
+                self.points[known] = self.points[there.removeprefix("at ")]
                 return None
-            one, other = re.fullmatch(rf"where ({NAME}) and ({NAME}) cross", said["along"]).groups()
+            one, other = re.fullmatch(rf"where ({NAME}) and ({NAME}) cross", there).groups()
             self.points[known] = self.cross(one, other)
             return None
         if kind in ("join", "curve"):
@@ -188,6 +192,12 @@ class Chalk:
     def outline(self, fold=None):
         """All that is drawn, and the fold where the piece is on it."""
         return MultiLineString([*self.strokes, *([fold] if fold is not None else [])])
+
+
+def foot(point, at, run):
+    """The place of a line that is nearest to a point."""
+    share = ((point[0] - at[0]) * run[0] + (point[1] - at[1]) * run[1]) / (run[0] ** 2 + run[1] ** 2)
+    return at[0] + share * run[0], at[1] + share * run[1]
 
 
 def _place(point):

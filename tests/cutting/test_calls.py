@@ -6,7 +6,7 @@ from pathlib import Path
 
 import pytest
 from hypothesis import given, settings
-from shapely.geometry import LineString, Point
+from shapely.geometry import LinearRing, LineString, Point
 
 from cutting.cloth import FOLDS, Cloth
 from cutting.formats import plan_to_wire, read_job
@@ -50,6 +50,9 @@ def followed(made):
         ends = chalk.call(said)
         for own, theirs in zip(ends or (), said["cloth_mm"], strict=False):
             assert hypot(own[0] - theirs[0], own[1] - theirs[1]) < NEAR, f"{said['panel']}: {said['say']}"
+        if said["kind"] in ("point", "meet") and not said["inside"] and not said["aside"]:
+            ring = LinearRing(pieces[f"{said['garment']}.{said['panel']}"][line[said["garment"]]])
+            assert ring.distance(Point(said["local_mm"][1])) <= OUTLINE, said["say"]
     for (garment, panel), chalk in chalks.items():
         piece = pieces[f"{garment}.{panel}"]
         complete(piece, panels[garment, panel], chalk, tables[garment, panel], line[garment])

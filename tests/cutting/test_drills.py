@@ -49,7 +49,7 @@ def test_every_method_can_be_drilled(style, method):
             text = graded("", asked.question.answer, asked.question.net, "1", ENGLISH, unit).with_
             sum_of = MIXED.sub(r"(\1+\2)", text).replace(" x ", "*")
             assert re.fullmatch(r"[0-9+\-*/(). ]+", sum_of), text
-            assert eval(sum_of) * one == pytest.approx(asked.question.answer.mm, abs=0.06), text  # noqa: S307
+            assert eval(sum_of) * one == pytest.approx(asked.question.answer.mm, abs=0.06), text  # noqa: S307  # only arithmetic
 
 
 def test_by_rule_the_same_is_asked_of_eight_clients():

@@ -1,7 +1,11 @@
 """Choices, what each would change, methods on a body, the workshop's own rules, and cloth that changes the draft."""
 
+from itertools import pairwise
+from math import dist
+
 import pytest
 
+from cutting.lengths import show
 from cutting.methods import METHODS, STYLES, methods_for
 from cutting.methods.upper import TOPS
 
@@ -57,6 +61,20 @@ def test_a_typed_length_says_what_it_changes_against_the_usual(owner, order):
     assert "crotch depth + 3/4 in" in rows["crotch_depth"]["typed_says"]
     assert "back tip + 1 1/2 in" in rows["back_tip"]["typed_says"]
     assert rows["knee_width" if "knee_width" in rows else "hem"]["typed_says"] == ""
+
+
+def test_what_is_usual_says_its_size_on_this_client(owner, order):
+    """The style's own hem is what the drawn panels measure along it, front and back together."""
+    path, body = garment_of(order, style="straight-trousers", choices={})
+    assert owner("PUT", path, body)[0] == 200
+    panels = planned(owner, order)["panels"]
+    hems = [
+        [part["points"] for part in panel["segments"] if part["edge"] == "hem"]
+        for panel in panels if panel["name"] in ("front", "back")
+    ]  # fmt: skip
+    drawn = sum(dist(*pair) for hem in hems for points in hem for pair in pairwise(points))
+    rows = {row["key"]: row for g in owner.get(f"/orders/{order['id']}/design")["groups"] for row in g["rows"]}
+    assert rows["hem_width"]["usually"].split(",")[0] == show(drawn, "in").text
 
 
 def test_a_choice_that_lacks_a_measure_says_which(owner, order):

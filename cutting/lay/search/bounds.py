@@ -32,7 +32,7 @@ def proved(model: Model) -> Bound:
     ways = [k for number in order for k in range(int(model.first_way[number]), int(model.first_way[number + 1]))]
     owner = np.array([order.index(model.ways[k][0]) for k in ways])
     longest = np.array([model.ways[k][1].width for k in ways])
-    least = _distances(model, ways, owner)
+    least = distances(model, ways, owner)
     chain = [int(w) for w in _cheapest(least, owner, longest, len(order))]
     names = [model.items[model.ways[way][0]].piece.id for way in ways]
     steps = [BoundStep("apart", float(least[a, b]), names[a], names[b]) for a, b in pairwise(chain)]
@@ -41,7 +41,7 @@ def proved(model: Model) -> Bound:
     return best_of([plain_bound(model.items, model.table), blocked])
 
 
-def _distances(model: Model, ways: list[int], owner: np.ndarray) -> Floats:
+def distances(model: Model, ways: list[int], owner: np.ndarray) -> Floats:
     """For two ways of different items: how far the second's middle must at least be beyond the first's."""
     parts = [_smaller(shape.parts, shape.size) for shape in model.shapes]
     known: dict[tuple[int, int, int], tuple[Floats, Floats, float]] = {}

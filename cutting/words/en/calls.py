@@ -70,6 +70,8 @@ def call_words(call: Call) -> CallWords:
         along = "along the fold"
     if call.inside:
         along += ", on the sewing line"
+    elif call.aside:
+        along += ", not on the edge"
     return CallWords(title, chalk_name(call.panel, call.name), reason, start, along)
 
 

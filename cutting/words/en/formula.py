@@ -2,6 +2,7 @@
 
 from cutting.lengths import Length, Unit
 from cutting.words.en.measures import measure_name
+from cutting.words.few import Given
 from cutting.words.inches import as_taped
 from cutting.words.sums import Names, sum_text
 
@@ -25,7 +26,7 @@ LABELS = {
     "back_wider": "that the back is wider", "lift": "lift", "over_the_bust": "over the bust",
     "low_waist": "that the waist is worn low", "hip_split": "that the back's hip is wider", "half_elastic": "to gather",
     "two_seams": "the two seams", "leg": "of leg", "at_the_knee": "at the knee", "to_take_in": "to take in", "turn_up": "turn-up", "below_the_band": "below the band", "loose": "to be loose", "casing": "casing", "heading": "heading and its turn", "heading_inside": "heading", "channel": "channel",
-    "tie": "tie", "to_tie": "to tie", "seam": "seam",
+    "tie": "tie", "to_tie": "to tie", "seam": "seam", "seams": "seams",
 }  # fmt: skip
 FOUND = {
     "over_the_head": "so that the head passes", "over_the_tummy": "so that the side passes the belly", "shoulder_run": "what the shoulder runs out level", "to_the_bust": "down to the bust's level", "below_the_bust": "up to 1 in below the bust point, or 1/2 in below the armhole line", "short_of_bust": "to 1 1/2 in short of the bust point",
@@ -50,7 +51,17 @@ FOUND = {
     "wide_of_patch": "width of the patch", "deep_of_patch": "depth of the patch",
     "to_the_crease": "as far as the crease", "widest_back": "widest line of the back, cut",
 }  # fmt: skip
-NAMES = Names(measure_name, LABELS, FOUND)
+
+
+def _given(length: Given) -> str:
+    names = [measure_name(key) for key in length.keys]
+    if length.eased:
+        return f"{names[0]} with its ease"
+    *most, last = names
+    return f"what {', '.join(most)} and {last} give" if most else f"what the {last} gives"
+
+
+NAMES = Names(measure_name, LABELS, FOUND, _given)
 
 
 def formula(length: Length, unit: Unit) -> str:

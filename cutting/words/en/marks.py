@@ -23,7 +23,7 @@ _FRONT: dict[str, tuple[str, str]] = {
     "knee_line": ("Knee line", "The leg is shaped to here and straight from here."),
     "hem_line": ("Hem, cut edge", "The hem's turn is above this edge by the hem allowance."),
     "hem_turn": ("Hem's turn", "The hem is folded here: its width is measured on this line."),
-    "hip_width": ("Hip width", "The front's share of the hip, on this line."),
+    "hip_width": ("Hip width", "The front's part of the round at the hip, on this line."),
     "centre_on_crotch_line": ("Centre front on the crotch line", "Join it to the hip width: this is the straight centre front."),
     "crotch_point": ("Crotch point", "The extension gives the front its room between the legs. The back gets more."),
     "centre_in": ("Centre front, in", "The waist is much smaller than the hip: the centre takes a little of it."),
@@ -68,7 +68,7 @@ _BACK: dict[str, tuple[str, str]] = {
 _LEG: dict[str, tuple[str, str]] = {
     "guide": ("Guide line", "The leg's middle runs along the grain: front to one side of it, back to the other."),
     "rise_line": ("Rise line", "As deep as the rise measured seated; both ends of the top stand over it."),
-    "front_half": ("Front's half", "Half of the panel: half the hip and 10 cm, halved again."),
+    "front_half": ("Front's half", "Half of the panel: half the hip and 4 in, halved again."),
     "back_half": ("Back's half", "The same to the other side."),
     "front_out": ("Front, out", "The front's room between the legs."),
     "back_out": ("Back, out", "The seat needs twice the front's room."),
@@ -83,7 +83,7 @@ _LEG: dict[str, tuple[str, str]] = {
     "fold_at_waist": ("Waist, at the fold", "The casing is cut on above it: everything else is measured from here."),
     "slanted_waist": ("Waist", "A quarter of the waist and 2 in, never less than a quarter of the hip: it has to pass over it."),
     "corner": ("Corner of the crotch", "As deep as one sits."),
-    "crotch_point": ("Crotch point", "Two inches out, or a sixteenth of the hip, parallel to the waist."),
+    "crotch_point": ("Crotch point", "2 in out, or a sixteenth of the hip, parallel to the waist."),
     "inner_length": ("Inner leg", "Square to the waist, as long as the leg is under the crotch."),
     "swung_length": ("Hem, between", "The length swung from the waist's middle: the hem is a bow."),
 }  # fmt: skip

@@ -175,6 +175,7 @@ class OrderOut(Schema):
     needs: list[str] = Field(description="the points they cannot be drafted without")
     group: int = Field(description="how many orders it is one of that share an outfit; 1 where it is alone")
     state: State
+    measured: bool = Field(description="enough is read to be drafted, mostly")
     steps: list[GivenOut] = Field(description="the states that were given by hand, the last first")
     passed: list[str] = Field(description="the stations where somebody chose, or looked and went on")
 
@@ -227,6 +228,7 @@ def order_out(request: HttpRequest, row: Order) -> OrderOut:
     shown: list[seen.What] = ["measures", "contacts"] if "contacts" in rights_of(actor) else ["measures"]
     seen.note(actor, [row.client_id], *shown)
     steps = life.steps(actor, row.id)
+    measured = len(counting(whole.readings)) >= life.MEASURED
     return OrderOut(
         id=row.id, version=row.version, title=row.title, promised_on=row.promised_on,
         client=client_out(request, row.client), sheet=sheet_out(request, row.sheet, whole.readings),
@@ -235,9 +237,9 @@ def order_out(request: HttpRequest, row: Order) -> OrderOut:
         session=session_of([garment.style for garment in whole.garments]),
         needs=needs_of_order(actor, whole), passed=row.passed,
         state=life.state_of(
-            steps[0].state if steps else None, len(counting(whole.readings)) >= life.MEASURED,
-            chalk_states(actor, [row.id]).get(row.id),
+            steps[0].state if steps else None, measured, chalk_states(actor, [row.id]).get(row.id)
         ),
+        measured=measured,
         steps=[
             GivenOut(id=one.id, state=cast(State, one.state), by=name_of(one.changed_by), at=one.created_at)
             for one in steps

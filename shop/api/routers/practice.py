@@ -1,6 +1,7 @@
 """Practising: drills, answers graded, and what is learned."""
 
 from datetime import datetime
+from secrets import randbelow
 from typing import Annotated
 from uuid import UUID
 
@@ -35,20 +36,23 @@ class CallAnswerIn(Schema):
 
 
 class LearnedOut(Schema):
-    """How one rule goes; `rule` is empty for calls at the table. `last` are the last answers, the last one first."""
+    """How one rule goes; `rule` is empty for calls at the table. `last` are the last answers, the last one first; when
+    `in_a_row` of them are right, it is learned.
+    """
 
     rule: str
     name: str
     asked: int
     right: int
     last: list[bool]
+    in_a_row: int = queries.IN_A_ROW
     learned: bool
     slip: str = Field(description="the commonest slip in words, empty for none")
     last_at: datetime
 
 
 class LearnerOut(Schema):
-    """Somebody who works here, and how practising goes."""
+    """Somebody who works here, and how practising goes; a rule is learned by `in_a_row` right answers."""
 
     id: UUID
     name: str
@@ -56,6 +60,7 @@ class LearnerOut(Schema):
     right: int
     rules: int
     learned: int
+    in_a_row: int = queries.IN_A_ROW
     last_at: datetime | None
 
 
@@ -65,11 +70,15 @@ def drill(
     method: str,
     style: Annotated[str, Query(max_length=40)] = "straight-trousers",
     rule: Annotated[str, Query(max_length=60)] = "",
-    seed: Annotated[int, Query(ge=0, lt=CLIENTS)] = 0,
+    seed: Annotated[int | None, Query(ge=0, lt=CLIENTS)] = None,
 ) -> DrillShape:
-    """Questions on invented clients: several rules on one, or with a rule the same on several."""
+    """Questions on invented clients: several rules on one, or with a rule the same on several; on any where no seed is
+    given.
+    """
     check_pace(person(request))
-    return practice_drill(method, style, seed, person(request).workshop.unit, rule)
+    return practice_drill(
+        method, style, randbelow(CLIENTS) if seed is None else seed, person(request).workshop.unit, rule
+    )
 
 
 @router.put("/drill-answers/{id}", response=GradeShape)

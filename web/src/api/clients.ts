@@ -43,11 +43,13 @@ export function useClientWrites(id: string) {
       void memory.invalidateQueries({ queryKey: key });
   };
   const put = useRowWrite<Client>(
-    `client:${id}`,
-    () => memory.getQueryData<Client>(["client", id])!,
-    (row) => {
-      memory.setQueryData(["client", id], row);
-      onSuccess();
+    {
+      scope: `client:${id}`,
+      known: () => memory.getQueryData<Client>(["client", id])!,
+      remember: (row) => {
+        memory.setQueryData(["client", id], row);
+        onSuccess();
+      },
     },
     ({ id: own, ...body }) => answered(server.PUT("/api/clients/{id}", { ...path(own), body })),
   );

@@ -5,8 +5,8 @@ import { read, type Unit } from "../lengths/units";
 import type { Row } from "../offline/store";
 import { server, answered } from "./client";
 import { waiting } from "./outbox";
-import { changedBy } from "./undo";
-import { useRowWrite } from "./rows";
+import { changedBy, forget } from "./undo";
+import { useRowWrite, withAhead } from "./rows";
 import type { components } from "./schema.gen";
 
 type Schemas = components["schemas"];
@@ -80,7 +80,14 @@ export const useOrder = (id: string) =>
     queryKey: ["order", id],
     queryFn: async () => {
       const order = await answered(server.GET("/api/orders/{id}", path(id)));
-      return (await waiting("reading")).reduce(withReading, order);
+      const shown = <One extends { id: string; version: number }>(row: One) => withAhead(scopeOf(id), row);
+      const whole = {
+        ...order,
+        garments: order.garments.map(shown),
+        cloth: shown(order.cloth),
+        other_cloth: order.other_cloth && shown(order.other_cloth),
+      };
+      return (await waiting("reading")).reduce(withReading, whole);
     },
   });
 
@@ -129,7 +136,7 @@ export const PLAIN = {
 };
 
 /** Writing one row of an order, on the newest version this browser knows. */
-export function useOrderRow<Row extends { version?: number }>(
+export function useOrderRow<Row extends { id: string; version?: number }>(
   order: string,
   pick: (order: Order) => Row,
   place: (order: Order, row: Row) => Order,
@@ -137,8 +144,11 @@ export function useOrderRow<Row extends { version?: number }>(
 ) {
   const memory = useQueryClient();
   const known = () => pick(memory.getQueryData<Order>(["order", order])!);
-  const remember = (row: Row) => {
+  const show = (row: Row) => {
     memory.setQueryData<Order>(["order", order], (was) => was && place(was, row));
+  };
+  const remember = (row: Row) => {
+    show(row);
     void planAnew(memory, order);
     void memory.invalidateQueries({ queryKey: ["bench"] });
   };
@@ -150,22 +160,30 @@ export function useOrderRow<Row extends { version?: number }>(
       throw error;
     }
   };
-  return useRowWrite(scopeOf(order), known, remember, sent);
+  return useRowWrite({ scope: scopeOf(order), known, remember, show }, sent);
 }
 
 /** The same where a change can be taken back. */
-function useUndoneRow<Row extends { version?: number }>(...of: Parameters<typeof useOrderRow<Row>>) {
+function useUndoneRow<Row extends { id: string; version?: number }>(...of: Parameters<typeof useOrderRow<Row>>) {
   const [order, pick] = of;
   const memory = useQueryClient();
   const row = useOrderRow<Row>(...of);
-  const keep = async (change: (row: Row) => Row) => {
+  const undone = (write: typeof row.keep) => async (change: (row: Row) => Row) => {
     const before = pick(memory.getQueryData<Order>(["order", order])!);
-    const after = await row.keep(change);
-    const as = (wanted: Row) => () => row.keep((now) => ({ ...wanted, version: now.version }));
-    if (after) changedBy(order, { undo: as(before), redo: as(after) });
-    return after;
+    let after = change(before);
+    const as = (wanted: Row) => row.press((now) => ({ ...wanted, version: now.version }));
+    const step = { undo: () => as(before), redo: () => as(after) };
+    // What is shown at once can be taken back at once: that is sent after it.
+    changedBy(order, step);
+    const done = await write(change).catch((error: unknown) => {
+      forget(order, step);
+      throw error;
+    });
+    if (done) after = done;
+    else forget(order, step);
+    return done;
   };
-  return { ...row, keep };
+  return { ...row, keep: undone(row.keep), press: undone(row.press) };
 }
 
 export function usePutGarment(order: string, garment: string) {

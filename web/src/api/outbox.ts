@@ -2,8 +2,9 @@
 import { useCallback, useEffect, useState } from "react";
 import { keptFor } from "../offline/device";
 import { isLost } from "../offline/answers";
-import { putRow, refuseRow, type Row, rowsOf, takeRow } from "../offline/store";
-import { put, Refused } from "./client";
+import { hasLine } from "../offline/line";
+import { changeRow, putRow, type Row, rowsOf, takeRow } from "../offline/store";
+import { inWords, put, type Refused } from "./client";
 
 /** So long, in ms, a page waits for the server to take something; it is sent all the same. */
 const WAITS = 6_000;
@@ -20,34 +21,55 @@ export async function waiting(kind?: Row["kind"]): Promise<Row[]> {
   return (await rowsOf(who)).filter((row) => !row.refused && (!kind || row.kind === kind));
 }
 
+/** Sent, and not yet answered: not sent a second time meanwhile. */
+const underWay = new Set<string>();
+
 /**
  * Send something with its id. On a device that keeps, it is kept until the server has it: null then means that it waits.
- * Throws Refused as `send` does.
+ * Throws Refused as `send` does; what is refused only after the wait is kept with the reason.
  */
 export async function orWait<T>(row: Written, send: () => Promise<T>): Promise<T | null> {
   const who = keptFor();
   if (who === null) return send();
   const before = await waiting();
-  await putRow({ ...row, who, at: Date.now() });
+  const kept = { ...row, who, at: Date.now(), lost: before.some((one) => one.lost) };
+  await putRow(kept);
   if (before.length) {
     changed();
     return null;
   }
-  const sent = send().then(async (done) => {
-    await takeRow(row.id);
-    return done;
-  });
-  try {
-    return await Promise.race([sent, new Promise<null>((go) => setTimeout(go, WAITS, null))]);
-  } catch (error) {
-    if (!isLost(error)) {
+  let late = false;
+  underWay.add(row.id);
+  const sent = send()
+    .then(async (done) => {
       await takeRow(row.id);
-      throw error;
-    }
-    return null;
-  } finally {
-    changed();
-  }
+      return done;
+    })
+    .catch(async (error: unknown) => {
+      if (isLost(error)) {
+        await changeRow(row.id, { lost: true });
+        return null;
+      }
+      if (!late) {
+        await takeRow(row.id);
+        throw error;
+      }
+      if (!isForLater(error as Refused)) await changeRow(row.id, { refused: inWords(error as Refused) });
+      return null;
+    })
+    .finally(async () => {
+      underWay.delete(row.id);
+      changed();
+      // What was written meanwhile goes at once.
+      if (hasLine() && (await waiting()).length) void sendWaiting().catch(() => undefined);
+    });
+  const wait = new Promise<null>((go) =>
+    setTimeout(() => {
+      late = true;
+      go(null);
+    }, WAITS),
+  );
+  return Promise.race([sent, wait]).finally(changed);
 }
 
 let sending: Promise<number> | null = null;
@@ -61,19 +83,25 @@ export function sendWaiting(): Promise<number> {
   return sending;
 }
 
+/** Who is logged out, or asked too often, or finds the server in trouble, sends it later. */
+const isForLater = ({ status }: Refused) => status === 0 || [401, 429].includes(status) || status >= 500;
+
 async function sendAll(): Promise<number> {
   let took = 0;
   for (const row of await waiting()) {
+    if (underWay.has(row.id)) break;
     try {
-      await put(row.path, row.kind === "tick" ? { ...row.body, waited: true } : row.body);
+      // The server takes a tick by the plan that the page had only where the page could not ask it.
+      await put(row.path, row.kind === "tick" ? { ...row.body, waited: row.lost === true } : row.body);
       await takeRow(row.id);
       took += 1;
     } catch (error) {
       const refused = error as Refused;
-      // Who is logged out, or asked too often, sends them later.
-      if (refused.status === 0 || [401, 429].includes(refused.status) || refused.status >= 500) break;
-      const first = refused.problems?.[0];
-      await refuseRow(row, first ? `${first.what}. ${first.mend}` : refused.message);
+      if (isForLater(refused)) {
+        if (isLost(refused)) for (const one of await waiting()) await changeRow(one.id, { lost: true });
+        break;
+      }
+      await changeRow(row.id, { refused: inWords(refused) });
     }
   }
   return took;

@@ -11,12 +11,12 @@ export type Learned = Schemas["LearnedOut"];
 
 const path = (id: string) => ({ params: { path: { id } } });
 
-/** Questions by a method on the invented client of that seed; with a rule the same on several. */
-export const useDrill = (method: string, style: string, rule: string, seed: number) =>
+/** Questions by a method on an invented client, another one each round; with a rule the same on several. */
+export const useDrill = (method: string, style: string, rule: string, round: string) =>
   useQuery({
-    queryKey: ["drill", method, style, rule, seed],
+    queryKey: ["drill", method, style, rule, round],
     queryFn: () =>
-      answered(server.GET("/api/drills/{method}", { params: { path: { method }, query: { style, rule, seed } } })),
+      answered(server.GET("/api/drills/{method}", { params: { path: { method }, query: { style, rule } } })),
     staleTime: Infinity,
   });
 

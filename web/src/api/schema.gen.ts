@@ -356,7 +356,8 @@ export interface paths {
         };
         /**
          * Drill
-         * @description Questions on invented clients: several rules on one, or with a rule the same on several.
+         * @description Questions on invented clients: several rules on one, or with a rule the same on several; on any where no seed is
+         *     given.
          */
         get: operations["shop_api_routers_practice_drill"];
         put?: never;
@@ -2611,11 +2612,17 @@ export interface components {
         };
         /**
          * LearnedOut
-         * @description How one rule goes; `rule` is empty for calls at the table. `last` are the last answers, the last one first.
+         * @description How one rule goes; `rule` is empty for calls at the table. `last` are the last answers, the last one first; when
+         *     `in_a_row` of them are right, it is learned.
          */
         LearnedOut: {
             /** Asked */
             asked: number;
+            /**
+             * In A Row
+             * @default 5
+             */
+            in_a_row: number;
             /** Last */
             last: boolean[];
             /**
@@ -2639,7 +2646,7 @@ export interface components {
         };
         /**
          * LearnerOut
-         * @description Somebody who works here, and how practising goes.
+         * @description Somebody who works here, and how practising goes; a rule is learned by `in_a_row` right answers.
          */
         LearnerOut: {
             /** Asked */
@@ -2649,6 +2656,11 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            /**
+             * In A Row
+             * @default 5
+             */
+            in_a_row: number;
             /** Last At */
             last_at: string | null;
             /** Learned */
@@ -2734,6 +2746,11 @@ export interface components {
         MarkOut: {
             /** Along */
             along: string;
+            /**
+             * Aside
+             * @default false
+             */
+            aside: boolean;
             /**
              * Bends
              * @default []
@@ -3138,6 +3155,11 @@ export interface components {
              */
             id: string;
             /**
+             * Measured
+             * @description enough is read to be drafted, mostly
+             */
+            measured: boolean;
+            /**
              * Needs
              * @description the points they cannot be drafted without
              */
@@ -3502,7 +3524,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.13.2
+             * @default 0.13.3
              */
             core: string;
             /** Findings */
@@ -5181,7 +5203,7 @@ export interface operations {
             query?: {
                 style?: string;
                 rule?: string;
-                seed?: number;
+                seed?: number | null;
             };
             header?: never;
             path: {

@@ -21,6 +21,12 @@ export function changedBy(order: string, step: Step): void {
   put(order, { done: [...done, step].slice(-MOST), undone: [] });
 }
 
+/** It was not changed after all. */
+export function forget(order: string, step: Step): void {
+  const { done, undone } = orders.get(order) ?? NOTHING;
+  put(order, { done: done.filter((one) => one !== step), undone: undone.filter((one) => one !== step) });
+}
+
 /** Take the last change back, or put again the last that was taken back; false where there is none. */
 export async function back(order: string, way: "undo" | "redo"): Promise<boolean> {
   const { done, undone } = orders.get(order) ?? NOTHING;

@@ -74,7 +74,7 @@ export function Job() {
   const [unit, setUnit] = useState<"" | Unit>("");
   const byChalk = CHALKED.includes(station);
   const answer = useChalk(id, cut, byChalk);
-  const chalk = answer.data?.chalk ?? null;
+  const { chalk = null, earlier = 0 } = answer.data ?? {};
   // What is chalked does not move: there the plan is read that was frozen by the first tick.
   const frozen = byChalk ? frozenBy(chalk) : "";
   // Only Mark turns the unit; everywhere else it is the workshop's.
@@ -108,9 +108,8 @@ export function Job() {
   if (!order.data.garments.length) return <NoGarment order={id} />;
   const at = STATIONS.findIndex((one) => one.key === station);
   const drawn = plan.isError ? undefined : plan.data?.plan;
-  const needed = order.data.sheet.readings.length >= 4;
-  const passed = [...order.data.passed, ...(needed ? ["measure"] : [])];
-  const left = STATIONS.findIndex((one) => !passed.includes(one.key));
+  const { passed, measured } = order.data;
+  const left = STATIONS.findIndex((one) => !passed.includes(one.key) && !(measured && one.key === "measure"));
   const reached = left < 0 ? STATIONS.length - 1 : left;
   const stations = <Stations order={id} at={at} reached={reached} knots={knotsOf(drawn, plan.error)} />;
   return (
@@ -173,7 +172,7 @@ export function Job() {
             />
           </Box>
         )}
-        <Box ref={sheet} flex="1" minHeight="0" tabIndex={-1} outline="none">
+        <Box ref={sheet} id="station" flex="1" minHeight="0" tabIndex={-1} outline="none">
           <Suspense fallback={<Box padding="24">One moment…</Box>}>
             <Station
               key={cut}
@@ -187,6 +186,7 @@ export function Job() {
               cut={cut}
               made={plan.data && { ...plan.data, newer: plan.data.newer ?? [] }}
               chalk={chalk}
+              earlier={earlier}
               turn={setUnit}
             />
           </Suspense>
@@ -267,10 +267,11 @@ type StationProps = {
   cut: Cut;
   made: Made | undefined;
   chalk: Chalk | null;
+  earlier: number;
   turn: (unit: Unit) => void;
 };
 
-function Station({ station, order, plan, planId, error, cut, made, chalk, turn }: StationProps) {
+function Station({ station, order, plan, planId, error, cut, made, chalk, earlier, turn }: StationProps) {
   if (station === "measure") return <Measure order={order} plan={plan} error={error} />;
   if (station === "design") return <Design order={order} plan={plan} planId={planId} error={error} />;
   if (station === "cloth") return <ClothStation {...{ order, plan, planId, error }} falls={falls(made)} />;
@@ -281,7 +282,7 @@ function Station({ station, order, plan, planId, error, cut, made, chalk, turn }
       </Box>
     );
   }
-  if (station === "mark") return <Mark {...{ order, cut, plan, made, chalk, turn }} />;
+  if (station === "mark") return <Mark {...{ order, cut, plan, made, chalk, earlier, turn }} />;
   if (station === "lay") return <LayStation key={planId} {...{ order, plan, planId }} falls={falls(made)} />;
   return (
     <Check plan={plan}>

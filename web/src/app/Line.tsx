@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { answered, Refused, server } from "../api/client";
 import { sendWaiting, useOutbox } from "../api/outbox";
 import { isForgotten, keptFor, used } from "../offline/device";
@@ -63,13 +63,19 @@ export function Line() {
         if (error instanceof Refused && error.status === 401) await memory.resetQueries({ queryKey: ["me"] });
         return;
       }
-      const took = await sendWaiting();
-      setSent(took);
+      setSent(await sendWaiting());
       await memory.invalidateQueries();
     };
     const often = setInterval(() => void ask(), OFTEN);
     return () => clearInterval(often);
   }, [open, memory]);
+
+  const waited = useRef(0);
+  useEffect(() => {
+    // What waited is with the server, or was refused by it: the pages show what it made of it.
+    if (line && waited.current > waits.length) void memory.invalidateQueries();
+    waited.current = waits.length;
+  }, [line, waits.length, memory]);
 
   useEffect(() => {
     if (!sent) return;
@@ -105,7 +111,7 @@ export function Line() {
       {said && <p>{said}</p>}
       {refused.length > 0 && (
         <>
-          <p>The server would not have {counted(refused)}, written while the line was lost:</p>
+          <p>The server would not have {counted(refused)} that waited to be sent:</p>
           <chakra.ul maxHeight="30vh" overflowY="auto" fontWeight="400">
             {refused.map((row) => (
               <li key={row.id}>

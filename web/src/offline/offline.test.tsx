@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider, type QueryObserverOptions } from "@ta
 import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
-import { answered, server } from "../api/client";
+import { answered, Refused, server } from "../api/client";
 import { orWait, sendWaiting, waiting } from "../api/outbox";
 import { useKeeping, useLogOut, useMe } from "../api/session";
 import { type Call, standIn } from "../test/shop";
@@ -55,6 +55,48 @@ it("keeps what the server will not have with the reason, and goes on", async () 
   });
   expect(await sendWaiting()).toBe(1);
   expect((await rowsOf("7")).map((row) => [row.id, row.refused])).toEqual([["a", "It is cut."]]);
+});
+
+it("sends what was written behind a slow one as soon as that one is answered, not as something that waited", async () => {
+  tell("7", true);
+  let answer = () => {};
+  const calls = standIn({ "PUT /ticks/.*": () => ({ body: {} }) });
+  const first = orWait(
+    tick("a"),
+    () =>
+      new Promise<void>((go) => {
+        answer = go;
+      }),
+  );
+  await waitFor(async () => expect((await waiting()).length).toBe(1));
+  expect(await orWait(tick("b"), send("b"))).toBeNull();
+  expect(await sendWaiting()).toBe(0); // the first is on its way still
+  answer();
+  await first;
+  await waitFor(async () => expect(await waiting()).toEqual([]));
+  expect(calls.map((call) => [call.path, call.body["waited"]])).toEqual([["/ticks/b", false]]);
+});
+
+it("does not send anew what is refused late, and says why", async () => {
+  tell("7", true);
+  vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout"] });
+  let refuse: (error: Error) => void = () => {};
+  const late = orWait(
+    tick("a"),
+    () =>
+      new Promise<void>((_, no) => {
+        refuse = no;
+      }),
+  );
+  await vi.waitFor(async () => expect((await waiting()).length).toBe(1));
+  await vi.advanceTimersByTimeAsync(7_000);
+  vi.useRealTimers();
+  expect(await late).toBeNull();
+  const calls = standIn({ "PUT /ticks/.*": () => ({ body: {} }) });
+  refuse(new Refused(409, "The plan moved.", []));
+  await waitFor(async () => expect((await rowsOf("7"))[0]?.refused).toBe("The plan moved."));
+  expect(await sendWaiting()).toBe(0);
+  expect(calls).toEqual([]);
 });
 
 it("stops where the line is lost again, or nobody is logged in", async () => {

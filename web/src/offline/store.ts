@@ -15,6 +15,8 @@ export type Row = {
   body: Record<string, unknown>;
   /** What it is, for the eye. */
   says: string;
+  /** The line was lost when it was written, or before it was answered. */
+  lost?: boolean;
   /** Why the server will not have it. */
   refused?: string;
 };
@@ -49,7 +51,11 @@ let made = 0;
 
 export const putRow = (row: Omit<Row, "n">) =>
   set(row.id, { ...row, n: row.at * 1000 + (made++ % 1000) } satisfies Row, ofRows());
-export const refuseRow = (row: Row, refused: string) => set(row.id, { ...row, refused } satisfies Row, ofRows());
+/** Nothing happens where the row went meanwhile. */
+export async function changeRow(id: string, more: Pick<Row, "lost"> | Pick<Row, "refused">): Promise<void> {
+  const row = await get<Row>(id, ofRows());
+  if (row) await set(id, { ...row, ...more } satisfies Row, ofRows());
+}
 export const takeRow = (id: string) => del(id, ofRows());
 
 /** What somebody wrote that is not sent, in the order of writing. */

@@ -26,7 +26,7 @@ export function ByTape({ unit, label, error, busy, answer }: ByTapeProps) {
   return (
     <chakra.form onSubmit={send} noValidate display="grid" gap="12">
       <TapeMarks
-        mm={read0(typed, unit)}
+        mm={thumbAt(typed, unit)}
         unit={unit}
         label={`${label} on the tape`}
         move={(mm) => setTyped(text(show(mm, unit)).replace(` ${unit}`, ""))}
@@ -55,7 +55,8 @@ export function ByTape({ unit, label, error, busy, answer }: ByTapeProps) {
   );
 }
 
-function read0(typed: string, unit: Unit): number {
+/** In mm; at the tape's end where what is typed is no length (yet). */
+function thumbAt(typed: string, unit: Unit): number {
   try {
     return read(typed, unit);
   } catch {

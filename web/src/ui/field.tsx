@@ -23,6 +23,23 @@ export function Label({ text, children }: { text: string; children: ReactNode })
   );
 }
 
+type PickProps = { text: string; value: string; options: [string, string][]; onPick: (value: string) => void };
+
+/** One of several, by its key and its name. */
+export function Pick({ text, value, options, onPick }: PickProps) {
+  return (
+    <Label text={text}>
+      <chakra.select {...field} value={value} onChange={(event) => onPick(event.target.value)}>
+        {options.map(([key, name]) => (
+          <option key={key} value={key}>
+            {name}
+          </option>
+        ))}
+      </chakra.select>
+    </Label>
+  );
+}
+
 /** A password that is typed: the one there is, or a new one. */
 export function Password(props: {
   text: string;

@@ -67,3 +67,19 @@ export const PeopleIcon = () => (
     <path d="M8 5a3 3 0 1 0 .1 0M16 5a3 3 0 1 0 .1 0M3 20c0-5 2-7 5-7s4 2 4 5c0-3 1-5 4-5s5 2 5 7" />
   </Icon>
 );
+/** A tick, or a cross where something is not so; `label` for who does not see it. */
+export function Sign({ ok = true, label }: { ok?: boolean; label?: string }) {
+  return (
+    <svg
+      width="16"
+      height="16"
+      viewBox="0 0 16 16"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2"
+      {...(label ? { role: "img", "aria-label": label } : { "aria-hidden": true })}
+    >
+      <path d={ok ? "M2 9l4 4 8-10" : "M3 3l10 10M13 3L3 13"} />
+    </svg>
+  );
+}

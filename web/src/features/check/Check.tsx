@@ -6,6 +6,7 @@ import { garmentName, LEGS } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Findings } from "../../ui/findings";
+import { Sign } from "../../ui/icons";
 import { Ledger, LEVELS, OfGarment } from "../../ui/ledger";
 import { Margin, WithMargin } from "../../ui/margin";
 
@@ -92,7 +93,7 @@ export function Check({ plan, children }: { plan: Plan; children?: ReactNode }) 
                   onMouseEnter={() => setOpen(k)}
                 >
                   <chakra.span display="block" fontWeight={600} color={check.ok ? "moss" : "madder"}>
-                    <Sign ok={check.ok} /> {check.says}{" "}
+                    <Sign ok={check.ok} label={check.ok ? "holds" : "does not hold"} /> {check.says}{" "}
                     <chakra.span color="ink2" fontWeight="400">
                       {placeOf(plan, check)}
                     </chakra.span>
@@ -135,23 +136,6 @@ const placeOf = (plan: Plan, { garment, path }: One) => {
   const several = plan.pieces.some((piece) => piece.garment !== garment);
   return [...(several ? [garmentName(garment).toLowerCase()] : []), ...path].join(", ").replaceAll(/[_-]/g, " ");
 };
-
-function Sign({ ok }: { ok: boolean }) {
-  return (
-    <svg
-      width="16"
-      height="16"
-      viewBox="0 0 16 16"
-      fill="none"
-      stroke="currentColor"
-      strokeWidth="2"
-      role="img"
-      aria-label={ok ? "holds" : "does not hold"}
-    >
-      <path d={ok ? "M2 9l4 4 8-10" : "M3 3l10 10M13 3L3 13"} />
-    </svg>
-  );
-}
 
 /** Both panels, with the edges or the level of the check drawn heavy. */
 function Where({ plan, check }: { plan: Plan; check: One }) {

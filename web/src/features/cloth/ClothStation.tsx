@@ -1,4 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import { inWords } from "../../api/client";
 import { type Cloth, type Order, usePutCloth, useTakeChoices } from "../../api/orders";
 import type { Plan } from "../../api/plans";
 import { useTrade } from "../../api/trade";
@@ -30,6 +32,11 @@ export function ClothStation({ order, plan, planId, error, falls }: ClothProps) 
   const trade = useTrade();
   const unit = (plan?.unit ?? "in") as Unit;
   const keep = (changes: Partial<Cloth>) => put.keep((now) => ({ ...now, ...changes }));
+  const [wrong, setWrong] = useState("");
+  const press = (changes: Partial<Cloth>) => {
+    setWrong("");
+    put.press((now) => ({ ...now, ...changes })).catch((refused: Error) => setWrong(inWords(refused)));
+  };
   return (
     <WithMargin>
       <Box
@@ -45,7 +52,7 @@ export function ClothStation({ order, plan, planId, error, falls }: ClothProps) 
         <Box display="grid" gap="12" alignContent="start">
           {order.cloth.id !== order.other_cloth?.id && <FromShelf order={order} unit={unit} />}
           <Label text="Kind">
-            <chakra.select {...field} value={cloth.kind} onChange={(e) => void keep({ kind: e.target.value })}>
+            <chakra.select {...field} value={cloth.kind} onChange={(e) => press({ kind: e.target.value })}>
               {trade.cloths.map(({ key, name }) => (
                 <option key={key} value={key}>
                   {name}
@@ -74,7 +81,7 @@ export function ClothStation({ order, plan, planId, error, falls }: ClothProps) 
             hint="thick cloth needs room and wider seams"
             value={cloth.thickness ?? "usual"}
             options={trade.thicknesses.map(({ key, name }) => ({ value: key, label: name }))}
-            onChoose={(thickness) => void keep({ thickness })}
+            onChoose={(thickness) => press({ thickness })}
           />
           <Chips
             legend="Pleats"
@@ -84,7 +91,7 @@ export function ClothStation({ order, plan, planId, error, falls }: ClothProps) 
               { value: "plain", label: "Plain" },
               { value: "pleated", label: "In pleats" },
             ]}
-            onChoose={(cloth) => void keep({ pleated: cloth === "pleated" })}
+            onChoose={(cloth) => press({ pleated: cloth === "pleated" })}
           />
           <Chips
             legend="Print or nap"
@@ -94,7 +101,7 @@ export function ClothStation({ order, plan, planId, error, falls }: ClothProps) 
               { value: "any", label: "Looks the same both ways" },
               { value: "one", label: "One way" },
             ]}
-            onChoose={(way) => void keep({ one_way: way === "one" })}
+            onChoose={(way) => press({ one_way: way === "one" })}
           />
           <Label text="Colour">
             <chakra.input
@@ -102,7 +109,7 @@ export function ClothStation({ order, plan, planId, error, falls }: ClothProps) 
               height="48px"
               width="96px"
               value={cloth.colour}
-              onChange={(e) => void keep({ colour: e.target.value })}
+              onChange={(e) => press({ colour: e.target.value })}
             />
           </Label>
           <details>
@@ -114,21 +121,22 @@ export function ClothStation({ order, plan, planId, error, falls }: ClothProps) 
             </Box>
           </details>
           <StaleEdit stale={put.stale} settle={put.settle} />
+          {wrong && <Says tone="wrong">{wrong}</Says>}
         </Box>
         {plan && (
           <Box display="grid" gap="24" alignContent="start">
             <InHand
               key={planId}
               {...{ order, plan, planId, unit }}
-              choose={(fold) => void keep({ fold })}
+              choose={(fold) => press({ fold })}
               take={(choices) => taken.mutateAsync(choices)}
             />
             {cloth.fold === "sections" ? (
-              <Sections plan={plan} cloth={cloth} unit={unit} choose={(sections) => void keep({ sections })} />
+              <Sections plan={plan} cloth={cloth} unit={unit} choose={(sections) => press({ sections })} />
             ) : (
               <FoldEnd plan={plan} cloth={cloth} unit={unit} />
             )}
-            <FoldChooser plan={plan} planId={planId} cloth={cloth} unit={unit} choose={(fold) => void keep({ fold })} />
+            <FoldChooser plan={plan} planId={planId} cloth={cloth} unit={unit} choose={(fold) => press({ fold })} />
             <ByWidth plan={planId} unit={unit} />
           </Box>
         )}

@@ -1,4 +1,5 @@
 /** The parts of an outfit as Design changes them: a garment, or one of the two halves of one that is sewn together. */
+import type { Choices } from "../../api/design";
 import type { Garment, Order } from "../../api/orders";
 import { kindOf, pairOf, type Trade } from "../../api/trade";
 
@@ -6,6 +7,8 @@ import { kindOf, pairOf, type Trade } from "../../api/trade";
 export type Half = string;
 /** What a style is made by and with; a garment has it, and each half of two that are sewn together. */
 export type Made = { style: string; method: string; choices: Record<string, unknown> };
+export type Chosen = Record<string, unknown>;
+export type Row = Choices["groups"][number]["rows"][number];
 export type Part = Made & { row: Garment; half: Half; kind: string; name: string };
 
 const made = (row: Garment, half: Half): Made => {
@@ -40,6 +43,23 @@ export function changed(row: Garment, half: Half, change: (now: Made) => Made): 
   }
   return { ...row, choices: { ...row.choices, [half]: change(made(row, half)) } };
 }
+
+/** One choice made; what is usual, or emptied, is left out. */
+export const chosen =
+  (row: Row, value: string) =>
+  (now: Made): Made => {
+    const choices: Chosen = { ...now.choices };
+    const set: Chosen = row.of ? { ...((choices[row.of] as Chosen) ?? {}) } : choices;
+    if (row.kind === "some") {
+      const had = (choices[row.key] as string[] | undefined) ?? [];
+      const next = had.includes(value) ? had.filter((one) => one !== value) : [...had, value];
+      if (next.length) choices[row.key] = next;
+      else delete choices[row.key];
+    } else if (value === "" || (row.kind === "rule" && value === row.usual)) delete set[row.key];
+    else set[row.key] = value;
+    if (row.of) choices[row.of] = set;
+    return { ...now, choices };
+  };
 
 /** A name that no garment of the order has. */
 export function freeName(order: Order, wanted: string): string {

@@ -3,7 +3,7 @@ import type { Mark as Call } from "../../api/plans";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
-import { Ticked } from "./Said";
+import { Sign } from "../../ui/icons";
 import { words } from "./words";
 
 /** Every call of the plan as a list: a sign at those that are chalked, each a way to it. */
@@ -40,7 +40,7 @@ export function AllCalls(props: {
               color={mark.n === props.at ? "onMarigold" : undefined}
             >
               <chakra.td whiteSpace="nowrap">
-                {mark.n} {props.ticked.has(mark.n) && <Ticked />}
+                {mark.n} {props.ticked.has(mark.n) && <Sign />}
               </chakra.td>
               <td>{props.name(mark)}</td>
               <td>

@@ -13,13 +13,15 @@ type ChalkedProps = {
   cut: Cut;
   plan: Plan;
   chalk: Chalk | null;
+  /** How often it was rubbed out before. */
+  earlier: number;
   newer: string[];
   at: number;
   go: (call: number) => void;
 };
 
 /** By which plan the cloth is chalked, how far, who else is at it, and what a newer plan has otherwise. */
-export function Chalked({ order, cut, plan, chalk, newer, at, go }: ChalkedProps) {
+export function Chalked({ order, cut, plan, chalk, earlier, newer, at, go }: ChalkedProps) {
   const may = useMay();
   const [kept, setKept] = useState("");
   const [sure, setSure] = useState(false);
@@ -48,6 +50,7 @@ export function Chalked({ order, cut, plan, chalk, newer, at, go }: ChalkedProps
         ) : (
           <>
             {chalk.ticked.length} of {plan.marks.length} chalked, by the plan of {moment(chalk.began_at)}
+            {earlier > 0 && `; rubbed out ${earlier === 1 ? "once" : `${earlier} times`} before`}
           </>
         )}
       </p>

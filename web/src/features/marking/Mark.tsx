@@ -34,6 +34,8 @@ type MarkProps = {
   /** The plan that is shown, and what the order as it stands has otherwise. */
   made: { id: string; stamp: string; newer: string[] };
   chalk: Chalk | null;
+  /** How often it was rubbed out before. */
+  earlier: number;
   turn: (unit: Unit) => void;
 };
 
@@ -42,7 +44,7 @@ type MarkProps = {
  * `turn` fetches the plan in another unit: number and sum change together. From the first call that is ticked on, the
  * plan does not move.
  */
-export function Mark({ order, cut, plan, made, chalk, turn }: MarkProps) {
+export function Mark({ order, cut, plan, made, chalk, earlier, turn }: MarkProps) {
   const [query] = useSearchParams();
   const wide = useWide();
   const tall = useTall();
@@ -116,9 +118,7 @@ export function Mark({ order, cut, plan, made, chalk, turn }: MarkProps) {
       {at === marks.length && <Left marks={marks} ticked={ticked} chalks={chalks} go={setCall} />}
     </>
   );
-  const chalked = (
-    <Chalked order={order.id} cut={cut} plan={plan} chalk={chalk} newer={made.newer} at={at} go={setCall} />
-  );
+  const chalked = <Chalked order={order.id} {...{ cut, plan, chalk, earlier, at }} newer={made.newer} go={setCall} />;
 
   const last = at === marks.length;
   const buttons = (

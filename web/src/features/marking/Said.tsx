@@ -2,6 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { Mark as Call, Plan } from "../../api/plans";
 import { pieceName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
+import { Sign } from "../../ui/icons";
 import { Length } from "../../ui/length";
 import { words } from "./words";
 
@@ -17,7 +18,7 @@ export function Heading({ plan, mark, ticked }: { plan: Plan; mark: Call; ticked
       {ticked && (
         <chakra.span color="moss" fontWeight={600} whiteSpace="nowrap">
           {" "}
-          <Ticked /> chalked
+          <Sign /> chalked
         </chakra.span>
       )}
     </chakra.p>
@@ -63,22 +64,5 @@ export function Why({ mark, hidden }: { mark: Call; hidden: boolean }) {
         </chakra.p>
       )}
     </Box>
-  );
-}
-
-/** The sign of a call that is chalked. */
-export function Ticked() {
-  return (
-    <svg
-      width="16"
-      height="16"
-      viewBox="0 0 16 16"
-      fill="none"
-      stroke="currentColor"
-      strokeWidth="2"
-      aria-hidden="true"
-    >
-      <path d="M2 9l4 4 8-10" />
-    </svg>
   );
 }

@@ -17,13 +17,14 @@ const again = {
   upheld: false,
 };
 
-/** A sheet that keeps what is written; `advise` says what there is to say of it. */
-function workshop(advise: (readings: Reading[]) => object = () => quiet) {
+/** A sheet that keeps what is written; `advise` says what there is to say of it, `all` is what was read before. */
+function workshop(advise: (readings: Reading[]) => object = () => quiet, all: object[] = []) {
   const readings: Reading[] = [];
   return standIn({
     "GET /points": () => ({
       body: [point("waist"), point("hip"), point("thigh", { view: "side", posture: "Sideways" })],
     }),
+    "GET /sheets/sheet-1/readings": () => ({ body: all }),
     "GET /sheets/sheet-1/advice": () => ({ body: advise(readings) }),
     "PUT /readings/.*": ({ body }) => {
       readings.push(body as unknown as Reading);
@@ -107,4 +108,30 @@ it("shows a closed sheet without a field, with the way to correct it", () => {
   show(<Measure order={{ ...order, sheet: { ...order.sheet, closed: true } }} plan={plan} error={null} />);
   expect(screen.queryByRole("textbox")).toBeNull();
   expect(screen.getByRole("button", { name: "Correct it on a new sheet" })).toBeTruthy();
+});
+
+it("lets another person's reading count where two read a point differently", async () => {
+  const read = (id: string, typed: string, taken_by: string) => ({
+    id, key: "hip", typed, mm: null, way: "tape", note: "", taken_by, taken_at: `2026-11-20T10:0${id}:00Z`,
+  }); // prettier-ignore
+  const all = [read("1", "38", "Runa"), read("2", "40", "Ebba")];
+  const calls = workshop(() => quiet, all);
+  await stand({ readings: [all[1]] });
+  type(screen.getByRole("textbox", { name: /Read off/ }), "31");
+  await screen.findByText(/Read 2 times, the last counts/);
+  expect(screen.queryByRole("button", { name: "Let 40 count" })).toBeNull();
+  fireEvent.click(screen.getByRole("button", { name: "Let 38 count" }));
+  await waitFor(() => expect(written(calls)).toHaveLength(2));
+  expect(written(calls)[1]).toMatchObject(["readings", { key: "hip", typed: "38" }]);
+});
+
+it("says that a sheet is over a year old, and asks nothing of a newer one", async () => {
+  vi.useFakeTimers({ toFake: ["Date"], now: new Date("2026-11-28T09:00:00") });
+  workshop();
+  await stand({ taken_on: "2025-11-20" });
+  screen.getByText(/over a year ago/);
+  cleanup();
+  await stand({ taken_on: "2025-12-05" });
+  expect(screen.queryByText(/over a year ago/)).toBeNull();
+  vi.useRealTimers();
 });

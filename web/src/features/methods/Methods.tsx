@@ -6,7 +6,7 @@ import { inWords } from "../../api/client";
 import type { Mark, Plan } from "../../api/plans";
 import { called, methodName, methodOf, useTrade } from "../../api/trade";
 import type { Unit } from "../../lengths/units";
-import { field, Label } from "../../ui/field";
+import { Pick } from "../../ui/field";
 import { useKeys } from "../../ui/keys";
 import { Length } from "../../ui/length";
 import { Margin, WithMargin } from "../../ui/margin";
@@ -100,22 +100,6 @@ const named = (list: { key: string; name: string }[]) => list.map(({ key, name }
 
 /** Both are front and back, or both a leg in one piece. */
 const overlies = (one: Plan, other: Plan) => one.panels[0]?.name === other.panels[0]?.name;
-
-type PickProps = { text: string; value: string; options: [string, string][]; onPick: (value: string) => void };
-
-function Pick({ text, value, options, onPick }: PickProps) {
-  return (
-    <Label text={text}>
-      <chakra.select {...field} value={value} onChange={(event) => onPick(event.target.value)}>
-        {options.map(([key, name]) => (
-          <option key={key} value={key}>
-            {name}
-          </option>
-        ))}
-      </chakra.select>
-    </Label>
-  );
-}
 
 /** Why a method cannot draw this style on this body, and what would. */
 function Trouble({ error, name }: { error: Error | null; name: string }) {

@@ -7,6 +7,7 @@ import { Others } from "./Others";
 
 afterEach(() => {
   cleanup();
+  localStorage.clear();
   vi.unstubAllGlobals();
 });
 
@@ -80,6 +81,10 @@ it("keeps a size when its cell is left, and leaves what is wrong as it was typed
   expect((cell as HTMLInputElement).value).toBe("3o");
   expect(written(calls)[0]!.body).toMatchObject({ sheet: "sheet-Tove", key: "waist", typed: "3o" });
   screen.getByText(/Not a length/);
+  // The page is read anew: what was refused is still there to be mended.
+  cleanup();
+  page([tove]);
+  expect((await screen.findByLabelText<HTMLInputElement>("Tove, Waist")).value).toBe("3o");
 });
 
 it("plans whoever has all sizes, both cloths of a lined outfit, and shows why one was refused", async () => {

@@ -10,7 +10,7 @@ export function LearnedTable({ rows }: { rows: Learned[] }) {
         <chakra.li key={row.rule} paddingBlock="8" borderBottom="1px solid {colors.hairline}">
           <Box display="flex" justifyContent="space-between" gap="8">
             <span>{row.name}</span>
-            <Last last={row.last} />
+            <Last last={row.last} of={row.in_a_row} />
           </Box>
           <chakra.p color={row.learned ? "moss" : "ink2"} fontSize="15px">
             {row.right} of {row.asked} right
@@ -24,14 +24,14 @@ export function LearnedTable({ rows }: { rows: Learned[] }) {
 }
 
 /** The last answers, the last one at the right: a stroke for a right one, a cross for a wrong one. */
-function Last({ last }: { last: boolean[] }) {
+function Last({ last, of }: { last: boolean[]; of: number }) {
   const size = 14;
   const told = last.map((right) => (right ? "right" : "wrong")).join(", ");
   return (
     <chakra.svg
-      width={`${5 * size}px`}
+      width={`${of * size}px`}
       height={`${size}px`}
-      viewBox={`0 0 ${5 * size} ${size}`}
+      viewBox={`0 0 ${of * size} ${size}`}
       fill="none"
       strokeWidth="1.75"
       role="img"
@@ -39,7 +39,7 @@ function Last({ last }: { last: boolean[] }) {
       flexShrink="0"
     >
       {last.map((right, k) => {
-        const x = (4 - k) * size;
+        const x = (of - 1 - k) * size;
         return (
           <path
             key={k}

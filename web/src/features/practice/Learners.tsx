@@ -20,7 +20,7 @@ export function Learners() {
         What is learned
       </chakra.h1>
       <chakra.p color="ink2" marginBottom="16" maxWidth="60ch">
-        A rule is learned where the last five answers, on five clients, were right.
+        {rows[0] && `A rule is learned where the last ${rows[0].in_a_row} answers were right.`}
       </chakra.p>
       {learners.error && <Says tone="wrong">{learners.error.message}</Says>}
       <chakra.ul listStyleType="none" maxWidth="640px">

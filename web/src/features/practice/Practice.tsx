@@ -6,15 +6,12 @@ import { type Grade, type Question, useDrill, useDrillAnswer, useLearned } from 
 import { methodName, styleName, useTrade } from "../../api/trade";
 import type { Unit } from "../../lengths/units";
 import { ByTape, Graded } from "../../ui/byTape";
-import { field, Label } from "../../ui/field";
+import { Pick } from "../../ui/field";
 import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { useWide } from "../../ui/size";
 import { Says } from "../../ui/words";
 import { LearnedTable } from "./LearnedTable";
-
-const CLIENTS = 1_000_000;
-const anybody = () => Math.floor(Math.random() * CLIENTS);
 
 /** Working the sums out oneself, on clients that nobody has: by a method, or one rule on several. */
 export function Practice() {
@@ -25,14 +22,14 @@ export function Practice() {
   const styles = trade.kinds.flatMap((kind) => kind.styles).filter((one) => one.methods.includes(method));
   const wanted = [asked.get("style"), "straight-trousers"];
   const style = wanted.find((key) => styles.some((one) => one.key === key)) ?? styles[0]?.key ?? "straight-trousers";
-  const [seed, setSeed] = useState(anybody);
+  const [round, setRound] = useState(() => crypto.randomUUID());
   const [done, setDone] = useState<Grade[]>([]);
-  const drill = useDrill(method, style, rule, seed);
+  const drill = useDrill(method, style, rule, round);
   const learned = useLearned();
   const wide = useWide();
   const again = (next: Record<string, string>) => {
     setDone([]);
-    setSeed(anybody());
+    setRound(crypto.randomUUID());
     ask({ method, style, rule, ...next }, { replace: true });
   };
   const questions = drill.data?.questions ?? [];
@@ -191,21 +188,5 @@ function Ask({ question, at, of, unit, answer, onward }: AskProps) {
         )}
       </Box>
     </Box>
-  );
-}
-
-type PickProps = { text: string; value: string; options: [string, string][]; onPick: (value: string) => void };
-
-function Pick({ text, value, options, onPick }: PickProps) {
-  return (
-    <Label text={text}>
-      <chakra.select {...field} value={value} onChange={(event) => onPick(event.target.value)}>
-        {options.map(([key, name]) => (
-          <option key={key} value={key}>
-            {name}
-          </option>
-        ))}
-      </chakra.select>
-    </Label>
   );
 }
