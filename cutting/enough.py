@@ -116,7 +116,7 @@ def _needs(made: Plan, each: float, seed: int, known: float | None = None) -> fl
     shortest = made.laid.length
     if known is not None:
         shortest = min(shortest, known)
-    for step in search(made.laid, each, seed):
+    for step in search(made.laid, each, seed, proves=False):
         shortest = min(shortest, step.length)
     return yardage(shortest, made.job.cloth, made.job.unit, made.job.count).length
 

@@ -115,9 +115,11 @@ def test_steps() -> list[Step]:
     slow, whole = ([f"tests/cutting/{name}" for name in names] for names in (SLOW, WHOLE))
     found = sorted((ROOT / "tests/cutting").rglob("test_*.py"))
     core = [path for path in (str(one.relative_to(ROOT)) for one in found) if path not in slow + whole]
+    shop = sorted(str(one.relative_to(ROOT)) for one in (ROOT / "tests/shop").rglob("test_*.py"))
     return [
-        pytest("shop", "tests/shop", "tests/setup", "tests/outside"),
+        pytest("shop1", *shop[::2], "tests/setup"),
         pytest("e2e", "tests/e2e"),
+        pytest("shop2", *shop[1::2], "tests/outside"),
         pytest("plans", *whole),
         *(pytest(f"core{part + 1}", *core[part::PARTS]) for part in range(PARTS)),
         pytest("search", *slow),
@@ -133,7 +135,15 @@ WHOLE = (
 )  # fmt: skip
 """Tests of the core that make whole plans by the hundred: so that no lane is left alone with all of the core."""
 
-SLOW = ("test_search.py", "test_lay.py", "test_sections.py", "test_together.py", "test_pins.py", "test_enough.py")
+SLOW = (
+    "test_search.py",
+    "test_lay.py",
+    "test_sections.py",
+    "test_together.py",
+    "test_pins.py",
+    "test_enough.py",
+    "test_relaxed.py",
+)
 """Tests of the core that lay and search: a step of their own."""
 
 

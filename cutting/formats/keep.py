@@ -14,13 +14,14 @@ from cutting.formats.trees import keep_params, to_tree
 from cutting.garments import Garment, Notion, Seam
 from cutting.geometry import Cubic, Path, Point
 from cutting.lay import BestLay, Bound, Section, is_under, offcuts
+from cutting.lay.bound import MOST_COUNTED
 from cutting.ledger import Row
 from cutting.marking import Mark
 from cutting.pieces import Panel, Piece
 from cutting.plan import CORE, Plan
 from cutting.where import Where
 from cutting.widths import WidthRow
-from cutting.yardage import Yardage
+from cutting.yardage import Yardage, yardage
 
 FORMAT, VERSION = "plavet-kept-plan", 2
 Kept = dict[str, Any]
@@ -217,6 +218,7 @@ def _section(section: Section, lays: BestLay, start: float) -> dict[str, Any]:
         "bound_steps": [
             {"kind": one.kind, "mm": _mm(one.mm), "piece": one.piece, "other": one.other} for one in lays.bound.steps
         ],
+        "counted": len(section.items) <= MOST_COUNTED,
         "layers": [{"number": one.number, "from_mm": _mm(one.start), "to_mm": _mm(one.end)} for one in table.layers],
         "folds_mm": sorted({d.fold for d in table.doublings if d.fold is not None}),
     }  # fmt: skip
@@ -232,6 +234,7 @@ def _yardage(plan: Plan, bought: Yardage) -> dict[str, Any]:
         "lay": bought.lay, "shrink": bought.shrink, "trim": bought.trim, "spare": bought.spare, "match": bought.match,
         "sold_in": bought.sold_in, "price": None if bought.price is None else str(bought.price),
         "priced_in": str(bought.priced_in), "length_mm": _mm(bought.length),
+        "least_buy_mm": _mm(yardage(plan.laid.bound, plan.job.cloth, plan.job.unit, plan.job.count).buy),
         "utilisation": round(plan.laid.utilisation, 4), "by_width": keep_widths(plan.by_width),
     }  # fmt: skip
 

@@ -192,10 +192,11 @@ class BoundStepOut(BaseModel):
     as many times as there are lengths of cloth on one length of it.
 
     `whole`: the longest piece; `surface`: all pieces over the full width; `pinned`: the far end of one that stays;
+    `counted`: no order along the table of all that has to be side by side is shorter;
     `half` of the first and the last of some that block one another; `apart`: from the middle of a piece to the other's.
     """
 
-    kind: Literal["whole", "surface", "pinned", "half", "apart"]
+    kind: Literal["whole", "surface", "pinned", "counted", "half", "apart"]
     mm: float
     piece: str = ""
     other: str = ""
@@ -204,6 +205,7 @@ class BoundStepOut(BaseModel):
 class SectionOut(BaseModel):
     """Cloth folded one way: `extent_mm` by `depth_mm` on the table, of the cloth `from_mm` to `to_mm`.
 
+    `counted` where there are few enough pieces to work out how near the best a lay is.
     `part` is what is cut from it: front, back, rest; all where the whole cloth is folded in one way. Places in it are
     measured from its own cut end.
     `folds_mm` are the depths at which folds are; empty where the fold runs across the cloth, at the beginning, or there
@@ -222,6 +224,7 @@ class SectionOut(BaseModel):
     to_mm: float
     bound_mm: float
     bound_steps: list[BoundStepOut]
+    counted: bool = True
     layers: list[LayerOut]
     folds_mm: list[float]
 
@@ -260,8 +263,14 @@ class WidthOut(BaseModel):
 
 
 class YardageOut(BaseModel):
+    """Cloth to buy; `least_buy_mm` is what even the shortest lay there can be would need, as far as that is proved, 0
+    where it is not known; `can_save` says what that comes to.
+    """
+
     length_mm: float
     buy_mm: float
+    least_buy_mm: float = 0.0
+    can_save: str = ""
     cost: str | None
     cost_formula: str
     formula: str

@@ -111,8 +111,7 @@ def _mark(number: int, mark: dict[str, Any], words: Language, unit: Unit) -> Mar
     shown = show(length.value, unit) if length is not None else None
     text = shown.text if shown is not None else ""
     same = (
-        "garment", "stage", "panel", "kind", "bends", "inside", "aside", "local_mm", "cloth_mm", "path_mm", "placing",
-        "waits",
+        "garment", "stage", "panel", "kind", "bends", "inside", "local_mm", "cloth_mm", "path_mm", "placing", "waits",
     )  # fmt: skip
     return MarkOut(
         n=number, code=call.name.code, name=said.name, known=said.known, reason=as_taped(said.reason, unit),
@@ -120,7 +119,7 @@ def _mark(number: int, mark: dict[str, Any], words: Language, unit: Unit) -> Mar
         formula=words.formula(summed, unit) if summed is not None else "",
         with_=with_numbers(summed, unit) if summed is not None else "",
         shown=text, exact=shown is None or shown.exact, reads_mm=0.0 if call.length is None else _mm(call.length.mm),
-        through=[words.chalk_name(call.panel, name) for name in call.through],
+        through=[words.chalk_name(call.panel, name) for name in call.through], aside=call.aside,
         by_hand=length is not None and by_hand(length) is not None,
         **{key: mark[key] for key in same},
     )  # fmt: skip
@@ -136,7 +135,7 @@ def call_from(mark: dict[str, Any]) -> Call:
         source=None if mark["from"] is None else _name(mark["from"]),
         along=None if along is None else Along(along[0], tuple(_name(name) for name in along[1])),
         through=tuple(_name(name) for name in mark["through"]), bends=tuple(mark["bends"]), inside=mark["inside"],
-        aside=mark["aside"],
+        aside=mark.get("aside", False),
         waits=mark["waits"], towards=tuple(mark["towards"]),
     )  # fmt: skip
 
@@ -186,8 +185,10 @@ def _yardage(kept: dict[str, Any], words: Language, unit: Unit) -> YardageOut:
         sold_in=kept["sold_in"], price=None if kept["price"] is None else Fraction(kept["price"]),
         priced_in=Fraction(kept["priced_in"]),
     )  # fmt: skip
+    least = kept.get("least_buy_mm", 0.0)
     return YardageOut(
-        length_mm=kept["length_mm"], buy_mm=_mm(bought.buy), formula=words.yardage_formula(bought, unit),
+        length_mm=kept["length_mm"], buy_mm=_mm(bought.buy), least_buy_mm=least,
+        can_save=words.can_save(bought, least) if least else "", formula=words.yardage_formula(bought, unit),
         cost=None if bought.cost is None else str(bought.cost), cost_formula=words.cost_formula(bought, unit),
         utilisation=kept["utilisation"], by_width=[WidthOut(**row) for row in kept["by_width"]],
     )  # fmt: skip

@@ -7,17 +7,21 @@ from typing import Literal
 from cutting.cloth import Folded
 from cutting.lay.variants import Item
 
+MOST_COUNTED = 60
+"""With more placements than this nothing is counted through: see search/relaxed.py."""
+
 
 @dataclass(frozen=True)
 class BoundStep:
     """One step of a proof, in mm along the table.
 
     `whole`: the longest piece. `surface`: all pieces spread over the full width. `pinned`: the far end of a piece that
-    stays. Else pieces that block one another: `half` of the first and of the last, and between neighbours how far the
-    middle of the `other` is at least `apart` from that of `piece`. Pieces by their ids.
+    stays. `counted`: no order along the table of all that has to be there side by side is shorter.
+    Else pieces that block one another: `half` of the first and of the last, and between neighbours how far the middle
+    of the `other` is at least `apart` from that of `piece`. Pieces by their ids.
     """
 
-    kind: Literal["whole", "surface", "pinned", "half", "apart"]
+    kind: Literal["whole", "surface", "pinned", "counted", "half", "apart"]
     mm: float
     piece: str = ""
     other: str = ""

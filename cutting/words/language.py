@@ -82,6 +82,9 @@ class Language(Protocol):
     def check_say(self, code: str, ok: bool) -> str:
         """A check as a sentence; when wrong, with places for `left` and `right`."""
 
+    def can_save(self, bought: Yardage, least: float) -> str:
+        """Whether a shorter lay could make one buy less."""
+
     def cost_formula(self, bought: Yardage, unit: Unit) -> str:
         """The sum of what cloth costs; empty without a price."""
 

@@ -15,6 +15,7 @@ from cutting.geometry import Point
 from cutting.lay import Placement, faults, first_lay, is_under, items_for, offcuts
 from cutting.lay.variants import CELL
 from cutting.pieces import Piece
+from cutting.words import ENGLISH
 from cutting.words.en import cost_formula
 from cutting.yardage import yardage
 from tests.jobs import planned
@@ -125,6 +126,16 @@ def test_what_is_added_before_cloth_is_bought_and_what_it_costs():
     assert (metres.steps, str(metres.cost)) == (14, "6.30")
     assert cost_formula(metres, "cm") == "1.4 m x 4.50"
     assert yardage(1000.0, replace(cloth, price=None), "cm").cost is None
+
+
+def test_it_is_said_what_a_shorter_lay_could_save_in_what_the_shop_sells():
+    """Two and a half yards are bought by the half yard, 457.2 mm: none, one or three of them less."""
+    bought = yardage(2200.0, Cloth(), "in")
+    assert bought.buy == pytest.approx(5 * 457.2)
+    assert ENGLISH.can_save(bought, 5 * 457.2) == "No lay can save another half yard."
+    assert ENGLISH.can_save(bought, 4 * 457.2) == "A shorter lay could save one half yard at most."
+    assert ENGLISH.can_save(bought, 2 * 457.2) == "A shorter lay could save 3 half yards at most."
+    assert ENGLISH.can_save(yardage(2200.0, Cloth(), "cm"), 2300) == "No lay can save another 0.1 m."
 
 
 @given(bodies(), asks(), st.booleans(), st.booleans())

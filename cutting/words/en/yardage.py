@@ -18,6 +18,21 @@ def yardage_formula(bought: Yardage, unit: Unit) -> str:
     return f"{' + '.join(parts)}, rounded up to {bought.steps} x {bought.sold_in}"
 
 
+SOLD_IN = {
+    "yard": ("yard", "yards"), "half-yard": ("half yard", "half yards"), "quarter-yard": ("quarter yard", "quarter yards"),
+    "0.1 m": ("0.1 m", "x 0.1 m"), "six-yards": ("piece of six yards", "pieces of six yards"),
+}  # fmt: skip
+
+
+def can_save(bought: Yardage, least: float) -> str:
+    """Whether a shorter lay could make one buy less than is bought; `least` mm is the least that is proved."""
+    one, several = SOLD_IN[bought.sold_in]
+    less = round((bought.buy - least) / (bought.buy / bought.steps))
+    if less <= 0:
+        return f"No lay can save another {one}."
+    return f"A shorter lay could save {f'one {one}' if less == 1 else f'{less} {several}'} at most."
+
+
 def cost_formula(bought: Yardage, unit: Unit) -> str:
     """The sum of what the cloth costs; empty without a price."""
     if bought.price is None:

@@ -1548,6 +1548,7 @@ export interface components {
          *     as many times as there are lengths of cloth on one length of it.
          *
          *     `whole`: the longest piece; `surface`: all pieces over the full width; `pinned`: the far end of one that stays;
+         *     `counted`: no order along the table of all that has to be side by side is shorter;
          *     `half` of the first and the last of some that block one another; `apart`: from the middle of a piece to the other's.
          */
         BoundStepOut: {
@@ -1555,7 +1556,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "whole" | "surface" | "pinned" | "half" | "apart";
+            kind: "whole" | "surface" | "pinned" | "counted" | "half" | "apart";
             /** Mm */
             mm: number;
             /**
@@ -3524,7 +3525,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.13.3
+             * @default 0.14.0
              */
             core: string;
             /** Findings */
@@ -3842,6 +3843,7 @@ export interface components {
          * SectionOut
          * @description Cloth folded one way: `extent_mm` by `depth_mm` on the table, of the cloth `from_mm` to `to_mm`.
          *
+         *     `counted` where there are few enough pieces to work out how near the best a lay is.
          *     `part` is what is cut from it: front, back, rest; all where the whole cloth is folded in one way. Places in it are
          *     measured from its own cut end.
          *     `folds_mm` are the depths at which folds are; empty where the fold runs across the cloth, at the beginning, or there
@@ -3852,6 +3854,11 @@ export interface components {
             bound_mm: number;
             /** Bound Steps */
             bound_steps: components["schemas"]["BoundStepOut"][];
+            /**
+             * Counted
+             * @default true
+             */
+            counted: boolean;
             /**
              * Crosswise
              * @default false
@@ -4517,18 +4524,32 @@ export interface components {
             /** Width Mm */
             width_mm: number;
         };
-        /** YardageOut */
+        /**
+         * YardageOut
+         * @description Cloth to buy; `least_buy_mm` is what even the shortest lay there can be would need, as far as that is proved, 0
+         *     where it is not known; `can_save` says what that comes to.
+         */
         YardageOut: {
             /** Buy Mm */
             buy_mm: number;
             /** By Width */
             by_width: components["schemas"]["WidthOut"][];
+            /**
+             * Can Save
+             * @default
+             */
+            can_save: string;
             /** Cost */
             cost: string | null;
             /** Cost Formula */
             cost_formula: string;
             /** Formula */
             formula: string;
+            /**
+             * Least Buy Mm
+             * @default 0
+             */
+            least_buy_mm: number;
             /** Length Mm */
             length_mm: number;
             /** Utilisation */

@@ -7,6 +7,7 @@ const section = (fold: string, depth_mm: number, layers: [number, number][], fol
   cut: "",
   bound_mm: 0,
   bound_steps: [],
+  counted: true,
   fold,
   crosswise: fold === "crosswise",
   name: "",

@@ -3,9 +3,10 @@ import type { Plan } from "../api/plans";
 import type { Unit } from "../lengths/units";
 import { Length } from "./length";
 
-/** Cloth to buy, with its sum, and whether it `falls` yet. */
+/** Cloth to buy, with its sum, whether a shorter lay can save any of it, and whether one is being looked for. */
 export function ToBuy({ plan, unit, falls }: { plan: Plan; unit: Unit; falls?: boolean }) {
   if (!plan.yardage) return null;
+  const mayFall = plan.yardage.least_buy_mm < plan.yardage.buy_mm - 1;
   return (
     <Box>
       <chakra.h2 fontSize="20px" fontWeight={600}>
@@ -17,11 +18,9 @@ export function ToBuy({ plan, unit, falls }: { plan: Plan; unit: Unit; falls?: b
       <chakra.p color="ink2" fontSize="16px">
         {plan.yardage.formula}
       </chakra.p>
-      {falls && (
-        <chakra.p color="ink2" fontSize="16px">
-          A shorter lay is being looked for: this may still fall.
-        </chakra.p>
-      )}
+      <chakra.p color="ink2" fontSize="16px" aria-live="polite">
+        {plan.yardage.can_save} {falls && mayFall && "It is being looked for."}
+      </chakra.p>
       {plan.yardage.cost != null && (
         <p>
           <b>Costs {plan.yardage.cost}</b> = {plan.yardage.cost_formula}

@@ -10,7 +10,7 @@ import { show, text, type Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
-import { proofOf } from "./bound";
+import { proofOf, stillSaves } from "./bound";
 import { meetings, onStripe } from "./stripes";
 
 type Lay = NonNullable<Plan["lay"]>;
@@ -35,10 +35,20 @@ export function Rivals({ plan, lay, section, unit, used }: RivalsProps) {
       ? []
       : [["On one fold", lay.one_fold_mm, price(lay.length_mm - lay.one_fold_mm, unit)] as Rival]),
     ["On open cloth", lay.open_mm, "one pass, one layer"],
-    ["None is shorter than", lay.bound_mm, proof(lay)],
+    ["No lay is under", lay.bound_mm, ""],
   ];
+  const saves = stillSaves(lay);
   return (
     <Box>
+      <chakra.p fontSize="20px" fontWeight={600} color={saves ? "ink" : "moss"} marginBottom="8" data-saves>
+        {saves ? (
+          <>
+            At most <Length mm={saves} unit={unit} /> could still be saved.
+          </>
+        ) : (
+          "This is the shortest there is."
+        )}
+      </chakra.p>
       <chakra.table width="100%" fontSize="16px">
         <chakra.caption textAlign="left" fontSize="20px" fontWeight={600}>
           Length
@@ -61,7 +71,12 @@ export function Rivals({ plan, lay, section, unit, used }: RivalsProps) {
           ))}
         </tbody>
       </chakra.table>
-      <Why plan={plan} section={section} unit={unit} named={lay.sections.length > 1} />
+      <details>
+        <chakra.summary cursor="pointer" minHeight="32px" fontSize="16px" color="dye">
+          Why no lay is shorter than that
+        </chakra.summary>
+        <Why plan={plan} section={section} unit={unit} named={lay.sections.length > 1} />
+      </details>
       <chakra.p marginTop="8">{Math.round(used * 100)} % of the cloth is used.</chakra.p>
     </Box>
   );
@@ -74,12 +89,15 @@ function Why({ plan, section, unit, named }: WhyProps) {
   const { steps, times } = proofOf(plan, section);
   return (
     <Box fontSize="14px" color="ink2" paddingLeft="12" borderLeft="2px solid {colors.hairline}">
+      {!section.counted && <p>With so many pieces this was not worked out further than the following.</p>}
       {named && (
         <p>
           {section.cut}: not under <Length mm={section.bound_mm} unit={unit} />
         </p>
       )}
-      {steps.length === 1 ? (
+      {section.bound_steps[0]?.kind === "counted" ? (
+        <Counted />
+      ) : steps.length === 1 ? (
         <p>
           {steps[0]!.name}
           {times > 1 && `, x ${times}`}
@@ -104,6 +122,21 @@ function Why({ plan, section, unit, named }: WhyProps) {
         </>
       )}
     </Box>
+  );
+}
+
+/** What was asked of every way to place the pieces along the table. */
+function Counted() {
+  return (
+    <>
+      <p>Every order of the pieces along the cloth was counted through. Each keeps to this:</p>
+      <chakra.ul paddingLeft="16">
+        <li>at every place, what is there side by side goes into the cloth as it is folded;</li>
+        <li>pieces on the fold are one behind the other;</li>
+        <li>pieces that cannot pass each other keep their distance.</li>
+      </chakra.ul>
+      <p>No order that does is shorter.</p>
+    </>
   );
 }
 
@@ -188,12 +221,6 @@ export function Left({ offcuts, order, unit }: LeftProps) {
       {put.error && <Says tone="wrong">{inWords(put.error)}</Says>}
     </Box>
   );
-}
-
-/** How near the lay is to the length that nothing can beat. */
-function proof({ length_mm, bound_mm }: Lay): string {
-  const over = length_mm / bound_mm - 1;
-  return over < 0.002 ? "proved: this lay is the shortest" : `proved; this lay is ${(over * 100).toFixed(1)} % over it`;
 }
 
 /** Every piece and how many of it are cut; what is bought besides the cloth. */

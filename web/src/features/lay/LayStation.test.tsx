@@ -30,7 +30,7 @@ const step = (kind: string, inches: number, piece = "trousers.front", other = ""
 });
 const section = {
   part: "all", cut: "The whole cloth", fold: "lengthwise-centre", name: "", say: "Fold it.", depth_mm: 508, extent_mm: 1270,
-  from_mm: 0, to_mm: 1270, bound_mm: 1219.2, folds_mm: [0], layers: [layer(1), layer(2)],
+  from_mm: 0, to_mm: 1270, bound_mm: 1219.2, counted: true, folds_mm: [0], layers: [layer(1), layer(2)],
   bound_steps: [step("half", 10), step("apart", 26, "trousers.front", "trousers.back"), step("half", 12, "trousers.back")],
 }; // prettier-ignore
 const laid = {
@@ -40,7 +40,7 @@ const laid = {
     sections: [section], placements: [placing("front", 0, 0), placing("back", 660.4, 0)], offcuts: [], repeat_mm: 0,
     length_mm: 1270, bound_mm: 1219.2, habit_mm: 1300, one_pass_mm: 1290, open_mm: 1000, one_fold_mm: null,
   },
-  yardage: { length_mm: 1270, buy_mm: 1371.6, formula: "", cost: null, cost_formula: "", utilisation: 0.5, by_width: [] },
+  yardage: { length_mm: 1270, buy_mm: 1371.6, formula: "", can_save: "No lay can save another half yard.", least_buy_mm: 1371.6, cost: null, cost_formula: "", utilisation: 0.5, by_width: [] },
 } as unknown as Plan; // prettier-ignore
 const me = [["me"], { unit: "in", rights: ["lays", "orders"] }] as [unknown[], unknown];
 
@@ -64,6 +64,23 @@ it("says step by step why none can be shorter", () => {
   expect(rows.map((row) => within(row).getByRole("img").getAttribute("aria-label"))).toEqual([
     "10 inches", "26 inches", "12 inches",
   ]); // prettier-ignore
+});
+
+it("says in one line how near the best the lay is, and counts what is proved meanwhile", async () => {
+  page({});
+  expect(document.querySelector("[data-saves]")!.textContent).toMatch(/^At most .* could still be saved\.$/);
+  expect(within(document.querySelector<HTMLElement>("[data-saves]")!).getByRole("img").getAttribute("aria-label")).toBe(
+    "2 inches",
+  );
+  cleanup();
+  const near = {
+    ...laid.lay!,
+    bound_mm: 1267,
+    sections: [{ ...section, bound_steps: [{ ...step("counted", 49.9, "") }] }],
+  };
+  page({}, {}, { lay: near as unknown as Plan["lay"] });
+  screen.getByText("This is the shortest there is.");
+  screen.getByText(/Every order of the pieces along the cloth was counted through/);
 });
 
 it("says a plain bound in one line, and how many lengths of cloth are on one of the table", () => {

@@ -14,6 +14,7 @@ import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { ByHand } from "./ByHand";
+import { stillSaves } from "./bound";
 import { CutList, Left, Matched, Rivals } from "./Figures";
 import { CutOff } from "./CutOff";
 import { LayTable } from "./LayTable";
@@ -30,7 +31,9 @@ export function LayStation({ order, plan, planId, falls }: LayProps) {
   const [asTable, setAsTable] = useState(false);
   const [at, setAt] = useState(0);
   const found = run?.lay;
-  const lay = found && plan.lay && found.length_mm < plan.lay.length_mm ? found : plan.lay;
+  const shorter = found && plan.lay && found.length_mm < plan.lay.length_mm ? found : plan.lay;
+  // What is proved while the search goes on counts at once.
+  const lay = shorter && { ...shorter, bound_mm: Math.max(shorter.bound_mm, run?.bound_mm ?? 0) };
   if (!lay) {
     return (
       <Box height="100%" display="flex" flexDirection={{ base: "column", md: "row" }}>
@@ -139,7 +142,7 @@ export function LayStation({ order, plan, planId, falls }: LayProps) {
                 {TIMES.map(({ seconds, name }, k) => (
                   <Press
                     key={seconds}
-                    kind={k ? "plain" : "main"}
+                    kind={k || !stillSaves(lay) ? "plain" : "main"}
                     onClick={() => search.begin(seconds)}
                     disabled={search.pending}
                   >
