@@ -2,6 +2,7 @@
 
 import multiprocessing
 import os
+import threading
 import time
 from collections.abc import Callable, Iterator, Sequence
 from contextlib import suppress
@@ -163,13 +164,15 @@ def _prove(there: Connection, parent: int, items: Sequence[Item], table: Folded,
     # Loaded here, since it takes a second: the search has begun by then.
     from cutting.lay.search.relaxed import proved_by_model
 
-    def told(reach: float) -> None:
-        if os.getppid() != parent:
-            os._exit(0)
-        there.send(reach)
+    def watch() -> None:
+        while os.getppid() == parent:
+            time.sleep(REPORTS)
+        os._exit(0)
 
+    # The solver looks at nothing while it works.
+    threading.Thread(target=watch, daemon=True).start()
     with suppress(BrokenPipeError):
-        proved_by_model(Model.of(items, table), least, most, told=told)
+        proved_by_model(Model.of(items, table), least, most, told=there.send)
 
 
 class _Workers:

@@ -1,9 +1,13 @@
 """The proof by a model of less than a lay: no lay is shorter, whoever made it; and where the model is exact, it is met."""
 
+import multiprocessing
+import time
+from contextlib import suppress
 from dataclasses import replace
 from fractions import Fraction
 from itertools import islice
 from math import floor
+from pathlib import Path
 
 import numpy as np
 import pytest
@@ -24,7 +28,7 @@ from cutting.lay.search.model import Model
 from cutting.lay.search.relaxed import proved_by_model
 from cutting.pieces import Piece
 from cutting.plan import plan
-from cutting.searching import search
+from cutting.searching import _Prover, search
 from tests.conftest import many
 from tests.strategies import asks, bodies, served
 
@@ -117,6 +121,39 @@ def test_the_same_is_proved_of_the_same_and_more_with_more_steps():
 def test_of_too_many_pieces_nothing_more_is_proved():
     pieces = [block(f"k{k}", 40, 70 + k) for k in range(MOST_COUNTED + 1)]
     assert bound(pieces, table(1500), least=123.0)[0] == 123.0
+
+
+def test_what_proves_ends_with_the_search_that_was_killed():
+    """The search's process is killed while the solver works: nothing of it is left after a moment."""
+    made = plan(sets("lengthwise-centre")["trousers, three, 58"], by_width=False)
+    section = made.laid.sections[0]
+    context = multiprocessing.get_context("fork")
+    here, there = context.Pipe()
+
+    def child():
+        prover = _Prover(section.items, section.table, 0.0, section.best.lay.reach)
+        there.send(prover._process.pid)
+        time.sleep(60)
+
+    # Not a daemon: those may have no children of their own.
+    process = context.Process(target=child)
+    process.start()
+    prover = here.recv()
+    time.sleep(2.0)
+    assert Path(f"/proc/{prover}").exists()
+    process.kill()
+    process.join()
+    wait = time.monotonic() + 20
+    while running(prover) and time.monotonic() < wait:
+        time.sleep(0.1)
+    assert not running(prover)
+
+
+def running(pid):
+    """Whether a process is there and not just waiting to be read."""
+    with suppress(FileNotFoundError, ProcessLookupError):
+        return Path(f"/proc/{pid}/stat").read_text().rpartition(")")[2].split()[0] != "Z"
+    return False
 
 
 def test_a_search_is_told_what_is_proved_beside_it_and_its_processes_end():
