@@ -12,8 +12,8 @@ from multiprocessing.connection import Connection, wait
 
 from cutting.cloth import Folded
 from cutting.lay import Bound, BoundStep, Item, Laid, Lay, Section
-from cutting.lay.bound import best_of
-from cutting.lay.search import ENOUGH, improve, load
+from cutting.lay.bound import ENOUGH, best_of
+from cutting.lay.search import improve, load
 from cutting.lay.search.bounds import proved
 from cutting.lay.search.model import Model
 from cutting.plan import Plan, with_lays

@@ -136,14 +136,9 @@ WHOLE = (
 """Tests of the core that make whole plans by the hundred: so that no lane is left alone with all of the core."""
 
 SLOW = (
-    "test_search.py",
-    "test_lay.py",
-    "test_sections.py",
-    "test_together.py",
-    "test_pins.py",
-    "test_enough.py",
+    "test_search.py", "test_lay.py", "test_sections.py", "test_together.py", "test_pins.py", "test_enough.py",
     "test_relaxed.py",
-)
+)  # fmt: skip
 """Tests of the core that lay and search: a step of their own."""
 
 

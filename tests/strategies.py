@@ -95,8 +95,13 @@ def drafted(body, made):
 
 def served(body, made):
     """The same, where the method can serve the body; another body is drawn where it refuses in words."""
+    return or_another(lambda: drafted(body, made))
+
+
+def or_another(make):
+    """What is made, where it can be; another body is drawn where it is refused as out of the method's reach."""
     try:
-        return drafted(body, made)
+        return make()
     except CuttingError as refused:
         assert {problem.code for problem in refused.problems} <= OUT_OF_REACH
         reject()

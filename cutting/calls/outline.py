@@ -325,7 +325,7 @@ def notches(board: Board, piece: Piece, chalked: Sequence[Edged]) -> None:
         on = _edge_of(chalked, notch.edge, notch.cut)
         size, _ = place_on(on.points, notch.cut)
         place, _ = at_place(on.points, size)
-        if on.span.edge == FOLD or any(distance(place, end) <= SAME for end in done):
+        if on.span.edge == FOLD or any(distance(place, end) <= UNREAD + SAME for end in done):
             continue
         key = on.span.edge, notch.code
         counts[key] = counts.get(key, 0) + 1

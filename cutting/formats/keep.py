@@ -8,17 +8,19 @@ from typing import Any
 
 from cutting.calls import Name
 from cutting.checks import Check
+from cutting.cloth import Cloth
 from cutting.dividing import with_small
 from cutting.drawing import path_data, strokes_of
 from cutting.formats.trees import keep_params, to_tree
 from cutting.garments import Garment, Notion, Seam
 from cutting.geometry import Cubic, Path, Point
 from cutting.lay import BestLay, Bound, Section, is_under, offcuts
-from cutting.lay.bound import MOST_COUNTED
+from cutting.lay.bound import ENOUGH, MOST_COUNTED
 from cutting.ledger import Row
 from cutting.marking import Mark
 from cutting.pieces import Panel, Piece
 from cutting.plan import CORE, Plan
+from cutting.preparing import prepared
 from cutting.where import Where
 from cutting.widths import WidthRow
 from cutting.yardage import Yardage, yardage
@@ -68,7 +70,7 @@ def keep_lay(plan: Plan) -> dict[str, Any] | None:
     cuts = {piece.id: piece.cut for piece in laid.pieces}
     each = list(zip(laid.sections, laid.all_best, starts, strict=False))
     return {
-        "sections": [_section(section, lays, start) for section, lays, start in each],
+        "sections": [_section(section, lays, start, plan.job.cloth) for section, lays, start in each],
         "placements": [
             {
                 "piece": p.piece, "copies": p.copies, "layers": list(p.layers), "section": section, "x_mm": _mm(p.x),
@@ -78,6 +80,7 @@ def keep_lay(plan: Plan) -> dict[str, Any] | None:
             for section, p in laid.placements()
         ],
         "length_mm": _mm(laid.length), "bound_mm": _mm(sum(_bound(bound) for bound in laid.bounds)),
+        "proof_off_mm": sum(ENOUGH * bound.times for bound in laid.bounds),
         "habit_mm": _or_none(laid.habit), "one_pass_mm": _or_none(laid.one_pass),
         "open_mm": _or_none(laid.open_length), "one_fold_mm": _or_none(laid.one_fold),
         "repeat_mm": _mm(float(plan.job.cloth.repeat)),
@@ -207,7 +210,7 @@ def _check(check: Check) -> dict[str, Any]:
     }  # fmt: skip
 
 
-def _section(section: Section, lays: BestLay, start: float) -> dict[str, Any]:
+def _section(section: Section, lays: BestLay, start: float, cloth: Cloth) -> dict[str, Any]:
     table, lay = section.table, lays.lay
     return {
         "part": section.name, "small": with_small(section), "fold": table.fold, "crosswise": table.crosswise,
@@ -219,6 +222,7 @@ def _section(section: Section, lays: BestLay, start: float) -> dict[str, Any]:
             {"kind": one.kind, "mm": _mm(one.mm), "piece": one.piece, "other": one.other} for one in lays.bound.steps
         ],
         "counted": len(section.items) <= MOST_COUNTED,
+        "prepare": [[step.code, step.sizes] for step in prepared(cloth, section, start == 0, lay.depth)],
         "layers": [{"number": one.number, "from_mm": _mm(one.start), "to_mm": _mm(one.end)} for one in table.layers],
         "folds_mm": sorted({d.fold for d in table.doublings if d.fold is not None}),
     }  # fmt: skip

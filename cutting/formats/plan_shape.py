@@ -5,6 +5,7 @@ from typing import Any, Literal
 from pydantic import BaseModel, ConfigDict, Field
 
 from cutting.drawing import Role
+from cutting.lay.bound import ENOUGH
 from cutting.lengths import Unit
 from cutting.plan import CORE
 from cutting.where import Station
@@ -208,6 +209,7 @@ class SectionOut(BaseModel):
     `counted` where there are few enough pieces to work out how near the best a lay is.
     `part` is what is cut from it: front, back, rest; all where the whole cloth is folded in one way. Places in it are
     measured from its own cut end.
+    `prepare` is what is done before its first call, in order; `say` of it how it is folded.
     `folds_mm` are the depths at which folds are; empty where the fold runs across the cloth, at the beginning, or there
     is none.
     """
@@ -218,6 +220,7 @@ class SectionOut(BaseModel):
     crosswise: bool = False
     name: str
     say: str
+    prepare: list[str] = []
     depth_mm: float
     extent_mm: float
     from_mm: float
@@ -241,12 +244,15 @@ class OffcutOut(BaseModel):
 
 
 class LayOut(BaseModel):
-    """A lay; `repeat_mm` is the length of the cloth's stripe, check or print, 0 where there is none."""
+    """A lay; `repeat_mm` is the length of the cloth's stripe, check or print, 0 where there is none. A lay that is no
+    more than `proof_off_mm` over its bound is the shortest there is: so much a proof leaves off.
+    """
 
     sections: list[SectionOut]
     placements: list[PlacementOut]
     length_mm: float
     bound_mm: float
+    proof_off_mm: float = ENOUGH
     habit_mm: float | None
     one_pass_mm: float | None
     open_mm: float | None

@@ -172,10 +172,13 @@ def _finding(kept: dict[str, Any], words: Language, unit: Unit) -> FindingOut:
 
 
 def _section(section: dict[str, Any], words: Language, unit: Unit) -> SectionOut:
-    own = {key: value for key, value in section.items() if key not in ("small", "upper_mm", "single_mm")}
+    own = {key: value for key, value in section.items() if key not in ("small", "upper_mm", "single_mm", "prepare")}
+    fold = words.say_fold(section["fold"], {size: section[f"{size}_mm"] for size in SIZES}, unit)
+    steps = section.get("prepare", [["fold", {}]])
+    said = [fold if code == "fold" else words.say_cloth_step(code, sizes, unit) for code, sizes in steps]
     return SectionOut(
         **own, cut=words.section_name(section["part"], section["small"]), name=words.fold_words(section["fold"]).name,
-        say=words.say_fold(section["fold"], {size: section[f"{size}_mm"] for size in SIZES}, unit),
+        say=fold, prepare=said,
     )  # fmt: skip
 
 

@@ -9,6 +9,8 @@ from cutting.lay.variants import Item
 
 MOST_COUNTED = 60
 """With more placements than this nothing is counted through: see search/relaxed.py."""
+ENOUGH = 2.5
+"""A lay that is no more over its bound is the shortest, in mm of its reach: proofs count whole mm."""
 
 
 @dataclass(frozen=True)

@@ -140,6 +140,7 @@ def _measures(length: Length) -> Length:
     rest = [one for one in length.terms if isinstance(one, Found) or _kind(one) == SEAM]
     added = [one for one in length.terms if one not in rest]
     added.sort(key=lambda one: 0 if any(_keys(one)) else 1 if _kind(one) == "" else 2)
+    short: Length = length
     for size in range(1, len(added) + 1):
         given = _given(Sum(tuple(added[:size])))
         short = total(*([given] if given is not None else added[:size]), *added[size:], *rest)

@@ -97,6 +97,9 @@ class Language(Protocol):
     def say_fold(self, fold: str, sizes: Mapping[str, float], unit: Unit) -> str:
         """How to fold; `sizes` are depth, upper and single, in mm."""
 
+    def say_cloth_step(self, code: str, sizes: Mapping[str, float], unit: Unit) -> str:
+        """What is done to the cloth before it is chalked; `sizes` in mm, and a percentage."""
+
     def section_name(self, part: str, small: bool) -> str:
         """What is cut from a section; `small` where small parts are beside what names it."""
 

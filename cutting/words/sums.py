@@ -76,7 +76,7 @@ def _scaled(length: Scaled, unit: Unit, names: Names | None) -> str:
         return f"- {_scaled(Scaled(length.of, -length.factor), unit, names)}"
     chain = isinstance(length.of, Scaled) and length.of.factor > 0
     text = sum_text(length.of, unit, names) if chain else _grouped(length.of, unit, names)
-    if names and isinstance(length.of, Fixed) and length.of.label:
+    if names and (isinstance(length.of, Given) or (isinstance(length.of, Fixed) and length.of.label)):
         text = f"({text})"
     if over != 1:
         text = f"{text} x {over}"

@@ -16,7 +16,7 @@ from cutting.plan import plan
 from tests.conftest import many, some
 from tests.cutting.follower import Chalk
 from tests.jobs import FIVE, STYLES_BY_METHOD, UPPER, job, top_job
-from tests.strategies import asks, bodies, served
+from tests.strategies import asks, bodies, or_another
 
 NEAR, OUTLINE = 0.5, 2.0
 """A datum is within a chalk line of where it was chalked; the outline within two millimetres of the cut line."""
@@ -50,9 +50,10 @@ def followed(made):
         ends = chalk.call(said)
         for own, theirs in zip(ends or (), said["cloth_mm"], strict=False):
             assert hypot(own[0] - theirs[0], own[1] - theirs[1]) < NEAR, f"{said['panel']}: {said['say']}"
-        if said["kind"] in ("point", "meet") and not said["inside"] and not said["aside"]:
+        if said["kind"] in ("point", "meet") and not said["inside"]:
             ring = LinearRing(pieces[f"{said['garment']}.{said['panel']}"][line[said["garment"]]])
-            assert ring.distance(Point(said["local_mm"][1])) <= OUTLINE, said["say"]
+            away = ring.distance(Point(said["local_mm"][1]))
+            assert away > OUTLINE - 0.05 if said["aside"] else away <= OUTLINE, said["say"]
     for (garment, panel), chalk in chalks.items():
         piece = pieces[f"{garment}.{panel}"]
         complete(piece, panels[garment, panel], chalk, tables[garment, panel], line[garment])
@@ -122,10 +123,10 @@ def test_the_works_can_be_chalked_by_their_calls_alone(path):
 @settings(max_examples=many(30))
 @given(bodies(), asks())
 def test_trousers_can_be_chalked_by_their_calls_alone(body, made):
-    served(body, made)
     method, ask = made
     asked = (GarmentAsk("t", "straight-trousers", method, ask),)
-    followed(plan(Job("cm", body, asked, Cloth(width=inch(129).size, fold="open")), by_width=False))
+    cloth = Cloth(width=inch(129).size, fold="open")
+    followed(or_another(lambda: plan(Job("cm", body, asked, cloth), by_width=False)))
 
 
 EVERY = [(style, method, fold) for fold in FOLDS for style, method in STYLES_BY_METHOD]

@@ -11,7 +11,8 @@ from ortools.sat.python import cp_model
 from cutting.cloth import Cloth, folded
 from cutting.geometry import Point
 from cutting.lay import faults, first_lay, items_for
-from cutting.lay.search import ENOUGH, improve
+from cutting.lay.bound import ENOUGH
+from cutting.lay.search import improve
 from cutting.lay.search.bounds import proved
 from cutting.lay.search.model import Model
 from cutting.lay.search.relaxed import proved_by_model

@@ -14,6 +14,7 @@ import numpy as np
 
 from cutting.cloth import Cloth, folded
 from cutting.geometry import Point
+from cutting.lay.bound import ENOUGH
 from cutting.lay.one_pass import one_pass
 from cutting.lay.placement import Lay
 from cutting.lay.search.compact import compact
@@ -32,8 +33,6 @@ FREE = 1, 2
 pieces that fill the width exactly need."""
 AS_IT_IS, ALL_THROWN = 0.2, 0.15
 """How often a try sets out from the best lay as it is, and from pieces thrown all over the cloth."""
-ENOUGH = 2.5
-"""A lay this near to the proven bound, in mm, is taken for the shortest: the proof itself leaves off 1 to 2 mm."""
 
 
 @dataclass(frozen=True)

@@ -81,8 +81,8 @@ def columns_of(ring: Floats) -> Columns:
     at = np.stack([a + little, b - little], axis=1)[b - a > 1e-6]
     column = np.minimum(np.searchsorted(ends, at.mean(axis=1), "right") - 1, len(ends) - 2).repeat(2)
     met = _met(ring, at.ravel())
-    ends_ = np.where(np.isfinite(met), met, 0.0)
-    depths = (ends_[:, 1::2] - ends_[:, ::2]).sum(axis=1)
+    crossed = np.where(np.isfinite(met), met, 0.0)
+    depths = (crossed[:, 1::2] - crossed[:, ::2]).sum(axis=1)
     deep = np.full(len(ends) - 1, np.inf)
     np.minimum.at(deep, column, depths)
     stretches: list[Stretches | None] = [None] * (len(ends) - 1)

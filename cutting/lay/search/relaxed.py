@@ -22,7 +22,7 @@ from ortools.sat.python import cp_model
 
 from cutting.lay.bound import MOST_COUNTED
 from cutting.lay.search.bounds import distances
-from cutting.lay.search.columns import Columns, boxes_in, columns_of, steps_below
+from cutting.lay.search.columns import Box, Columns, Step, boxes_in, columns_of, steps_below
 from cutting.lay.search.model import Model
 from cutting.lay.variants import Floats, Variant
 
@@ -58,10 +58,31 @@ def on_edge(variant: Variant) -> tuple[int, int] | None:
 
 @dataclass
 class Known:
-    """What models of the same pieces share: their columns by the way's shape, and how far they keep apart."""
+    """What models of the same pieces share: columns, steps, boxes by a way's shape, and how far ways keep apart."""
 
-    columns: dict[int, Columns] = field(default_factory=dict)
     apart: Floats | None = None
+    _columns: dict[int, Columns] = field(default_factory=dict)
+    _steps: dict[int, list[Step]] = field(default_factory=dict)
+    _boxes: dict[tuple[int, int], list[Box]] = field(default_factory=dict)
+
+    def columns(self, variant: Variant) -> Columns:
+        key = id(variant.shape)
+        if key not in self._columns:
+            self._columns[key] = columns_of(variant.shape.polygon)
+        return self._columns[key]
+
+    def steps(self, variant: Variant) -> list[Step]:
+        key = id(variant.shape)
+        if key not in self._steps:
+            self._steps[key] = steps_below(self.columns(variant), STEPS)
+        return self._steps[key]
+
+    def boxes(self, variant: Variant, stretches: int) -> list[Box]:
+        """From so many stretches of the piece."""
+        key = id(variant.shape), stretches
+        if key not in self._boxes:
+            self._boxes[key] = boxes_in(self.columns(variant), stretches)
+        return self._boxes[key]
 
 
 @dataclass
@@ -103,27 +124,17 @@ class Relaxed:
         fits = {cp_model.OPTIMAL: True, cp_model.FEASIBLE: True, cp_model.INFEASIBLE: False}.get(status)
         return fits, float(solver.response_proto.deterministic_time)
 
-    def _columns(self, variant: Variant) -> Columns:
-        known, key = self.known.columns, id(variant.shape)
-        if key not in known:
-            known[key] = columns_of(variant.shape.polygon)
-        return known[key]
-
     def _along(self) -> None:
         """What is at each place along the table."""
         cp, model = self.cp, self.model
         layers: dict[int, list[tuple[cp_model.IntervalVar, int]]] = defaultdict(list)
         edges: dict[tuple[float, tuple[int, ...]], list[cp_model.IntervalVar]] = defaultdict(list)
-        steps = {}
         for start, ways, item in zip(self.starts, self.ways, model.items, strict=True):
             for literal, variant in zip(ways, item.variants, strict=True):
                 cp.add(start + floor(variant.width) <= self.length).only_enforce_if(literal)
                 if variant.stays is not None:
                     cp.add(start == floor(variant.stays + 1e-9)).only_enforce_if(literal)
-                key = id(variant.shape)
-                if key not in steps:
-                    steps[key] = steps_below(self._columns(variant), STEPS)
-                for step in steps[key]:
+                for step in self.known.steps(variant):
                     part = cp.new_optional_fixed_size_interval_var(
                         start + step.start, step.end - step.start, literal, ""
                     )
@@ -188,7 +199,6 @@ class Relaxed:
         """Boxes in the pieces do not overlap, in any layer."""
         cp, model = self.cp, self.model
         sides: dict[int, tuple[list[cp_model.IntervalVar], list[cp_model.IntervalVar]]] = defaultdict(lambda: ([], []))
-        boxes = {}
         for start, ways, item in zip(self.starts, self.ways, model.items, strict=True):
             rooms = [room for variant in item.variants if (room := variant.room(model.table)) is not None]
             assert len(rooms) == len(item.variants)
@@ -197,17 +207,14 @@ class Relaxed:
             for literal, variant, room in zip(ways, item.variants, rooms, strict=True):
                 cp.add(across >= floor(room[0])).only_enforce_if(literal)
                 cp.add(across <= floor(room[1] + 1e-9)).only_enforce_if(literal)
-                key = id(variant.shape)
-                if key not in boxes:
-                    boxes[key] = boxes_in(self._columns(variant), self.boxes)
-                for box in boxes[key]:
+                for box in self.known.boxes(variant, self.boxes):
                     along = cp.new_optional_fixed_size_interval_var(start + box.start, box.end - box.start, literal, "")
                     deep = cp.new_optional_fixed_size_interval_var(across + box.low, box.high - box.low, literal, "")
                     for layer in variant.layers:
                         sides[layer][0].append(along)
                         sides[layer][1].append(deep)
-        for along_, deep_ in sides.values():
-            cp.add_no_overlap_2d(along_, deep_)
+        for lengthwise, crosswise in sides.values():
+            cp.add_no_overlap_2d(lengthwise, crosswise)
 
 
 def proved_by_model(

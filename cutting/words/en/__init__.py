@@ -7,7 +7,7 @@ from cutting.words.en.controls import say_suspect
 from cutting.words.en.effects import say_effect
 from cutting.words.en.enough import saving_words
 from cutting.words.en.findings import say_finding
-from cutting.words.en.folds import fold_words, say_fold, section_name
+from cutting.words.en.folds import fold_words, say_cloth_step, say_fold, section_name
 from cutting.words.en.formula import formula
 from cutting.words.en.marks import panel_name
 from cutting.words.en.measures import about_way, measure_name, posture, taking
@@ -46,6 +46,7 @@ __all__ = [
     "rule_name",
     "saving_words",
     "say_answer",
+    "say_cloth_step",
     "say_effect",
     "say_finding",
     "say_fold",

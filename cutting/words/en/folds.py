@@ -36,6 +36,20 @@ FOLDS: dict[str, FoldWords] = {
 }  # fmt: skip
 """Each fold: its name, what it is good for, what is opposite the fold, what its depth is made of, how it is done."""
 
+CLOTH_STEPS = {
+    "edges": "Find the selvedges: the grain runs along them.",
+    "edges_left": "Find the selvedges: the grain runs along them. {selvedge} at each of them stay empty.",
+    "shrink": "Wash or steam it first: it shrinks by {percent} %. Then press it flat.",
+    "press": "Press it flat.",
+    "trim": "Trim the cut end square to the selvedge.",
+    "trim_off": "Trim the cut end square to the selvedge: {trim} are bought for that.",
+    "one_way": "Chalk an arrow at the cut end, the way the print or nap runs.",
+    "next": "Cut the last section off straight across, and fold what is left anew.",
+    "repeat": "Pin the stripes of all layers on each other, every {repeat}.",
+    "creeps": "This cloth creeps: clips along the edges, more pins, paper under it.",
+}
+"""What is done before the first call of a section. Common practice, no source."""
+
 SECTIONS = {"front": "Front", "back": "Back", "rest": "Small parts", "all": "The whole cloth"}
 
 
@@ -54,3 +68,9 @@ def fold_words(fold: str) -> FoldWords:
 def say_fold(fold: str, sizes: Mapping[str, float], unit: Unit) -> str:
     """How to fold; `sizes` are depth, upper and single, in mm."""
     return FOLDS[fold].how.format(**{name: show(mm, unit).text for name, mm in sizes.items()})
+
+
+def say_cloth_step(code: str, sizes: Mapping[str, float], unit: Unit) -> str:
+    """What is done to the cloth before it is chalked; sizes in mm, and a percentage."""
+    texts = {key: f"{size:g}" if key == "percent" else show(size, unit).text for key, size in sizes.items()}
+    return CLOTH_STEPS[code].format(**texts)

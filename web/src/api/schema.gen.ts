@@ -2515,7 +2515,8 @@ export interface components {
         };
         /**
          * LayOut
-         * @description A lay; `repeat_mm` is the length of the cloth's stripe, check or print, 0 where there is none.
+         * @description A lay; `repeat_mm` is the length of the cloth's stripe, check or print, 0 where there is none. A lay that is no
+         *     more than `proof_off_mm` over its bound is the shortest there is: so much a proof leaves off.
          */
         LayOut: {
             /** Bound Mm */
@@ -2534,6 +2535,11 @@ export interface components {
             open_mm: number | null;
             /** Placements */
             placements: components["schemas"]["PlacementOut"][];
+            /**
+             * Proof Off Mm
+             * @default 2.5
+             */
+            proof_off_mm: number;
             /** Repeat Mm */
             repeat_mm: number;
             /** Sections */
@@ -3525,7 +3531,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.14.0
+             * @default 0.14.1
              */
             core: string;
             /** Findings */
@@ -3846,6 +3852,7 @@ export interface components {
          *     `counted` where there are few enough pieces to work out how near the best a lay is.
          *     `part` is what is cut from it: front, back, rest; all where the whole cloth is folded in one way. Places in it are
          *     measured from its own cut end.
+         *     `prepare` is what is done before its first call, in order; `say` of it how it is folded.
          *     `folds_mm` are the depths at which folds are; empty where the fold runs across the cloth, at the beginning, or there
          *     is none.
          */
@@ -3882,6 +3889,11 @@ export interface components {
             name: string;
             /** Part */
             part: string;
+            /**
+             * Prepare
+             * @default []
+             */
+            prepare: string[];
             /** Say */
             say: string;
             /** To Mm */

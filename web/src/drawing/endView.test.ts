@@ -12,6 +12,7 @@ const section = (fold: string, depth_mm: number, layers: [number, number][], fol
   crosswise: fold === "crosswise",
   name: "",
   say: "",
+  prepare: [],
   depth_mm,
   extent_mm: 1000,
   from_mm: 0,

@@ -1,8 +1,21 @@
 import { act, cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
-import type { Garment } from "../../api/orders";
+import { type Garment, useOrder } from "../../api/orders";
+import type { ComponentProps } from "react";
 import { choices, order, plan, show, standIn, trade } from "../../test/shop";
 import { Design, restyled } from "./Design";
+
+const drawn: string[] = [];
+vi.mock("../../ui/chips", async (original) => {
+  const real = await original<typeof import("../../ui/chips")>();
+  return {
+    ...real,
+    Chips: (props: ComponentProps<typeof real.Chips>) => {
+      drawn.push(String(props.legend));
+      return <real.Chips {...props} />;
+    },
+  };
+});
 
 beforeEach(() => localStorage.clear());
 afterEach(() => {
@@ -54,6 +67,20 @@ it("writes two quick choices one after the other, the second on the version of t
   });
   await waitFor(() => expect(kept(memory)).toEqual({ seat: "flat", seat_height: "none" }));
   expect(calls().map((call) => (call.body as unknown as Garment).version)).toEqual([3, 4]);
+});
+
+it("draws only the row anew that was pressed", async () => {
+  workshop();
+  const Page = () => <Design planId="plan-1" order={useOrder("order-1").data!} plan={plan} error={null} />;
+  const { memory } = show(<Page />, [[["order", order.id], order]]);
+  await screen.findByText("Crotch");
+  const before = [...drawn];
+  drawn.length = 0;
+  fireEvent.click(screen.getByRole("radio", { name: "Full" }));
+  await waitFor(() => expect(kept(memory)).toEqual({ seat: "full" }));
+  expect(new Set(before).size).toBeGreaterThan(5);
+  expect(drawn).toContain("Seat");
+  expect(drawn.filter((legend) => legend !== "Seat").length).toBeLessThan(5);
 });
 
 it("puts an allowance into its own set and keeps the others", async () => {

@@ -96,7 +96,7 @@ function Why({ plan, section, unit, named }: WhyProps) {
         </p>
       )}
       {section.bound_steps[0]?.kind === "counted" ? (
-        <Counted />
+        <Counted mm={steps[0]!.mm} unit={unit} />
       ) : steps.length === 1 ? (
         <p>
           {steps[0]!.name}
@@ -126,16 +126,19 @@ function Why({ plan, section, unit, named }: WhyProps) {
 }
 
 /** What was asked of every way to place the pieces along the table. */
-function Counted() {
+function Counted({ mm, unit }: { mm: number; unit: Unit }) {
   return (
     <>
       <p>Every order of the pieces along the cloth was counted through. Each keeps to this:</p>
       <chakra.ul paddingLeft="16">
         <li>at every place, what is there side by side goes into the cloth as it is folded;</li>
         <li>pieces on the fold are one behind the other;</li>
-        <li>pieces that cannot pass each other keep their distance.</li>
+        <li>pieces that cannot pass each other keep their distance;</li>
+        <li>where the pieces are few, rectangles drawn inside them do not overlap.</li>
       </chakra.ul>
-      <p>No order that does is shorter.</p>
+      <p>
+        No order that does is shorter than <Length mm={mm} unit={unit} /> along the table.
+      </p>
     </>
   );
 }

@@ -38,7 +38,7 @@ const laid = {
   pieces: [block("front", 254, 508), block("back", 254, 609.6)],
   lay: {
     sections: [section], placements: [placing("front", 0, 0), placing("back", 660.4, 0)], offcuts: [], repeat_mm: 0,
-    length_mm: 1270, bound_mm: 1219.2, habit_mm: 1300, one_pass_mm: 1290, open_mm: 1000, one_fold_mm: null,
+    length_mm: 1270, bound_mm: 1219.2, proof_off_mm: 2.5, habit_mm: 1300, one_pass_mm: 1290, open_mm: 1000, one_fold_mm: null,
   },
   yardage: { length_mm: 1270, buy_mm: 1371.6, formula: "", can_save: "No lay can save another half yard.", least_buy_mm: 1371.6, cost: null, cost_formula: "", utilisation: 0.5, by_width: [] },
 } as unknown as Plan; // prettier-ignore
@@ -75,7 +75,7 @@ it("says in one line how near the best the lay is, and counts what is proved mea
   cleanup();
   const near = {
     ...laid.lay!,
-    bound_mm: 1267,
+    bound_mm: 1268,
     sections: [{ ...section, bound_steps: [{ ...step("counted", 49.9, "") }] }],
   };
   page({}, {}, { lay: near as unknown as Plan["lay"] });

@@ -28,11 +28,10 @@ export function proofOf(plan: Plan, section: Section): Proof {
   return { steps, times: Math.round(section.bound_mm / steps.reduce((sum, { mm }) => sum + mm, 0)) };
 }
 
-/** The proofs leave off so much, in mm: whole mm are counted. */
-const LEFT_OFF = 4;
+type Near = Pick<Lay, "length_mm" | "bound_mm" | "proof_off_mm">;
 
 /** How much shorter a lay could be at most, in mm; 0 where this is the shortest. */
-export function stillSaves({ length_mm, bound_mm }: Pick<Lay, "length_mm" | "bound_mm">): number {
+export function stillSaves({ length_mm, bound_mm, proof_off_mm }: Near): number {
   const left = length_mm - bound_mm;
-  return left <= LEFT_OFF ? 0 : left;
+  return left <= proof_off_mm ? 0 : left;
 }

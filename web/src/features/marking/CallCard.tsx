@@ -10,6 +10,7 @@ import { day } from "../../ui/day";
 import { Length } from "../../ui/length";
 import { Unworkable } from "../../ui/findings";
 import { Press } from "../../ui/press";
+import { Prepare } from "./Section";
 import { Table } from "./Table";
 import { words } from "./words";
 
@@ -139,13 +140,12 @@ function OnEachPage({ head, children }: { head: string; children: ReactNode }) {
 
 type Section = NonNullable<Plan["lay"]>["sections"][number];
 
-/** How the cloth is folded for the calls that follow. */
+/** How the cloth is prepared for the calls that follow. */
 function FoldSo({ section, anew }: { section: Section; anew: boolean }) {
   return (
-    <chakra.p marginTop={anew ? "16" : "0"}>
-      {section.part !== "all" && <b>{section.cut}. </b>}
-      {anew && `${words.cutOff} `}
-      {section.say} {section.layers.length === 1 ? words.open : words.folded}
-    </chakra.p>
+    <Box marginTop={anew ? "16" : "8"} css={{ breakInside: "avoid" }}>
+      <b>{section.part === "all" ? words.prepare : `${section.cut}: ${words.prepare.toLowerCase()}`}</b>
+      <Prepare section={section} />
+    </Box>
   );
 }

@@ -19,7 +19,21 @@ export function under(plan: Plan, call: number): boolean {
   return plan.lay?.placements[placing]?.under ?? false;
 }
 
-/** How the cloth is folded before its first call; in sections, what is cut off first. */
+/** What is done to the cloth before the first call of a section, one thing after the other. */
+export function Prepare({ section }: { section: Section }) {
+  return (
+    <>
+      <chakra.ol paddingLeft="24" display="grid" gap="4" marginBlock="8">
+        {section.prepare.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </chakra.ol>
+      <p>{section.layers.length === 1 ? words.open : words.folded}</p>
+    </>
+  );
+}
+
+/** How the cloth is prepared before the first call of its section. */
 export function Refold({ plan, section, unit }: { plan: Plan; section: Section; unit: Unit }) {
   const { sections } = plan.lay!;
   const number = sections.indexOf(section);
@@ -30,13 +44,11 @@ export function Refold({ plan, section, unit }: { plan: Plan; section: Section; 
           <b>
             Section {number + 1} of {sections.length}, {section.cut.toLowerCase()}:{" "}
             <Length mm={section.to_mm - section.from_mm} unit={unit} /> of cloth.
-          </b>{" "}
-          {number > 0 && words.cutOff}
+          </b>
         </p>
       )}
-      <p>
-        {section.say} {section.layers.length === 1 ? words.open : words.folded}
-      </p>
+      <b>{words.prepare}</b>
+      <Prepare section={section} />
     </Box>
   );
 }

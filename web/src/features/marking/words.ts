@@ -10,7 +10,7 @@ export const words = {
   done: "All marks are chalked.",
   waits: "Do not cut this line yet: it waits until the back is traced.",
   noLay: "There is no lay on this cloth, so the marks have no place on it. The calls still hold.",
-  cutOff: "Cut the last section off straight across, and fold what is left anew.",
+  prepare: "Before you chalk",
   under: "Another layer is over this piece: fold it back before you chalk, or cut what is on it first.",
   tools: {
     far: "Far view",
