@@ -110,7 +110,8 @@ def test_steps() -> list[Step]:
 
     def pytest(name: str, *words: str) -> Step:
         # Each has a database of its own: they run side by side.
-        return Step(name, [PYTHON, "-m", "pytest", "-q", *words], more={"PLAVET_TEST_DATABASE": f"test_{name}"})
+        command = [PYTHON, "-m", "pytest", "-q", "--durations=12", *words]
+        return Step(name, command, more={"PLAVET_TEST_DATABASE": f"test_{name}"})
 
     slow, whole = ([f"tests/cutting/{name}" for name in names] for names in (SLOW, WHOLE))
     found = sorted((ROOT / "tests/cutting").rglob("test_*.py"))

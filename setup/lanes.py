@@ -1,6 +1,6 @@
 """Steps run side by side: what each said, and how long it took.
 
-Two more at a time than there are cores: browsers and queues wait most of their time.
+One more at a time than there are cores: browsers and queues wait most of their time.
 """
 
 import os
@@ -60,7 +60,7 @@ def run_side_by_side(steps: Sequence[Step], environment: Mapping[str, str]) -> l
                 words = " ".join(part.removeprefix(f"{ROOT}/") for part in step.command)
                 print(f"$ {words}\n{run.stdout}", flush=True)
 
-    lanes = [threading.Thread(target=lane) for _ in range(min(MOST, (os.cpu_count() or 1) + 2))]
+    lanes = [threading.Thread(target=lane) for _ in range(min(MOST, (os.cpu_count() or 1) + 1))]
     for one in lanes:
         one.start()
     for one in lanes:

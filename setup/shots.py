@@ -14,7 +14,6 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("bench", None, "/", "Add an order"),
     ("measure", CHOIR, "measure", "Read off the tape"),
     ("design", CHOIR, "design", "Finished with"),
-    ("design-jumpsuit", SUIT, "design", "Neck and opening"),
     ("others", TWO, "others", "To buy for all"),
     ("cloth", CHOIR, "cloth", "Cloth to buy"),
     ("mark", CHOIR, "mark?call=11", "Crotch point"),
@@ -25,6 +24,7 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("client", None, "/clients/first", "Everything about"),
     ("shelf", None, "/shelf", "Navy twill"),
     ("people", None, "/people", "Invite somebody"),
+    ("settings", None, "/settings", "Seam allowances"),
     ("methods", None, "/methods", "Where they differ"),
     ("practice", None, "/practice?method=quarter-hip&style=straight-trousers", "Show the rule"),
 ]

@@ -15,11 +15,22 @@ class UnscopedReadError(RuntimeError):
 
 
 class Workshop(models.Model):
-    """One tailor's business. Nothing of one workshop is ever seen by another."""
+    """One tailor's business. Nothing of one workshop is ever seen by another.
+
+    `heading` is printed over its cards; `paper` is what they are printed on. `allowances` are its usual seam allowances
+    as typed, by kind of garment and edge. Without a `time_zone` a page has the days of its device, the server those of
+    UTC. `turning_to` is the unit that its lengths are being written out for.
+    """
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     name = models.CharField(max_length=120)
     unit = models.CharField(max_length=2, choices=[("in", "inches"), ("cm", "centimetres")], default="in")
+    turning_to = models.CharField(max_length=2, blank=True)
+    heading = models.CharField(max_length=200, blank=True)
+    time_zone = models.CharField(max_length=40, blank=True)
+    currency = models.CharField(max_length=8, blank=True)
+    paper = models.CharField(max_length=6, default="A4")
+    allowances = models.JSONField(default=dict, blank=True)
 
     def __str__(self) -> str:
         return self.name
@@ -34,6 +45,8 @@ class User(AbstractUser):
     era = models.PositiveIntegerField(
         default=0, help_text="grows when somebody is let go or leaves everywhere: older sessions end"
     )
+    light = models.CharField(max_length=6, default="system", help_text="day, dim, or as the system has it")
+    single_keys = models.BooleanField(default=True, help_text="whether a key by itself does something")
     REQUIRED_FIELDS: ClassVar[list[str]] = []
 
     def _get_session_auth_hash(self, secret: str | None = None) -> str:

@@ -16,6 +16,7 @@ RIGHTS: dict[str, tuple[str, ...]] = {
     "practise": ("owner", "cutter", "apprentice", "sewer"),
     "remove": ("owner",),
     "people": ("owner",),
+    "workshop": ("owner",),
 }
 """What each right is held by. Everybody of a workshop reads its orders, sheets, plans and marks."""
 

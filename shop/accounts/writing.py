@@ -8,7 +8,7 @@ from django.db.models import QuerySet
 from django.forms.models import model_to_dict
 from django.http import Http404
 
-from shop.accounts.models import User, WorkshopRow
+from shop.accounts.models import User, Workshop, WorkshopRow
 from shop.errors import ShopError
 
 Row = TypeVar("Row", bound=WorkshopRow)
@@ -46,6 +46,25 @@ class FullError(ShopError):
 
     def __init__(self, most: int, what: str):
         super().__init__(f"There are {most:,} {what} already, more are not kept. Take off what is not needed.")
+
+
+class TurningError(ShopError):
+    """The workshop's unit is being changed: a length without a unit could be read as either."""
+
+    status = 409
+    code = "turning"
+
+    def __init__(self) -> None:
+        super().__init__(
+            "The workshop's unit is being changed. Wait a moment and try again: what you typed is still here."
+        )
+
+
+def unit_for_writing(workshop: Workshop) -> str:
+    """The unit of lengths that are typed without one. Raises TurningError while it is being changed."""
+    if workshop.turning_to:
+        raise TurningError
+    return workshop.unit
 
 
 def check_room(rows: QuerySet[Any], most: int) -> None:

@@ -8,7 +8,21 @@ from ninja.security import SessionAuth
 
 from shop.api import errors
 from shop.api.incoming import Incoming
-from shop.api.routers import chalk, clients, design, group, lays, orders, people, practice, session, sheets, shelf, tape
+from shop.api.routers import (
+    chalk,
+    clients,
+    design,
+    group,
+    house,
+    lays,
+    orders,
+    people,
+    practice,
+    session,
+    sheets,
+    shelf,
+    tape,
+)
 
 
 class DescribedAPI(NinjaAPI):
@@ -35,6 +49,7 @@ api.add_router("", sheets.router)
 api.add_router("", orders.router)
 api.add_router("", design.router)
 api.add_router("", group.router)
+api.add_router("", house.router)
 api.add_router("", lays.router)
 api.add_router("", chalk.router)
 api.add_router("", people.router)

@@ -5,6 +5,7 @@ from typing import Any
 
 from cutting.kinds import KINDS, PAIRS, all_styles, kind_of
 from cutting.lengths import read, show
+from shop.bridge.house import LENGTHS, choices_in, length_in
 from shop.bridge.words import as_unit, words
 
 MOST = 6
@@ -19,7 +20,11 @@ CLOTH = {
 
 def differences(was: dict[str, Any], now: dict[str, Any], unit: str) -> list[str]:
     """Each difference as "hip: 39 before, 39 1/2 now"; of many the first ones and how many more there are."""
-    told = [
+    turned = was["unit"] != now["unit"]
+    if turned:
+        was, now = (_written_out(job) for job in (was, now))
+    told = [_changed("unit", was["unit"], now["unit"])] if turned else []
+    told += [
         _changed(words().measure_name(key), *(size and _length(size, unit) for size in (one, other)))
         for key, one, other in _apart(was["measurements"], now["measurements"])
     ]
@@ -32,6 +37,23 @@ def differences(was: dict[str, Any], now: dict[str, Any], unit: str) -> list[str
     if was.get("others", []) != now.get("others", []):
         told.append("the outfits of the others on this cloth")
     return told if len(told) <= MOST else [*told[: MOST - 1], f"and {len(told) - MOST + 1} more"]
+
+
+def _written_out(job: dict[str, Any]) -> dict[str, Any]:
+    """A job with the unit of every length, to be compared with one in the other unit."""
+    unit = job["unit"]
+
+    def cloth(fields: dict[str, Any] | None) -> dict[str, Any] | None:
+        return fields and {
+            key: length_in(value, unit) if key in LENGTHS and value else value for key, value in fields.items()
+        }
+
+    garments = [
+        choices_in(one, unit) | {"choices": choices_in(one.get("choices") or {}, unit)} for one in job["garments"]
+    ]
+    sizes = {key: length_in(size, unit) for key, size in job["measurements"].items()}
+    cloths = {part: cloth(job.get(part)) for part in ("cloth", "other_cloth")}
+    return job | cloths | {"measurements": sizes, "garments": garments}
 
 
 def shorter(was_mm: float, now_mm: float, unit: str) -> str:

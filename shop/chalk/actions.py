@@ -7,7 +7,7 @@ from django.utils import timezone
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import add, check_room, locked, own
+from shop.accounts.writing import add, check_room, locked, own, unit_for_writing
 from shop.bridge.controls import NOT_CUT_MM, read_tape
 from shop.bridge.stock import length_text
 from shop.chalk.models import Chalking, TapeReading, Tick
@@ -121,7 +121,7 @@ def read_control_tape(
         if tape >= len(made):
             raise ChalkError("This piece has no such control tape. Read the page again.")
         called = made[tape].mm
-        mm = read_tape(typed, actor.workshop.unit) if typed else called
+        mm = read_tape(typed, unit_for_writing(actor.workshop)) if typed else called
         check_room(TapeReading.of(actor.workshop).filter(chalking=row), MOST_TICKS)
         add(TapeReading(
             id=id, workshop=actor.workshop, changed_by=actor, chalking=row, garment=garment, panel=panel, tape=tape,

@@ -5,7 +5,7 @@ from uuid import UUID
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import put_row
+from shop.accounts.writing import put_row, unit_for_writing
 from shop.bridge.drafting import check_part
 from shop.cloths.models import Cloth, ShelfCloth
 
@@ -34,7 +34,7 @@ def put_cloth(*, actor: User, id: UUID, version: int, **fields: Any) -> Cloth:
     """Make or change a cloth. Raises CoreRefusal where a number cannot be a cloth's."""
     allow(actor, "orders")
     fields = LATER | {"sections": {}} | fields
-    check_part(actor.workshop.unit, cloth=job_part(fields))
+    check_part(unit_for_writing(actor.workshop), cloth=job_part(fields))
     return put_row(Cloth, actor=actor, id=id, version=version, **fields)
 
 
@@ -43,7 +43,7 @@ def put_shelf_cloth(*, actor: User, id: UUID, version: int, name: str, form: str
     allow(actor, "orders")
     removed = fields.pop("removed", False)
     fields = LATER | fields
-    check_part(actor.workshop.unit, cloth=job_part(fields | {"fold": "auto", "sections": {}}))
+    check_part(unit_for_writing(actor.workshop), cloth=job_part(fields | {"fold": "auto", "sections": {}}))
     return put_row(
         ShelfCloth, actor=actor, id=id, version=version, name=name, form=form, removed=removed, **fields
     )  # fmt: skip

@@ -10,9 +10,10 @@ from django.db.models import F
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import add, check_room, own, put_row
+from shop.accounts.writing import add, check_room, own, put_row, unit_for_writing
 from shop.bridge.designing import first_method, styles_of
 from shop.bridge.drafting import check_part, job_garment, starts_from
+from shop.bridge.house import allowances_for
 from shop.bridge.problems import CoreRefusal
 from shop.clients.models import Client, Sheet
 from shop.clients.sheets import OtherClientError
@@ -79,7 +80,9 @@ def put_house_rule(
     """
     allow(actor, "orders")
     style = styles_of(method)[0]
-    check_part(actor.workshop.unit, garment={"id": "rule", "style": style, "method": method, "choices": choices})
+    check_part(
+        unit_for_writing(actor.workshop), garment={"id": "rule", "style": style, "method": method, "choices": choices}
+    )
     with transaction.atomic():
         row = put_row(
             HouseRule, actor=actor, id=id, version=version, name=name, method=method, choices=choices,
@@ -102,10 +105,13 @@ def put_garment(
     """
     allow(actor, "orders")
     method = method or first_method(style)
-    check_part(actor.workshop.unit, garment=job_garment(name, style, method, choices))
+    check_part(unit_for_writing(actor.workshop), garment=job_garment(name, style, method, choices))
     if version == 0 and not choices:
         choices = _usual_choices(actor, style, method) or starts_from(style, method)
-        check_part(actor.workshop.unit, garment=job_garment(name, style, method, choices))
+        house = allowances_for(style, actor.workshop.allowances)
+        if house and "allowances" not in choices:
+            choices = choices | {"allowances": house}
+        check_part(unit_for_writing(actor.workshop), garment=job_garment(name, style, method, choices))
     order_id = own(Order, actor, order).id
     with transaction.atomic():
         row = put_row(
@@ -143,7 +149,8 @@ def _usual_choices(actor: User, style: str, method: str) -> dict[str, Any]:
         return {}
     try:
         check_part(
-            actor.workshop.unit, garment={"id": "rule", "style": style, "method": method, "choices": rule.choices}
+            unit_for_writing(actor.workshop),
+            garment={"id": "rule", "style": style, "method": method, "choices": rule.choices},
         )
     except CoreRefusal:
         return {}

@@ -6,7 +6,7 @@ from django.db import transaction
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import add, locked, own
+from shop.accounts.writing import add, locked, own, unit_for_writing
 from shop.bridge.stock import as_length, length_text, what_is_left
 from shop.cloths.actions import SHELF, put_cloth
 from shop.cloths.models import Cloth, ShelfCloth
@@ -65,7 +65,7 @@ def cut(*, actor: User, id: UUID, order: UUID, length_mm: float) -> Cut:
         if cut_for(actor, row.id) is not None:
             raise ShelfError("Its cloth is cut already.")
         held = ShelfCloth.of(actor.workshop).select_for_update().get(pk=row.shelf_id)
-        unit = actor.workshop.unit
+        unit = unit_for_writing(actor.workshop)
         left = what_is_left(held.length, length_mm, unit) if held.length else ""
         if left is None:
             raise ShelfError(

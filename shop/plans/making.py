@@ -38,21 +38,27 @@ def plan_together(*, actor: User, order: Order) -> PlanRun:
 def job_together(actor: User, order: Order) -> tuple[dict[str, Any], list[str]]:
     """The job of a group's cloth, and the ids of the other orders that are cut from it."""
     others = together(actor, order)
+    return joined(actor, job_of(actor, order), others), [str(one.order.id) for one in others]
+
+
+def joined(actor: User, own: dict[str, Any], others: Sequence[WholeOrder]) -> dict[str, Any]:
+    """An order's job with the outfits of others on the same cloth."""
     outfits = []
     for one in others:
         job = job_from(actor, one)
         outfits.append({"id": outfit_id(one.order), "measurements": job["measurements"], "garments": job["garments"]})
-    job = job_of(actor, order) | ({"others": outfits} if outfits else {})
-    return job, [str(one.order.id) for one in others]
+    return own | ({"others": outfits} if outfits else {})
+
+
+ONE_CLOTH = ("kind", "colour", "width")
+"""Cloths that are the same in this are laid as one."""
 
 
 def together(actor: User, order: Order) -> list[WholeOrder]:
     """The other orders of its group that are planned as they stand and have the same cloth, by the clients' names."""
     cloth = order.cloth
-    alike = members(actor, order).exclude(pk=order.pk).filter(
-        cloth__kind=cloth.kind, cloth__colour=cloth.colour, cloth__width=cloth.width
-    )  # fmt: skip
-    wholes = whole_orders(actor, list(alike))
+    same = {f"cloth__{key}": getattr(cloth, key) for key in ONE_CLOTH}
+    wholes = whole_orders(actor, list(members(actor, order).exclude(pk=order.pk).filter(**same)))
     stored = stored_plans(actor, {one.order.id: hash_of(job_from(actor, one)) for one in wholes})
     return [one for one in wholes if one.order.id in stored]
 

@@ -2,6 +2,7 @@
 
 import hashlib
 import json
+from collections.abc import Collection
 from dataclasses import dataclass
 from datetime import timedelta
 from typing import Any, Literal
@@ -117,6 +118,12 @@ def _chosen(workshop: Workshop, own: dict[UUID, Chosen]) -> dict[UUID, Chosen]:
         ):
             chosen[plan] = Chosen(id, lay_mm, length_mm, findings or [])
     return chosen
+
+
+def searching(actor: User, orders: Collection[UUID]) -> int:
+    """How many searches for a shorter lay of these orders' plans are queued or running."""
+    open_ = LayRun.of(actor.workshop).filter(state__in=(LayRun.QUEUED, LayRun.RUNNING), kind=LayRun.SHORTER)
+    return open_.filter(plan_run__order__in=orders).count()
 
 
 @dataclass(frozen=True)

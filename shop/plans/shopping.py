@@ -13,6 +13,7 @@ from shop.orders.group import members
 from shop.orders.models import Order
 from shop.orders.whole import WholeOrder, whole_orders
 from shop.plans.job import hash_of, job_from
+from shop.plans.making import ONE_CLOTH, joined
 from shop.plans.queries import StoredPlan, stored_plans
 
 
@@ -52,6 +53,25 @@ def table(actor: User, order: Order) -> list[Member]:
     plans = _plans(actor, wholes, "main")
     others = _plans(actor, [one for one in wholes if one.other_cloth is not None], "other")
     return [Member(one, plans.get(one.order.id), others.get(one.order.id)) for one in wholes]
+
+
+def on_one_cloth(actor: User, order: Order, rows: list[Member]) -> dict[str, Any] | None:
+    """What the order's cloth takes where all that are planned with the same cloth are laid on it together; None where
+    that was not laid as they stand. `rows` are everybody of its group.
+    """
+    cloth = order.cloth
+    own = next(row.whole for row in rows if row.order.id == order.id)
+    others = [
+        row.whole for row in rows
+        if row.plan is not None and row.order.id != order.id
+        and all(getattr(row.order.cloth, key) == getattr(cloth, key) for key in ONE_CLOTH)
+    ]  # fmt: skip
+    job = joined(actor, job_from(actor, own), others)
+    plan = stored_plans(actor, {order.id: hash_of(job)}).get(order.id) if others else None
+    if plan is None or plan.length_mm is None:
+        return None
+    need = bought(plan.length_mm, actor.workshop.unit, cloth.unit_of_sale, cloth.price)
+    return {"orders": 1 + len(others), "length_mm": plan.length_mm, **need}
 
 
 def _plans(actor: User, wholes: list[WholeOrder], cut_from: str) -> dict[UUID, StoredPlan]:

@@ -54,8 +54,8 @@ def improve_lay(*, lay_run: str) -> None:
 @app.periodic(cron="* * * * *")
 @app.task(name="take_up_again", queue="lay", queueing_lock="take_up_again")
 async def take_up_again(timestamp: int, silent: float = 30) -> None:
-    """Put the searches of workers that were killed back on the queue: those without a sign of life for `silent` s."""
-    for job in await app.job_manager.get_stalled_jobs(queue="lay", seconds_since_heartbeat=silent):
+    """Put what workers that were killed had begun back on the queue: those without a sign of life for `silent` s."""
+    for job in await app.job_manager.get_stalled_jobs(seconds_since_heartbeat=silent):
         await app.job_manager.retry_job(job)
 
 

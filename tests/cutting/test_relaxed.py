@@ -68,7 +68,7 @@ def test_steps_and_boxes_are_within_the_piece_wherever_it_starts(body, made, alo
         assert piece.panel not in ("front", "back", "leg") or sum(one.area for one in grid) >= 0.5 * whole.area
 
 
-@settings(max_examples=many(10))
+@settings(max_examples=many(6))
 @given(bodies(), asks(), st.integers(45, 70), st.sampled_from(list(FOLDS)), st.booleans(), st.integers(1, 9))
 def test_no_lay_is_shorter_than_what_is_proved(body, made, inches, fold, one_way, seed):
     """The habit, one pass, and what a search comes to; also where a piece of the last lay is pinned."""

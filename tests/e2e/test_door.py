@@ -23,7 +23,7 @@ def test_a_wrong_password_is_said_and_the_name_stays(page):
 
 def test_ones_own_password_is_changed_and_every_session_ended(inside: Page):
     page = inside
-    page.get_by_role("link", name="Me", exact=True).click()
+    page.get_by_role("link", name="Settings", exact=True).click()
     page.get_by_label("Password now").fill("not this one")
     page.get_by_label("New password").fill("seven tables and a bench")
     page.keyboard.press("Enter")
@@ -31,7 +31,7 @@ def test_ones_own_password_is_changed_and_every_session_ended(inside: Page):
     page.get_by_label("Password now").fill(people.OWNER_PASSWORD)
     expect(page.get_by_label("New password")).to_have_value("seven tables and a bench")
     page.get_by_role("button", name="Change the password").click()
-    expect(page.get_by_role("status")).to_contain_text("It is changed.")
+    expect(page.get_by_role("status").filter(has_text="It is changed.")).to_be_visible()
     page.get_by_role("button", name="Leave on every device").click()
     page.get_by_label("User name").fill(people.OWNER_NAME)
     page.get_by_label("Password").fill("seven tables and a bench")
@@ -48,7 +48,7 @@ def test_ones_own_password_is_changed_and_every_session_ended(inside: Page):
 
 def test_with_a_second_step_the_app_is_asked_too(inside: Page):
     page = inside
-    page.goto("/me")
+    page.goto("/settings")
     page.get_by_role("button", name="Turn it on").click()
     secret = page.locator("code").inner_text().replace(" ", "")
     page.get_by_label("Code of your app").fill(f"{totp(b32decode(secret)):06d}")

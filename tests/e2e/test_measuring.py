@@ -41,7 +41,7 @@ def test_a_trouser_session_by_keyboard_with_a_slip_caught(inside: Page):
     page.keyboard.type("11 3/4")
     page.keyboard.press("Enter")
     doubted = page.get_by_role("alert")
-    expect(doubted).to_contain_text("The thigh of 11 3/4 in does not fit")
+    expect(doubted).to_contain_text("The thigh of 11 3/4″ does not fit")
     expect(doubted).to_contain_text("Measure again?")
     expect(point(page, "Thigh")).to_be_visible()
     expect(entry(page)).to_be_focused()
@@ -111,7 +111,7 @@ def test_a_point_by_another_way_and_from_trousers_that_fit(inside: Page):
     entry(page).press("Tab")
     page.get_by_role("button", name=re.compile("^rise, seated")).click()
     page.get_by_text("Another way").click()
-    expect(page.get_by_text("hip / 4 = 40 / 4")).to_be_visible()
+    expect(page.get_by_text("hip ÷ 4 = 40 ÷ 4")).to_be_visible()
 
 
 def test_every_point_of_the_whole_set_is_drawn_with_its_tape(inside: Page):

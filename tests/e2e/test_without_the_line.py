@@ -28,7 +28,7 @@ def log_in(page: Page) -> None:
 
 def opened(page: Page) -> str:
     """The device is told to keep, and an order is opened on Mark; its address."""
-    page.get_by_role("link", name="Me", exact=True).click()
+    page.get_by_role("link", name="Settings", exact=True).click()
     page.get_by_role("button", name="Keep opened orders on this device").click()
     page.get_by_role("button", name="Keep nothing on this device").wait_for()
     page.evaluate("() => navigator.serviceWorker.ready.then(() => null)")
@@ -90,7 +90,7 @@ def test_an_opened_order_goes_on_while_the_server_is_gone(browser: Browser, tran
         assert {one.chalking_id for one in ticks} == {chalked.id}
         assert page.evaluate(HELD, "plavet-outbox") == []
         page.goto(mark)
-        expect(page.get_by_text("A newer plan differs: hip: 41 in before, 41 1/2 in now")).to_be_visible()
+        expect(page.get_by_text("A newer plan differs: hip: 41″ before, 41 1/2″ now")).to_be_visible()
         page.get_by_role("button", name="Leave").click()
         page.get_by_label("User name").wait_for()
         assert page.evaluate(HELD, "plavet-answers") == []

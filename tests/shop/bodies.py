@@ -92,6 +92,9 @@ def bodies_for(owner, order):
         },
         ("PUT", f"/tape-readings/{uuid4()}"): {"chalk": chalk, "garment": "trousers", "panel": "front", "tape": 0},
         ("PUT", f"/ticks/{uuid4()}"): tick | {"call": 1},
+        ("PATCH", "/workshop"): {"heading": "Quay 3"},
+        ("PUT", "/workshop/unit"): {"unit": "in"},
+        ("PATCH", "/session/own"): {"light": "dim"},
     }
 
 

@@ -314,7 +314,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "cloths": {"kind": "x", "colour": "#000000", "width": "150", "fold": "open"},
         "readings": {"sheet": rows["sheets"], "key": "hip", "typed": "100"}, "lay-runs": {"plan": made["id"]},
         "corrections": {"sheet": rows["sheets"]}, "overrulings": {"sheet": rows["sheets"], "key": "hip"},
-        "flat": {"key": "hip", "typed": "20", "unit": "in"}, "drafts": {"key": "trousers.crotch_depth", "typed": "10"}, "book": {"text": ""}, "people": {"role": "sewer"},
+        "workshop": {"unit": "cm"}, "flat": {"key": "hip", "typed": "20", "unit": "in"}, "drafts": {"key": "trousers.crotch_depth", "typed": "10"}, "book": {"text": ""}, "people": {"role": "sewer"},
         "invitations": {"name": "Ivo", "role": "owner"}, "password-links": {"person": rows["people"]}, "house-rules": {"name": "x", "method": "half-thigh", "choices": {}},
     }  # fmt: skip
     secret = ids_in([rows, made["id"]], set())

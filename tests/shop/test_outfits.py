@@ -252,6 +252,13 @@ def test_all_that_are_planned_lie_on_one_cloth(owner, new_id):
     assert {mark["garment"] for mark in shown["plan"]["marks"]} >= {"trousers", f"{second}.trousers"}
     assert shown["plan"]["lay"]["length_mm"] < 2 * planned(owner, order)["lay"]["length_mm"] + 1
     assert all_on_one(owner, order)["id"] == shown["id"]
+    group = owner.get(f"/orders/{order['id']}/group")
+    assert (group["together"]["orders"], group["searching"]) == (2, 0)
+    assert group["together"]["length_mm"] == pytest.approx(shown["plan"]["yardage"]["length_mm"], abs=0.01)
+    assert group["together"]["length_mm"] < sum(one["length_mm"] for one in group["members"] if one["length_mm"])
+    assert owner("POST", f"/plans/{shown['id']}/search")[0] == 200
+    assert owner.get(f"/orders/{order['id']}/group")["searching"] == 1
+    assert owner.get(f"/orders/{ylva['id']}/group")["together"] is None, "laid with other pieces first"
 
 
 def test_who_is_erased_leaves_no_plan_of_several(owner, new_id):

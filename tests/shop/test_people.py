@@ -76,6 +76,9 @@ def test_every_write_asks_for_its_right(team, order, new_id):
         ("people", "GET", "/people", None),
         ("people", "PUT", f"/invitations/{new_id()}", {"name": "Ivo", "role": "sewer"}),
         ("people", "PUT", f"/password-links/{new_id()}", {"person": str(User.objects.get(username="a-sewer").id)}),
+        ("workshop", "GET", "/workshop", None),
+        ("workshop", "PATCH", "/workshop", {"currency": "kr"}),
+        ("workshop", "PUT", "/workshop/unit", {"unit": "in"}),
         ("people", "PUT", f"/people/{User.objects.get(username='a-cutter').id}", {"role": "cutter"}),
     ]  # fmt: skip
     for right, method, path, body in writes:

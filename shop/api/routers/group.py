@@ -10,8 +10,8 @@ from shop.api.incoming import Day
 from shop.api.routers.orders import OrderOut, order_out
 from shop.clients import seen
 from shop.orders import group, queries
-from shop.plans.queries import StoredPlan
-from shop.plans.shopping import shopping, table
+from shop.plans.queries import StoredPlan, searching
+from shop.plans.shopping import on_one_cloth, shopping, table
 
 router = Router(tags=["group"])
 
@@ -62,8 +62,24 @@ class NotionBought(Schema):
     length_mm: float | None
 
 
+class TogetherOut(Schema):
+    """The cloth of so many orders that are laid on it together, as they stand."""
+
+    orders: int
+    length_mm: float
+    buy_mm: float
+    cost: str | None
+    sold_in: str
+
+
 class GroupOut(Schema):
+    """`together` where this order and others are laid on one cloth; `searching` how many of their plans are looked
+    through for a shorter lay now.
+    """
+
     members: list[MemberOut]
+    together: TogetherOut | None
+    searching: int
     cloths: list[ClothBought]
     notions: list[NotionBought]
 
@@ -95,9 +111,11 @@ def give_to_all(request: HttpRequest, id: UUID) -> SpreadOut:
 @router.get("/orders/{id}/group", response=GroupOut)
 def order_group(request: HttpRequest, id: UUID) -> GroupOut:
     """The order's group; the order alone where it has none."""
-    rows = table(person(request), queries.order(person(request), id))
-    bought = shopping(person(request), rows)
-    seen.note(person(request), {row.order.client_id for row in rows}, "measures")
+    actor = person(request)
+    order = queries.order(actor, id)
+    rows = table(actor, order)
+    bought, together = shopping(actor, rows), on_one_cloth(actor, order, rows)
+    seen.note(actor, {row.order.client_id for row in rows}, "measures")
     return GroupOut(
         members=[
             MemberOut(
@@ -108,6 +126,8 @@ def order_group(request: HttpRequest, id: UUID) -> GroupOut:
             )
             for row in rows
         ],
+        together=TogetherOut(**together) if together else None,
+        searching=searching(actor, [row.order.id for row in rows]),
         cloths=[ClothBought(**one) for one in bought.cloths], notions=[NotionBought(**one) for one in bought.notions],
     )  # fmt: skip
 

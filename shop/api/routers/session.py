@@ -41,6 +41,13 @@ class Me(Schema):
     unit: str
     role: str
     rights: list[str]
+    turning_to: str = Field(description="the unit the workshop is being changed to; empty where it is not")
+    heading: str
+    time_zone: str
+    currency: str
+    paper: str
+    light: str
+    single_keys: bool
 
 
 def me_of(user: User) -> Me:
@@ -48,7 +55,9 @@ def me_of(user: User) -> Me:
     return Me(
         id=str(user.pk),
         name=user.first_name or user.username, workshop=user.workshop.name, unit=user.workshop.unit, role=user.role,
-        rights=rights_of(user),
+        rights=rights_of(user), turning_to=user.workshop.turning_to, heading=user.workshop.heading,
+        time_zone=user.workshop.time_zone, currency=user.workshop.currency, paper=user.workshop.paper,
+        light=user.light, single_keys=user.single_keys,
     )  # fmt: skip
 
 

@@ -8,12 +8,17 @@ type Schemas = components["schemas"];
 export type Group = Schemas["GroupOut"];
 export type Member = Schemas["MemberOut"];
 
+/** While lays are searched the table is read anew so often, in ms. */
+const SEARCHED = 3000;
+
 const path = (id: string) => ({ params: { path: { id } } });
 
 export const useGroup = (order: string) =>
   useQuery({
     queryKey: ["group", order],
     queryFn: () => answered(server.GET("/api/orders/{id}/group", path(order))),
+    // While shorter lays are looked for, what they bring is shown.
+    refetchInterval: ({ state }) => (state.data?.searching ? SEARCHED : false),
   });
 
 /** What can be done with the group of an order; after each the table is read anew. */
@@ -57,11 +62,13 @@ export function useGroupWrites(order: string) {
       const refused: Record<string, string> = {};
       for (const { order: id, lined } of members) {
         try {
-          await answered(server.POST("/api/orders/{id}/plan", path(id)));
-          if (lined)
-            await answered(
-              server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth: "other" } } }),
+          for (const cloth of lined ? (["main", "other"] as const) : (["main"] as const)) {
+            const made = await answered(
+              server.POST("/api/orders/{id}/plan", { params: { path: { id }, query: { cloth } } }),
             );
+            // Its lay is looked through by itself, as that of every plan; who may not ask for it does without.
+            await answered(server.POST("/api/plans/{id}/search", path(made.id))).catch(() => undefined);
+          }
         } catch (error) {
           refused[id] = inWords(error as Error);
         }

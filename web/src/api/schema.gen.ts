@@ -1121,6 +1121,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Put Own
+         * @description Change what is given of one's own.
+         */
+        patch: operations["shop_api_routers_house_put_own"];
+        trace?: never;
+    };
     "/api/session/password": {
         parameters: {
             query?: never;
@@ -1487,6 +1507,51 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workshop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Workshop
+         * @description What the workshop has settled.
+         */
+        get: operations["shop_api_routers_house_workshop"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Settle
+         * @description Change what is given, and nothing else.
+         */
+        patch: operations["shop_api_routers_house_settle"];
+        trace?: never;
+    };
+    "/api/workshop/unit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Turn
+         * @description Change the unit of everything that is typed without one from now on. What was typed before gets its unit written
+         *     out, on the queue; until that is done no length is written.
+         */
+        put: operations["shop_api_routers_house_turn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1521,6 +1586,20 @@ export interface components {
              * Format: date
              */
             promised_on: string;
+        };
+        /**
+         * AllowanceOut
+         * @description An edge whose allowance a workshop may have of its own, by its kind of garment.
+         */
+        AllowanceOut: {
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Kind Name */
+            kind_name: string;
+            /** Name */
+            name: string;
         };
         /**
          * BegunOut
@@ -2344,7 +2423,11 @@ export interface components {
             /** With */
             with_: string;
         };
-        /** GroupOut */
+        /**
+         * GroupOut
+         * @description `together` where this order and others are laid on one cloth; `searching` how many of their plans are looked
+         *     through for a shorter lay now.
+         */
         GroupOut: {
             /** Cloths */
             cloths: components["schemas"]["ClothBought"][];
@@ -2352,6 +2435,9 @@ export interface components {
             members: components["schemas"]["MemberOut"][];
             /** Notions */
             notions: components["schemas"]["NotionBought"][];
+            /** Searching */
+            searching: number;
+            together: components["schemas"]["TogetherOut"] | null;
         };
         /**
          * HandIn
@@ -2375,6 +2461,66 @@ export interface components {
             pins: number[];
             /** Placements */
             placements: components["schemas"]["PlacementIn"][];
+        };
+        /**
+         * HouseIn
+         * @description What is to change, and nothing else. `heading` is printed over cards; `currency` beside every price; `allowances`
+         *     are by kind of garment and edge, as typed: what a new garment starts from.
+         */
+        HouseIn: {
+            /** Allowances */
+            allowances?: {
+                [key: string]: {
+                    [key: string]: string;
+                };
+            } | null;
+            /** Currency */
+            currency?: string | null;
+            /** Heading */
+            heading?: string | null;
+            /** Name */
+            name?: string | null;
+            /** Paper */
+            paper?: ("A4" | "Letter") | null;
+            /** Time Zone */
+            time_zone?: string | null;
+        };
+        /**
+         * HouseOut
+         * @description The same as it is settled. `turning_to` is the unit the workshop is being changed to, empty where it is not;
+         *     `edges` and `zones` are what can be chosen.
+         */
+        HouseOut: {
+            /** Allowances */
+            allowances: {
+                [key: string]: {
+                    [key: string]: string;
+                };
+            };
+            /** Currency */
+            currency: string;
+            /** Edges */
+            edges: components["schemas"]["AllowanceOut"][];
+            /** Heading */
+            heading: string;
+            /** Name */
+            name: string;
+            /**
+             * Paper
+             * @enum {string}
+             */
+            paper: "A4" | "Letter";
+            /** Time Zone */
+            time_zone: string;
+            /** Turning To */
+            turning_to: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "cm";
+            /** Zones */
+            zones: string[];
         };
         /** HouseRuleIn */
         HouseRuleIn: {
@@ -2854,17 +3000,34 @@ export interface components {
         };
         /** Me */
         Me: {
+            /** Currency */
+            currency: string;
+            /** Heading */
+            heading: string;
             /**
              * Id
              * @description the same for the same person: what a device keeps is kept for one
              */
             id: string;
+            /** Light */
+            light: string;
             /** Name */
             name: string;
+            /** Paper */
+            paper: string;
             /** Rights */
             rights: string[];
             /** Role */
             role: string;
+            /** Single Keys */
+            single_keys: boolean;
+            /** Time Zone */
+            time_zone: string;
+            /**
+             * Turning To
+             * @description the unit the workshop is being changed to; empty where it is not
+             */
+            turning_to: string;
             /** Unit */
             unit: string;
             /** Workshop */
@@ -3212,6 +3375,16 @@ export interface components {
              * Format: uuid
              */
             other: string;
+        };
+        /**
+         * OwnIn
+         * @description What one settles for oneself: the light of the screen, and whether a key by itself does something.
+         */
+        OwnIn: {
+            /** Light */
+            light?: ("system" | "day" | "dim") | null;
+            /** Single Keys */
+            single_keys?: boolean | null;
         };
         /**
          * OwnNumberIn
@@ -4437,6 +4610,22 @@ export interface components {
             title: string;
             /** Version */
             version: number;
+        };
+        /**
+         * TogetherOut
+         * @description The cloth of so many orders that are laid on it together, as they stand.
+         */
+        TogetherOut: {
+            /** Buy Mm */
+            buy_mm: number;
+            /** Cost */
+            cost: string | null;
+            /** Length Mm */
+            length_mm: number;
+            /** Orders */
+            orders: number;
+            /** Sold In */
+            sold_in: string;
         };
         /**
          * TradeOut
@@ -6663,6 +6852,39 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_house_put_own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_session_new_password: {
         parameters: {
             query?: never;
@@ -7412,6 +7634,101 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TradeOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_house_workshop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_house_settle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HouseIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_house_turn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnitIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseOut"];
                 };
             };
             /** @description Refused, in words */

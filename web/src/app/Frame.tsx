@@ -2,9 +2,23 @@ import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useEffect, useState } from "react";
 import { NavLink, useLocation } from "react-router";
 import { useOutbox } from "../api/outbox";
+import { useOwn } from "../api/house";
 import { useLogOut, useMe } from "../api/session";
-import { BenchIcon, ClientIcon, KeyIcon, LampIcon, LeaveIcon, MethodsIcon, PeopleIcon, ShelfIcon } from "../ui/icons";
+import {
+  BenchIcon,
+  ClientIcon,
+  LampIcon,
+  LeaveIcon,
+  MethodsIcon,
+  PeopleIcon,
+  SettingsIcon,
+  ShelfIcon,
+} from "../ui/icons";
+import { inZone } from "../ui/day";
+import { letKeys } from "../ui/keys";
+import { Announcements } from "../ui/announce";
 import { Boundary } from "../ui/boundary";
+import { isDim, lastLight, type Light, useLight } from "./light";
 import { Line } from "./Line";
 
 const room = {
@@ -28,12 +42,13 @@ export function Frame({ children, job = false }: { children: ReactNode; job?: bo
   // What is not sent goes when one leaves: that is asked once more.
   const { waits } = useOutbox();
   const [sure, setSure] = useState(false);
-  const [light, setLight] = useState(() => localStorage.getItem("light") ?? "day");
-  useEffect(() => {
-    document.documentElement.dataset.light = light;
-    localStorage.setItem("light", light);
-  }, [light]);
-  const dim = () => setLight(light === "dim" ? "day" : "dim");
+  const own = useOwn();
+  const light = (me.data?.light as Light | undefined) ?? lastLight();
+  useLight(light);
+  const keys = me.data?.single_keys ?? true;
+  useEffect(() => letKeys(keys), [keys]);
+  const dim = isDim(light);
+  inZone(me.data?.time_zone);
   return (
     <Box height="100dvh" display="flex" flexDirection={{ base: "column-reverse", md: "row" }}>
       <Box
@@ -71,13 +86,13 @@ export function Frame({ children, job = false }: { children: ReactNode; job?: bo
           </NavLink>
         )}
         <Box flex="1" />
-        <chakra.button {...room} onClick={dim} aria-pressed={light === "dim"}>
+        <chakra.button {...room} onClick={() => own.mutate({ light: dim ? "day" : "dim" })} aria-pressed={dim}>
           <LampIcon />
-          {light === "dim" ? "Bright" : "Dim"}
+          {dim ? "Bright" : "Dim"}
         </chakra.button>
-        <NavLink to="/me" title="Password and sessions">
-          <KeyIcon />
-          Me
+        <NavLink to="/settings">
+          <SettingsIcon />
+          Settings
         </NavLink>
         <chakra.button
           {...room}
@@ -90,7 +105,8 @@ export function Frame({ children, job = false }: { children: ReactNode; job?: bo
       </Box>
       <Box flex="1" minWidth="0" minHeight="0" display="flex" flexDirection="column">
         <Line />
-        <Box as="main" flex="1" minHeight="0" overflow="hidden">
+        <Announcements />
+        <Box as="main" position="relative" flex="1" minHeight="0" overflow="hidden">
           <Boundary key={useLocation().pathname.split("/").slice(0, 3).join("/")}>{children}</Boundary>
         </Box>
       </Box>

@@ -17,9 +17,11 @@ import { Press } from "../ui/press";
 import { moment } from "../ui/day";
 import { Length } from "../ui/length";
 import { useWide } from "../ui/size";
+import { useTitle } from "../ui/title";
 import { Says } from "../ui/words";
 import { NoGarment } from "./NoGarment";
 import { Stations, STATIONS } from "./Stations";
+import { Unseen } from "../ui/announce";
 
 const Measure = lazy(() => import("../features/measuring/Measure").then((m) => ({ default: m.Measure })));
 const Design = lazy(() => import("../features/design/Design").then((m) => ({ default: m.Design })));
@@ -38,6 +40,9 @@ const ABOUT_CLOTH = ["cloth", "lay", "mark"];
 
 /** Where what is changed can be taken back. */
 const CHANGED = ["design", "cloth"];
+
+/** Where the drawing says where one is: its heading is only heard. */
+const NO_HEADING = ["design", "cloth", "lay"];
 
 /** Where the plan is read that is chalked. */
 const CHALKED = ["mark", "check"];
@@ -79,13 +84,14 @@ export function Job() {
   const frozen = byChalk ? frozenBy(chalk) : "";
   // Only Mark turns the unit; everywhere else it is the workshop's.
   const plan = usePlan(id, cut, station === "mark" ? unit : "", frozen, !byChalk || !answer.isPending);
-  useOwnSearch(id, plan.data, ABOUT_CLOTH.includes(station) && cut !== "all" && !frozen && may("lays"));
+  useOwnSearch(id, plan.data, ABOUT_CLOTH.includes(station) && !frozen && may("lays"));
   useTakenAlong(order.data);
   // Another station: the keyboard goes on there, unless the station has a place of its own for it.
   const sheet = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (!sheet.current?.contains(document.activeElement)) sheet.current?.focus({ preventScroll: true });
   }, [station]);
+  useTitle([STATIONS.find((one) => one.key === station)?.name, order.data?.title].filter(Boolean).join(", "));
   const wide = useWide();
   const onward = useNavigate();
   const life = useLife(id);
@@ -111,6 +117,8 @@ export function Job() {
   const { passed, measured } = order.data;
   const left = STATIONS.findIndex((one) => !passed.includes(one.key) && !(measured && one.key === "measure"));
   const reached = left < 0 ? STATIONS.length - 1 : left;
+  // What is worked at with one hand fills a small screen; of all others the page is as long as what it holds.
+  const inHand = station === "mark" || station === "measure";
   const stations = <Stations order={id} at={at} reached={reached} knots={knotsOf(drawn, plan.error)} />;
   return (
     <Box height="100%" display="flex" flexDirection="column">
@@ -172,7 +180,19 @@ export function Job() {
             />
           </Box>
         )}
-        <Box ref={sheet} id="station" flex="1" minHeight="0" tabIndex={-1} outline="none">
+        {NO_HEADING.includes(station) && (
+          <Unseen as="h1">
+            {STATIONS[at]?.name}, {order.data.title}
+          </Unseen>
+        )}
+        <Box
+          ref={sheet}
+          id="station"
+          flex={{ base: inHand ? "1" : "1 0 auto", md: "1" }}
+          minHeight={{ base: inHand ? "0" : "auto", md: "0" }}
+          tabIndex={-1}
+          outline="none"
+        >
           <Suspense fallback={<Box padding="24">One moment…</Box>}>
             <Station
               key={cut}
@@ -191,7 +211,7 @@ export function Job() {
             />
           </Suspense>
         </Box>
-        {!wide && station !== "mark" && station !== "measure" && (
+        {!wide && !inHand && (
           <Box padding="12" display="flex">
             <Onward order={id} at={at} pass={pass} />
           </Box>
@@ -294,16 +314,29 @@ function Station({ station, order, plan, planId, error, cut, made, chalk, earlie
 /** Whether a shorter lay may still be found. */
 const falls = (made: Made | undefined) => made !== undefined && made.searched !== "done";
 
+/** Every key; the focus is in it until it is closed, by Escape too, and goes back to where it was. */
 function Keys({ close }: { close: () => void }) {
+  const box = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    const there = document.activeElement;
+    box.current?.showModal();
+    return () => {
+      if (there instanceof HTMLElement) there.focus({ preventScroll: true });
+    };
+  }, []);
   return (
-    <Box
-      role="dialog"
+    <chakra.dialog
+      ref={box}
       aria-label="Keys"
+      onClose={close}
       background="sheet"
+      color="ink"
       border="1px solid {colors.edge}"
-      margin="8"
+      margin="auto"
       padding="16"
       maxWidth="640px"
+      maxHeight="90dvh"
+      overflowY="auto"
     >
       <chakra.h2 fontSize="20px" fontWeight={600}>
         Keys
@@ -316,7 +349,9 @@ function Keys({ close }: { close: () => void }) {
           </Box>
         ))}
       </chakra.dl>
-      <Press onClick={close}>Close</Press>
-    </Box>
+      <Press autoFocus onClick={close}>
+        Close
+      </Press>
+    </chakra.dialog>
   );
 }

@@ -1,10 +1,11 @@
-import { lazy, Suspense } from "react";
+import { type ComponentType, lazy, type ReactNode, Suspense } from "react";
 import { BrowserRouter, Navigate, Route, Routes as Paths, useParams } from "react-router";
 import { Refused } from "../api/client";
 import { useMe } from "../api/session";
 import { Bench } from "../features/bench/Bench";
 import { LogIn } from "../features/login/LogIn";
 import { Press } from "../ui/press";
+import { useTitle } from "../ui/title";
 import { Says } from "../ui/words";
 import { Frame } from "./Frame";
 
@@ -15,7 +16,7 @@ const Card = lazy(() => import("../features/measuring/Card").then((m) => ({ defa
 const People = lazy(() => import("../features/people/People").then((m) => ({ default: m.People })));
 const Seen = lazy(() => import("../features/people/Seen").then((m) => ({ default: m.Seen })));
 const Join = lazy(() => import("../features/login/Join").then((m) => ({ default: m.Join })));
-const Mine = lazy(() => import("../features/login/Mine").then((m) => ({ default: m.Mine })));
+const Settings = lazy(() => import("../features/settings/Settings").then((m) => ({ default: m.Settings })));
 const CallCard = lazy(() => import("../features/marking/CallCard").then((m) => ({ default: m.CallCard })));
 const Others = lazy(() => import("../features/others/Others").then((m) => ({ default: m.Others })));
 const Methods = lazy(() => import("../features/methods/Methods").then((m) => ({ default: m.Methods })));
@@ -27,6 +28,27 @@ const Clients = lazy(() => import("../features/clients/Clients").then((m) => ({ 
 function ToMeasure() {
   const { id } = useParams();
   return <Navigate to={`/orders/${id}/measure`} replace />;
+}
+
+/** The pages in the frame, by their addresses, with what their tab is called. */
+const ROOMS: [string, string, ComponentType][] = [
+  ["/", "Bench", Bench],
+  ["/new", "A new order", NewOrder],
+  ["/shelf", "Shelf", Shelf],
+  ["/clients", "Clients", Clients],
+  ["/clients/:id", "A client", ClientCard],
+  ["/methods", "Methods", Methods],
+  ["/practice", "Practise", Practice],
+  ["/people", "People", People],
+  ["/people/learned", "What is learned", Learners],
+  ["/people/seen", "Who saw what", Seen],
+  ["/settings", "Settings", Settings],
+  ["/orders/:id/others", "The same for others", Others],
+];
+
+function Room({ title, page }: { title: string; page: ReactNode }) {
+  useTitle(title);
+  return <Frame>{page}</Frame>;
 }
 
 /** Which page an address means. Nobody gets past the door unknown. */
@@ -56,102 +78,9 @@ function Inside() {
   }
   return (
     <Paths>
-      <Route
-        path="/"
-        element={
-          <Frame>
-            <Bench />
-          </Frame>
-        }
-      />
-      <Route
-        path="/new"
-        element={
-          <Frame>
-            <NewOrder />
-          </Frame>
-        }
-      />
-      <Route
-        path="/shelf"
-        element={
-          <Frame>
-            <Shelf />
-          </Frame>
-        }
-      />
-      <Route
-        path="/clients"
-        element={
-          <Frame>
-            <Clients />
-          </Frame>
-        }
-      />
-      <Route
-        path="/clients/:id"
-        element={
-          <Frame>
-            <ClientCard />
-          </Frame>
-        }
-      />
-      <Route
-        path="/methods"
-        element={
-          <Frame>
-            <Methods />
-          </Frame>
-        }
-      />
-      <Route
-        path="/practice"
-        element={
-          <Frame>
-            <Practice />
-          </Frame>
-        }
-      />
-      <Route
-        path="/people/learned"
-        element={
-          <Frame>
-            <Learners />
-          </Frame>
-        }
-      />
-      <Route
-        path="/people"
-        element={
-          <Frame>
-            <People />
-          </Frame>
-        }
-      />
-      <Route
-        path="/people/seen"
-        element={
-          <Frame>
-            <Seen />
-          </Frame>
-        }
-      />
-      <Route
-        path="/me"
-        element={
-          <Frame>
-            <Mine />
-          </Frame>
-        }
-      />
-      <Route
-        path="/orders/:id/others"
-        element={
-          <Frame>
-            <Others />
-          </Frame>
-        }
-      />
+      {ROOMS.map(([path, title, Page]) => (
+        <Route key={path} path={path} element={<Room title={title} page={<Page />} />} />
+      ))}
       <Route path="/orders/:id/card" element={<Card />} />
       <Route path="/orders/:id/calls" element={<CallCard />} />
       <Route path="/orders/:id" element={<ToMeasure />} />

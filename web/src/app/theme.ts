@@ -1,5 +1,5 @@
 /** Chalk on cloth: the house's colours, type and spacing. docs/glossary.md names the parts. */
-import { createSystem, defaultBaseConfig, defineConfig } from "@chakra-ui/react";
+import { createSystem, defaultBaseConfig, defineConfig, type SystemStyleObject } from "@chakra-ui/react";
 
 type Pair = { light: string; dim: string };
 
@@ -26,6 +26,24 @@ export const colours: Record<string, Pair> = {
   tapeInk: { light: "#2A2410", dim: "#2A2410" },
   chalk: { light: "#FBF8EF", dim: "#FBF8EF" },
   pencil: { light: "#141830", dim: "#141830" },
+};
+
+const paper = (style: SystemStyleObject) => ({ "@media print": style });
+
+/** On paper a page is as long as what it holds, on white, without what is pressed. */
+const ON_PAPER = {
+  "html, body, #root, #root > div": paper({ height: "auto !important", background: "white !important" }),
+  "main, main *:not(svg, svg *)": paper({
+    height: "auto",
+    maxHeight: "none",
+    minHeight: "0",
+    overflow: "visible !important",
+  }),
+  "nav, [data-screen], main button:not(td button, details li button), main input[type=search]": paper({
+    display: "none !important",
+  }),
+  "main details::details-content": paper({ contentVisibility: "visible !important", display: "block !important" }),
+  "main li, main tr, main figure": paper({ breakInside: "avoid" }),
 };
 
 const spaces = [4, 8, 12, 16, 24, 32, 48, 64];
@@ -64,6 +82,7 @@ export const system = createSystem(
       a: { color: "inherit" },
       table: { borderCollapse: "collapse" },
       "*": { "@media (prefers-reduced-motion: reduce)": { transitionDuration: "0s !important" } },
+      ...ON_PAPER,
     },
     theme: {
       breakpoints: { sm: "480px", md: "800px", lg: "1024px" },

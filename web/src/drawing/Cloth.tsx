@@ -281,7 +281,7 @@ function Rulers(props: { length: number; depth: number; unit: Unit; draw: Frame;
         key={name}
         x={x}
         y={y}
-        fontSize={12 * px}
+        fontSize={14 * px}
         fill="#2A2410"
         textAnchor="middle"
         dominantBaseline="central"

@@ -6,6 +6,8 @@ import { panelName } from "./names";
 import { Panels } from "./Panels";
 import { Silhouette } from "./Silhouette";
 
+const ROOM = { width: 800, height: 480 };
+
 afterEach(cleanup);
 
 type Panel = Plan["panels"][number];
@@ -36,6 +38,7 @@ it("draws legs side by side, parts below them, and the lines that are inside a p
     <Panels
       panels={[panel("front", 300, 900), panel("back", 340, 900), panel("pocket-bag", 170, 300)]}
       label="The draft"
+      room={ROOM}
     />,
   );
   const { sheet, wide, high } = boxes();
@@ -47,7 +50,7 @@ it("draws legs side by side, parts below them, and the lines that are inside a p
 });
 
 it("lays a long band down and makes the sheet wide enough for it", () => {
-  show(<Panels panels={[panel("front", 300, 900), panel("band", 100, 1400)]} label="The draft" />);
+  show(<Panels panels={[panel("front", 300, 900), panel("band", 100, 1400)]} label="The draft" room={ROOM} />);
   const { sheet, wide } = boxes();
   expect(wide).toBeGreaterThanOrEqual(1400);
   expect(sheet.innerHTML).toContain("rotate(90)");

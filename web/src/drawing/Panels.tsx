@@ -24,8 +24,10 @@ function shelved(parts: Panel[], width: number, top: number) {
   return { placed, bottom: y + tall };
 }
 
-/** Drafted panels on one sheet: sewing line dashed, cut line firm, lines drawn inside them thin. */
-export function Panels({ panels, label }: { panels: Panel[]; label: string }) {
+type PanelsProps = { panels: Panel[]; label: string; room: { width: number; height: number } };
+
+/** Drafted panels on one sheet of so much `room` in px: sewing line dashed, cut line firm, lines inside them thin. */
+export function Panels({ panels, label, room }: PanelsProps) {
   const legs = panels.filter((panel) => LEGS.includes(panel.name));
   const parts = panels.filter((panel) => !LEGS.includes(panel.name));
   const { shifts, width } = sideBySide(
@@ -39,6 +41,8 @@ export function Panels({ panels, label }: { panels: Panel[]; label: string }) {
   const wide = Math.max(width, 900, ...longest);
   const { placed, bottom } = shelved(parts, wide, low + 130);
   const height = (parts.length ? bottom : low) - top;
+  // Millimetres to a px: no name is under 14 px.
+  const px = Math.max((wide + 40) / Math.max(1, room.width), (height + 40) / Math.max(1, room.height));
   return (
     <chakra.svg
       flex="1"
@@ -62,7 +66,7 @@ export function Panels({ panels, label }: { panels: Panel[]; label: string }) {
           <text
             x={(panel.points.M ?? panel.points.C1 ?? [100])[0]! - (panel.name === "sleeve" ? 150 : 60)}
             y={(panel.points.C?.[1] ?? panel.points.U?.[1] ?? 300) + 110}
-            fontSize="34"
+            fontSize={Math.max(34, 14 * px)}
             fontWeight="600"
             fill="currentColor"
           >
@@ -81,7 +85,7 @@ export function Panels({ panels, label }: { panels: Panel[]; label: string }) {
             <text
               x={lying ? x - up - h : x + left}
               y={(lying ? y + left : y + up) - 10}
-              fontSize="26"
+              fontSize={Math.max(26, 14 * px)}
               fill="currentColor"
             >
               {panelName(panel.name)}

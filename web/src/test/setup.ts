@@ -10,3 +10,10 @@ globalThis.Request = class extends Plain {
     super(typeof input === "string" ? new URL(input, "http://workshop.test") : input, init);
   }
 };
+
+/** Nothing has a size outside a browser. */
+globalThis.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};

@@ -40,6 +40,12 @@ export function standIn(answers: Record<string, (call: Call) => Answer | Promise
   return calls;
 }
 
+/** For a text whose numbers are in elements of their own: the innermost element that holds it all. */
+export const whole = (text: string) => (_: string, element: Element | null) =>
+  element !== null &&
+  element.textContent!.includes(text) &&
+  ![...element.children].some((child) => child.textContent!.includes(text));
+
 /** A page on a memory of its own, as the application stands it up. */
 export function show(page: ReactNode, seed: [unknown[], unknown][] = [], at = "/") {
   const memory = new QueryClient({ defaultOptions: { queries: { retry: false, networkMode: "always" } } });

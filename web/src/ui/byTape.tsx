@@ -7,6 +7,7 @@ import { read, show, text, type Unit } from "../lengths/units";
 import { field, Label } from "./field";
 import { Press } from "./press";
 import { Says } from "./words";
+import { Taped } from "./taped";
 
 type ByTapeProps = {
   unit: Unit;
@@ -74,7 +75,7 @@ export function Graded({ grade, children }: { grade: Grade; children?: ReactNode
         </chakra.p>
       ))}
       <chakra.p color="ink" marginTop="8">
-        {grade.formula}
+        <Taped>{grade.formula}</Taped>
         <br />
         {grade.with_} = <b>{grade.shown}</b>
       </chakra.p>

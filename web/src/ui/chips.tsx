@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useId } from "react";
+import { Taped } from "./taped";
 
 /** `says` is what it would change, `dead` why it cannot be chosen now. */
 export type Option = { value: string; label: string; says?: string; dead?: string };
@@ -25,7 +26,7 @@ export function Chips(props: ChipsProps) {
         {props.hint && (
           <chakra.span fontWeight="400" color="ink2">
             {" "}
-            {props.hint}
+            <Taped>{props.hint}</Taped>
           </chakra.span>
         )}
       </chakra.legend>
@@ -46,6 +47,17 @@ export function Chips(props: ChipsProps) {
             background={chosen(option.value) ? "dyeSoft" : "sheet"}
             borderColor={chosen(option.value) ? "dye" : "edge"}
             fontWeight={chosen(option.value) ? 600 : 400}
+            css={
+              chosen(option.value)
+                ? {
+                    "@media (forced-colors: active)": {
+                      forcedColorAdjust: "none",
+                      background: "Highlight",
+                      color: "HighlightText",
+                    },
+                  }
+                : undefined
+            }
             _focusWithin={{ outline: "3px solid {colors.dye}", outlineOffset: "2px" }}
           >
             <chakra.input
@@ -60,7 +72,9 @@ export function Chips(props: ChipsProps) {
               aria-describedby={option.dead || option.says ? `${name}-${option.value}` : undefined}
               onChange={() => props.onChoose(option.value)}
             />
-            <span>{option.label}</span>
+            <span>
+              <Taped>{option.label}</Taped>
+            </span>
             {(option.dead ?? option.says) && (
               <chakra.span
                 id={`${name}-${option.value}`}
@@ -69,7 +83,7 @@ export function Chips(props: ChipsProps) {
                 color={option.dead ? "madder" : "ink2"}
                 lineHeight="1.25"
               >
-                {option.dead ?? option.says}
+                <Taped>{option.dead ?? option.says}</Taped>
               </chakra.span>
             )}
           </chakra.label>

@@ -3,16 +3,25 @@ export function day(iso: string): string {
   return new Date(`${iso}T12:00:00`).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
 }
 
-/** A moment in words, by the clock here: 23 Nov, 10:41. */
-export function moment(iso: string): string {
-  const at = new Date(iso);
-  const hour = at.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
-  return `${at.toLocaleDateString("en-GB", { day: "numeric", month: "short" })}, ${hour}`;
+let timeZone: string | undefined;
+
+/** The workshop's time zone; where it has none, days and hours are this device's. */
+export function inZone(name: string | undefined) {
+  timeZone = name || undefined;
 }
 
-/** The day it is where this device is, so many days from now: 2026-11-23. Never the day of another time zone. */
+/** A moment in words, by the workshop's clock: 23 Nov, 10:41. */
+export function moment(iso: string): string {
+  const at = new Date(iso);
+  const hour = at.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit", timeZone });
+  return `${at.toLocaleDateString("en-GB", { day: "numeric", month: "short", timeZone })}, ${hour}`;
+}
+
+/** The day it is in the workshop, so many days from now: 2026-11-23. */
 export function today(later = 0, now = new Date()): string {
-  const at = new Date(now.getFullYear(), now.getMonth(), now.getDate() + later);
+  const here = now.toLocaleDateString("en-CA", { year: "numeric", month: "2-digit", day: "2-digit", timeZone });
+  const [year, month, day] = here.split("-").map(Number);
+  const at = new Date(year!, month! - 1, day! + later);
   const two = (n: number) => String(n).padStart(2, "0");
   return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
 }

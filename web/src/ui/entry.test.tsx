@@ -4,6 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { Refused } from "../api/client";
 import { system } from "../app/theme";
 import { Entry } from "./entry";
+import { whole } from "../test/shop";
 
 type Keep = (typed: string, id: string) => Promise<unknown>;
 
@@ -63,7 +64,7 @@ describe("a field for a length", () => {
     entry(() => Promise.reject(new Refused(422, "no", [problem])));
     type("104");
     await leave();
-    expect(screen.getByRole("alert").textContent).toBe("104 in is too large. did you mean cm?");
+    expect(screen.getByRole("alert").textContent).toBe("104″ is too large. did you mean cm?");
     expect(field().value).toBe("104");
   });
 
@@ -100,7 +101,7 @@ describe("a field for a length", () => {
 
   it("says the nearest mark beside a length that falls between two, and keeps it as typed", () => {
     entry(() => Promise.resolve(), { saved: "104.1 cm" });
-    expect(screen.getByText(/nearest mark 41 in, kept as typed/)).toBeTruthy();
+    expect(screen.getByText(whole("nearest mark 41″, kept as typed"))).toBeTruthy();
   });
 
   it("sends nothing when nothing changed", async () => {

@@ -13,6 +13,7 @@ import { Refused } from "../api/client";
 import { read, show, text as tapeText, type Unit, Unreadable } from "../lengths/units";
 import { field } from "./field";
 import { Press } from "./press";
+import { Taped } from "./taped";
 
 const SAY: Record<string, string> = {
   "length.unreadable": "This cannot be read as a length. Type it like 38 1/2, 38.5 or 97.8 cm.",
@@ -169,7 +170,7 @@ export function Entry(props: EntryProps) {
       <Box id={line} minHeight="26px" fontSize="16px" aria-live="polite">
         {wrong ? (
           <chakra.span role="alert" color="madder">
-            {wrong}
+            <Taped>{wrong}</Taped>
           </chakra.span>
         ) : props.plain ? null : (
           <Beside typed={typed} unit={unit} />
@@ -195,8 +196,10 @@ function Beside({ typed, unit }: { typed: string; unit: Unit }) {
   const own = show(mm, unit);
   return (
     <chakra.span color="ink2">
-      {own.exact ? "" : `nearest mark ${tapeText(own)}, kept as typed; `}
-      {tapeText(show(mm, unit === "in" ? "cm" : "in"))}
+      <Taped>
+        {own.exact ? "" : `nearest mark ${tapeText(own)}, kept as typed; `}
+        {tapeText(show(mm, unit === "in" ? "cm" : "in"))}
+      </Taped>
     </chakra.span>
   );
 }

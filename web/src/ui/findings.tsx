@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { Refused } from "../api/client";
 import type { Plan } from "../api/plans";
 import { garmentName, outfitOf } from "../drawing/names";
+import { Taped } from "./taped";
 
 /** What should be looked at, what is wrong first. */
 export function Findings({ plan }: { plan: Plan }) {
@@ -18,7 +19,7 @@ export function Findings({ plan }: { plan: Plan }) {
           {finding.weight === "stop" && <b>Stop. </b>}
           {whose(finding) && <b>{whose(finding)}. </b>}
           {garments.length > 1 && finding.garment && <b>{garmentName(finding.garment)}. </b>}
-          {finding.words}
+          <Taped>{finding.words}</Taped>
         </chakra.li>
       ))}
     </Box>
@@ -36,7 +37,10 @@ export function Unworkable({ error, order }: { error: Error; order: string }) {
       {problems.map((problem) => {
         return (
           <chakra.p key={problem.where + problem.code} fontSize="16px">
-            <b>{problem.what}.</b> {problem.mend}{" "}
+            <b>
+              <Taped>{problem.what}</Taped>.
+            </b>{" "}
+            <Taped>{problem.mend}</Taped>{" "}
             {problem.station && (
               <chakra.span color="dye" textDecoration="underline">
                 <Link to={`/orders/${order}/${problem.station}`}>Go there</Link>

@@ -31,10 +31,10 @@ export const ClientIcon = () => (
     <path d="M10 3h4M12 3v2M8 6c-1 2 1 4 .5 6-.4 1.600-1 2.500-1 4h9c0-1.500-.6-2.400-1-4C15 10 17 8 16 6c-2-1-6-1-8 0zM12 16v5M9 21h6" />
   </Icon>
 );
-/** A key. */
-export const KeyIcon = () => (
+/** Three lines with a mark on each: what is set where. */
+export const SettingsIcon = () => (
   <Icon>
-    <path d="M4 15a4 4 0 1 0 8 0a4 4 0 1 0 -8 0M11 12L20 3M16 7l3 3M13.500 9.500l2.500 2.500" />
+    <path d="M4 7h9M17 7h3M4 12h3M11 12h9M4 17h10M18 17h2M13 5.500v3M17 5.500v3M7 10.500v3M11 10.500v3M14 15.500v3M18 15.500v3" />
   </Icon>
 );
 /** A door with an arrow out. */

@@ -66,6 +66,13 @@ function busy(target: EventTarget | null, key: string): boolean {
   return (key === " " || key === "Enter") && target.closest("button, a, summary") !== null;
 }
 
+let singleKeys = true;
+
+/** Whether a letter, digit or sign by itself does something; arrows, Space and Page Down always do. */
+export function letKeys(on: boolean) {
+  singleKeys = on;
+}
+
 /** Listen for the keys of one place while it is on the screen. Escape leaves a field. */
 export function useKeys(where: Where, handle: (does: string, key: string) => void) {
   const latest = useRef(handle);
@@ -76,6 +83,7 @@ export function useKeys(where: Where, handle: (does: string, key: string) => voi
     const listen = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.altKey || event.metaKey) return;
       if (event.key === "Escape" && event.target instanceof HTMLElement) return event.target.blur();
+      if (!singleKeys && event.key.length === 1 && event.key !== " ") return;
       if (busy(event.target, event.key)) return;
       const does = doesAt(where, event);
       if (!does) return;

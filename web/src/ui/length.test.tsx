@@ -16,8 +16,8 @@ const shown = (mm: number, unit: "in" | "cm") => {
 afterEach(cleanup);
 
 it.each([
-  [363.54, "in", "14 and 5 sixteenths inches", "14516in"],
-  [12.7, "in", "a half of an inch", "12in"],
+  [363.54, "in", "14 and 5 sixteenths inches", "14 5/16in"],
+  [12.7, "in", "a half of an inch", "1/2in"],
   [-25.4, "in", "1 inch", "−1in"],
   [978, "cm", "97.8 centimetres", "97.8cm"],
   [0, "in", "0 inches", "0in"],

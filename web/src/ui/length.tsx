@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react";
+import type { ReactNode } from "react";
 import { show, spoken, type Unit } from "../lengths/units";
 
 const Stack = chakra("span", {
@@ -8,13 +9,34 @@ const Stack = chakra("span", {
     alignItems: "center",
     verticalAlign: "middle",
     lineHeight: "1",
-    fontSize: "0.57em",
+    fontSize: "max(14px, 0.57em)",
     marginInline: "0.12em",
   },
 });
+/** A border: a background is left out on paper and in forced colours. Who copies the text copies a stroke. */
 const Bar = chakra("span", {
-  base: { height: "0.09em", width: "100%", background: "currentColor", marginBlock: "0.06em" },
+  base: {
+    height: "0",
+    width: "100%",
+    overflow: "hidden",
+    borderTop: "max(1px, 0.09em) solid currentColor",
+    marginBlock: "0.06em",
+  },
 });
+
+/** A fraction, its numerator over its denominator; `after` a whole number. */
+export function Fraction({ over, under, after }: { over: ReactNode; under: ReactNode; after: boolean }) {
+  return (
+    <>
+      {after && <chakra.span fontSize="0"> </chakra.span>}
+      <Stack>
+        <span>{over}</span>
+        <Bar>/</Bar>
+        <span>{under}</span>
+      </Stack>
+    </>
+  );
+}
 
 /** A length as a tape shows it, its fraction stacked; a screen reader hears it as a person says it. */
 export function Length({ mm, unit, bare = false }: { mm: number; unit: Unit; bare?: boolean }) {
@@ -25,15 +47,9 @@ export function Length({ mm, unit, bare = false }: { mm: number; unit: Unit; bar
     <chakra.span role="img" aria-label={spoken(shown)} whiteSpace="nowrap">
       {shown.negative && "−"}
       {(!fraction || shown.whole > 0) && whole}
-      {fraction && (
-        <Stack>
-          <span>{shown.over}</span>
-          <Bar />
-          <span>{shown.under}</span>
-        </Stack>
-      )}
+      {fraction && <Fraction over={shown.over} under={shown.under} after={shown.whole > 0} />}
       {!bare && (
-        <chakra.span fontSize="0.6em" fontWeight="400" marginLeft="0.2em">
+        <chakra.span fontSize="max(14px, 0.6em)" fontWeight="400" marginLeft="0.2em">
           {unit}
         </chakra.span>
       )}

@@ -27,6 +27,6 @@ it("sends one's own number for the one that was picked, and shows what is answer
   expect(screen.getByLabelText<HTMLInputElement>("Mine, in inches").value).toBe("nine");
   fireEvent.change(screen.getByLabelText("Mine, in inches"), { target: { value: "9" } });
   fireEvent.click(screen.getByRole("button", { name: "Compare" }));
-  expect((await screen.findByRole("status")).textContent).toContain("2 in too small");
+  expect((await screen.findByRole("status")).textContent).toContain("2″ too small");
   expect(calls.at(-1)).toMatchObject({ body: { key: "trousers.front.waist_width", typed: "9" } });
 });

@@ -7,6 +7,7 @@ import type { Unit } from "../lengths/units";
 import { field, Label } from "./field";
 import { Press } from "./press";
 import { Says } from "./words";
+import { Taped } from "./taped";
 
 /** A number worked out by hand beside the plan's: how far off it is, what that would do, the slip it looks like. */
 export function OwnNumber({ plan, of, unit, first }: { plan: Plan; of: Drafted; unit: Unit; first?: string }) {
@@ -72,7 +73,9 @@ export function OwnNumber({ plan, of, unit, first }: { plan: Plan; of: Drafted; 
         {answer && (
           <Says tone={answer.right ? "good" : "plain"}>
             {answer.says.map((said) => (
-              <p key={said}>{said}</p>
+              <p key={said}>
+                <Taped>{said}</Taped>
+              </p>
             ))}
           </Says>
         )}

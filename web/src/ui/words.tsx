@@ -1,5 +1,6 @@
 import { Box } from "@chakra-ui/react";
 import type { ReactNode } from "react";
+import { Taped } from "./taped";
 
 /** A message that stands where it belongs: wrong (madder), checked (moss) or simply said. */
 export function Says({ tone, children, id }: { tone: "wrong" | "good" | "plain"; children: ReactNode; id?: string }) {
@@ -15,7 +16,7 @@ export function Says({ tone, children, id }: { tone: "wrong" | "good" | "plain";
       paddingInline="12"
       borderRadius="cut"
     >
-      {children}
+      <Taped>{children}</Taped>
     </Box>
   );
 }

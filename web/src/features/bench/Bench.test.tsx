@@ -1,7 +1,7 @@
 import { cleanup, screen } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import { show, standIn } from "../../test/shop";
-import { daysTo, today, until } from "../../ui/day";
+import { daysTo, inZone, moment, today, until } from "../../ui/day";
 import { Bench } from "./Bench";
 
 const NOON = new Date("2026-11-23T12:00:00");
@@ -59,6 +59,10 @@ it("goes by the day it is here, at whatever hour", () => {
   for (const now of hours) {
     expect(today(0, now)).toBe("2026-11-23");
     expect(today(14, now)).toBe("2026-12-07");
+    inZone("Pacific/Kiritimati");
+    expect(today(0, new Date("2026-11-23T11:30:00Z"))).toBe("2026-11-24");
+    expect(moment("2026-11-23T11:30:00Z")).toBe("24 Nov, 01:30");
+    inZone(undefined);
     expect(["2026-11-22", "2026-11-23", "2026-11-24"].map((one) => until(daysTo(one, now)))).toEqual([
       "a day late",
       "today",

@@ -9,6 +9,9 @@ import { Findings } from "../../ui/findings";
 import { Sign } from "../../ui/icons";
 import { Ledger, LEVELS, OfGarment } from "../../ui/ledger";
 import { Margin, WithMargin } from "../../ui/margin";
+import { Sections } from "../../ui/sections";
+import { Taped } from "../../ui/taped";
+import { Unseen } from "../../ui/announce";
 
 const flat = ([x = 0, y = 0]: readonly number[]): [number, number] => [x, y];
 /** The edges a check speaks of, or the level it is taken at. */
@@ -51,12 +54,33 @@ const SHOWS: Record<string, { edges?: string[]; level?: string; strips?: boolean
   "torso.crotch": { edges: ["crotch", "back_crotch"] },
 };
 
-/** Each line a fact with its two numbers, what is wrong first; the drawing shows where. Under them what follows. */
+type Group = { name: string; checks: One[] };
+
+/** What the facts that hold are about, by how their codes begin. */
+const ABOUT: [string, RegExp][] = [
+  ["All round", /^(girth|band|waist|hip|leg|thigh|top|neck|cuff|elastic|allowance)/],
+  ["Seams that are sewn together", /^(seam|join|cap)/],
+  ["Curves, corners and hems", /^(smooth|square|zip|hem)/],
+  ["Room to wear it, and on the cloth", /./],
+];
+
+/** What does not hold, then the rest by what it is about. */
+function grouped(checks: One[]): Group[] {
+  const about = (check: One) => ABOUT.find(([, codes]) => codes.test(check.code))![0];
+  const held = checks.filter((check) => check.ok);
+  return [
+    { name: "What does not hold", checks: checks.filter((check) => !check.ok) },
+    ...ABOUT.map(([name]) => ({ name, checks: held.filter((check) => about(check) === name) })),
+  ].filter((group) => group.checks.length > 0);
+}
+
+/** Each line a fact with its two numbers, what is wrong first, the rest folded away; the drawing shows where. */
 export function Check({ plan, children }: { plan: Plan; children?: ReactNode }) {
   const unit = plan.unit as Unit;
-  const checks = [...plan.checks].sort((a, b) => Number(a.ok) - Number(b.ok));
-  const [open, setOpen] = useState(0);
-  const wrong = checks.filter((check) => !check.ok).length;
+  const groups = grouped(plan.checks);
+  const [open, setOpen] = useState(groups[0]?.checks[0]);
+  const wrong = plan.checks.filter((check) => !check.ok).length;
+  const all = plan.checks.length;
   const stops = plan.findings.filter((finding) => finding.weight === "stop").length;
   return (
     <WithMargin>
@@ -73,59 +97,84 @@ export function Check({ plan, children }: { plan: Plan; children?: ReactNode }) 
         <Box>
           <chakra.h1 fontSize="26px" fontWeight={600} color={wrong || stops ? "madder" : "moss"}>
             {wrong
-              ? `${wrong} of ${checks.length} do not hold`
+              ? `${wrong} of ${all} do not hold`
               : stops
-                ? `All ${checks.length} hold, but it cannot be cut so: what stops it is said beside the drawing`
-                : `All ${checks.length} hold: it goes round and goes together`}
+                ? `All ${all} hold, but it cannot be cut so: what stops it is said beside the drawing`
+                : `All ${all} hold: it goes round and goes together`}
           </chakra.h1>
-          <chakra.ul listStyleType="none" marginTop="12">
-            {checks.map((check, k) => (
-              <chakra.li key={k} borderBottom="1px solid {colors.hairline}">
-                <chakra.button
-                  width="100%"
-                  textAlign="left"
-                  padding="8"
-                  cursor="pointer"
-                  background={open === k ? "dyeSoft" : "transparent"}
-                  aria-pressed={open === k}
-                  onClick={() => setOpen(k)}
-                  onFocus={() => setOpen(k)}
-                  onMouseEnter={() => setOpen(k)}
-                >
-                  <chakra.span display="block" fontWeight={600} color={check.ok ? "moss" : "madder"}>
-                    <Sign ok={check.ok} label={check.ok ? "holds" : "does not hold"} /> {check.says}{" "}
-                    <chakra.span color="ink2" fontWeight="400">
-                      {placeOf(plan, check)}
-                    </chakra.span>
-                  </chakra.span>
-                  <chakra.span display="flex" columnGap="24" flexWrap="wrap" fontSize="16px">
-                    <span>
-                      {check.left.label}{" "}
-                      <b>
-                        <Length mm={check.left.mm} unit={unit} />
-                      </b>
-                    </span>
-                    <span>
-                      {check.right.label}{" "}
-                      <b>
-                        <Length mm={check.right.mm} unit={unit} />
-                      </b>
-                    </span>
-                  </chakra.span>
-                </chakra.button>
-              </chakra.li>
-            ))}
-          </chakra.ul>
+          {groups.map(({ name, checks }, n) => (
+            <chakra.details key={name} open={n === 0} marginTop="12">
+              <chakra.summary fontSize="20px" fontWeight={600} cursor="pointer" minHeight="44px">
+                {name} <Sign ok={checks[0]!.ok} label="" />{" "}
+                <chakra.span fontWeight="400" color="ink2">
+                  {checks.length}
+                </chakra.span>
+              </chakra.summary>
+              <chakra.ul listStyleType="none">
+                {checks.map((check, k) => (
+                  <chakra.li key={k} borderBottom="1px solid {colors.hairline}">
+                    <Fact {...{ plan, check, unit }} open={open === check} show={() => setOpen(check)} />
+                    {open === check && (
+                      <Box display={{ lg: "none" }}>
+                        <Where plan={plan} check={check} />
+                      </Box>
+                    )}
+                  </chakra.li>
+                ))}
+              </chakra.ul>
+            </chakra.details>
+          ))}
+          <Sections plan={plan} unit={unit} />
           <WholeLedger plan={plan} unit={unit} />
           {children}
         </Box>
-        {checks[open] && <Where plan={plan} check={checks[open]} />}
+        {open && (
+          <Box display={{ base: "none", lg: "block" }}>
+            <Where plan={plan} check={open} />
+          </Box>
+        )}
       </Box>
       <Margin>
         <Ledger plan={plan} unit={unit} />
         <Findings plan={plan} />
       </Margin>
     </WithMargin>
+  );
+}
+
+type FactProps = { plan: Plan; check: One; unit: Unit; open: boolean; show: () => void };
+
+/** What is compared, whether it holds, and both numbers. */
+function Fact({ plan, check, unit, open, show }: FactProps) {
+  return (
+    <chakra.button
+      width="100%"
+      textAlign="left"
+      padding="8"
+      cursor="pointer"
+      background={open ? "dyeSoft" : "transparent"}
+      aria-pressed={open}
+      onClick={show}
+      onFocus={show}
+      onMouseEnter={show}
+    >
+      <chakra.span display="block" fontWeight={600} color={check.ok ? "moss" : "madder"}>
+        <Sign ok={check.ok} label={check.ok ? "holds" : "does not hold"} /> <Taped>{check.says}</Taped>{" "}
+        <chakra.span color="ink2" fontWeight="400">
+          {placeOf(plan, check)}
+        </chakra.span>
+      </chakra.span>
+      <chakra.span display="flex" columnGap="24" flexWrap="wrap" fontSize="16px">
+        {[check.left, check.right].map((side, k) => (
+          <span key={k}>
+            {side.label}{" "}
+            <b>
+              <Length mm={side.mm} unit={unit} />
+            </b>
+          </span>
+        ))}
+      </chakra.span>
+    </chakra.button>
   );
 }
 
@@ -204,7 +253,9 @@ function WholeLedger({ plan, unit }: { plan: Plan; unit: Unit }) {
       </chakra.caption>
       <thead>
         <chakra.tr color="ink2" fontSize="14px" background="well">
-          <th />
+          <th scope="col">
+            <Unseen>Level</Unseen>
+          </th>
           {heads.map((head, k) => (
             <chakra.th key={head} {...cell} fontWeight={600} scope="col">
               {k > 0 && k < 4 ? "less " : ""}

@@ -1,4 +1,4 @@
-import { chakra } from "@chakra-ui/react";
+import { Box, chakra } from "@chakra-ui/react";
 import { useWidths } from "../../api/plans";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
@@ -20,42 +20,44 @@ export function ByWidth({ plan, unit }: { plan: string; unit: Unit }) {
   if (!widths.length) return <p>Laying the pieces on other widths…</p>;
   const buy = (width: number, fold: string) => rows.find((row) => row.width_mm === width && row.fold === fold)?.buy_mm;
   return (
-    <chakra.table fontSize="16px" maxWidth="640px" width="100%">
-      <chakra.caption textAlign="left" fontSize="20px" fontWeight={600}>
-        Cloth to buy on other widths
-      </chakra.caption>
-      <thead>
-        <tr>
-          <chakra.th {...cell} textAlign="left">
-            width
-          </chakra.th>
-          {widths.map((width) => (
-            <chakra.th key={width} {...cell}>
-              <Length mm={width} unit={unit} bare />
+    <Box role="region" aria-label="On other widths" tabIndex={0} overflowX="auto">
+      <chakra.table fontSize="16px" maxWidth="640px" width="100%">
+        <chakra.caption textAlign="left" fontSize="20px" fontWeight={600}>
+          Cloth to buy on other widths
+        </chakra.caption>
+        <thead>
+          <tr>
+            <chakra.th {...cell} textAlign="left">
+              width
             </chakra.th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {[
-          ["folded", "lengthwise-centre"],
-          ["open", "open"],
-        ].map(([name, fold]) => (
-          <tr key={fold}>
-            <chakra.th {...cell} textAlign="left" fontWeight="400" scope="row">
-              {name}
-            </chakra.th>
-            {widths.map((width) => {
-              const mm = buy(width, fold!);
-              return (
-                <chakra.td key={width} {...cell}>
-                  {mm == null ? "too narrow" : <Bought mm={mm} unit={unit} />}
-                </chakra.td>
-              );
-            })}
+            {widths.map((width) => (
+              <chakra.th key={width} {...cell}>
+                <Length mm={width} unit={unit} bare />
+              </chakra.th>
+            ))}
           </tr>
-        ))}
-      </tbody>
-    </chakra.table>
+        </thead>
+        <tbody>
+          {[
+            ["folded", "lengthwise-centre"],
+            ["open", "open"],
+          ].map(([name, fold]) => (
+            <tr key={fold}>
+              <chakra.th {...cell} textAlign="left" fontWeight="400" scope="row">
+                {name}
+              </chakra.th>
+              {widths.map((width) => {
+                const mm = buy(width, fold!);
+                return (
+                  <chakra.td key={width} {...cell}>
+                    {mm == null ? "too narrow" : <Bought mm={mm} unit={unit} />}
+                  </chakra.td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </chakra.table>
+    </Box>
   );
 }

@@ -21,6 +21,7 @@ import { FoldChooser } from "./FoldChooser";
 import { FromShelf } from "./FromShelf";
 import { InHand } from "./InHand";
 import { Sections } from "./Sections";
+import { Taped } from "../../ui/taped";
 
 type ClothProps = { order: Order; plan: Plan | undefined; planId: string; error: Error | null; falls: boolean };
 
@@ -46,7 +47,7 @@ export function ClothStation({ order, plan, planId, error, falls }: ClothProps) 
         padding="16"
         display="grid"
         gap="16"
-        gridTemplateColumns={{ base: "1fr", lg: "minmax(300px, 380px) 1fr" }}
+        gridTemplateColumns={{ base: "1fr", lg: "minmax(300px, 380px) minmax(0, 1fr)" }}
         alignContent="start"
       >
         <Box display="grid" gap="12" alignContent="start">
@@ -124,7 +125,7 @@ export function ClothStation({ order, plan, planId, error, falls }: ClothProps) 
           {wrong && <Says tone="wrong">{wrong}</Says>}
         </Box>
         {plan && (
-          <Box display="grid" gap="24" alignContent="start">
+          <Box display="grid" gap="24" alignContent="start" gridTemplateColumns="minmax(0, 1fr)" minWidth="0">
             <InHand
               key={planId}
               {...{ order, plan, planId, unit }}
@@ -214,11 +215,17 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
             <dd>
               <Length mm={Number(mm)} unit={unit} />
             </dd>
-            <chakra.dd color="ink2">{how}</chakra.dd>
+            <chakra.dd color="ink2">
+              <Taped>{how}</Taped>
+            </chakra.dd>
           </Box>
         ))}
       </chakra.dl>
-      {section && <chakra.p marginTop="4">{section.say}</chakra.p>}
+      {section && (
+        <chakra.p marginTop="4">
+          <Taped>{section.say}</Taped>
+        </chakra.p>
+      )}
       {shallow && !section && (
         <Says tone="wrong">The fold is too shallow for the widest line. Open the cloth, or take a wider one.</Says>
       )}

@@ -7,6 +7,7 @@ import { EndView } from "../../drawing/EndView";
 import { show, text, type Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Bought } from "../../ui/buying";
+import { Taped } from "../../ui/taped";
 
 type Row = NonNullable<ReturnType<typeof useWidths>["data"]>[number];
 
@@ -53,6 +54,7 @@ export function FoldChooser({ plan, planId, cloth, unit, choose }: Props) {
               gridTemplateColumns={{ base: "96px 1fr", md: "120px 1fr max-content" }}
               columnGap="16"
               alignItems="center"
+              position="relative"
               minHeight="touch"
               paddingInline="12"
               paddingBlock="4"
@@ -78,7 +80,7 @@ export function FoldChooser({ plan, planId, cloth, unit, choose }: Props) {
               <span>
                 <b>{label}</b>
                 <chakra.span display="block" fontSize="15px" color="ink2">
-                  {says}
+                  <Taped>{says}</Taped>
                 </chakra.span>
               </span>
               <chakra.span gridColumn={{ base: "2", md: "auto" }} textAlign={{ md: "right" }}>

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, expect, it, vi } from "vitest";
 import type { Plan } from "../../api/plans";
-import { order, plan, show, standIn } from "../../test/shop";
+import { order, plan, show, standIn, whole } from "../../test/shop";
 import { InHand } from "./InHand";
 
 afterEach(() => {
@@ -46,7 +46,7 @@ it("says that the cloth is enough", () => {
 
 it("tries savings and lists them by what they save, each with what it needs", async () => {
   const calls = page("70 in", [short]);
-  screen.getByText("The lay needs 79 in.");
+  screen.getByText(whole("The lay needs 79″."));
   fireEvent.click(screen.getByRole("button", { name: "Try what would save cloth" }));
   const table = await screen.findByRole("table");
   await waitFor(() => expect(within(table).getAllByRole("rowheader")).toHaveLength(3));

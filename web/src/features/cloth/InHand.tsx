@@ -8,6 +8,8 @@ import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { Taped } from "../../ui/taped";
+import { Unseen } from "../../ui/announce";
 
 const EACH = 2;
 type Props = {
@@ -64,14 +66,16 @@ export function InHand({ order, plan, planId, unit, choose, take }: Props) {
               <th>saves</th>
               <th>needs</th>
               <th>enough</th>
-              <th />
+              <th>
+                <Unseen>What to do</Unseen>
+              </th>
             </chakra.tr>
           </thead>
           <tbody>
             {[...(now ? [now] : []), ...best].map((saving) => (
               <chakra.tr key={saving.code} borderBottom="1px solid {colors.hairline}">
                 <chakra.th scope="row" fontWeight="400" css={{ "&&": { textAlign: "left" } }}>
-                  {saving.says}
+                  <Taped>{saving.says}</Taped>
                 </chakra.th>
                 <td>{saving.code === "now" ? "" : <Length mm={saving.saves_mm} unit={unit} />}</td>
                 <td>

@@ -6,6 +6,7 @@ import { EndView } from "../../drawing/EndView";
 import type { Unit } from "../../lengths/units";
 import { field } from "../../ui/field";
 import { Length } from "../../ui/length";
+import { Taped } from "../../ui/taped";
 
 type Props = { plan: Plan; cloth: Cloth; unit: Unit; choose: (sections: Record<string, string>) => void };
 
@@ -60,7 +61,7 @@ export function Sections({ plan, cloth, unit, choose }: Props) {
                     <b>
                       <Length mm={section.to_mm - section.from_mm} unit={unit} />
                     </b>{" "}
-                    of cloth. {section.say}
+                    of cloth. <Taped>{section.say}</Taped>
                   </p>
                 )}
               </Box>

@@ -7,6 +7,7 @@ import { type Order, usePutGarment } from "../../api/orders";
 import type { Plan } from "../../api/plans";
 import { called, methodName, methodOf, styleOf, type Trade, useTrade } from "../../api/trade";
 import type { Unit } from "../../lengths/units";
+import { announce } from "../../ui/announce";
 import { Chips } from "../../ui/chips";
 import { Findings, Unworkable } from "../../ui/findings";
 import { Ledger } from "../../ui/ledger";
@@ -82,7 +83,11 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
     writes.current = { pressed, typed };
   });
   // The same ones at every drawing, so that only the rows that change are drawn anew.
-  const press = useCallback((row: Row, value: string) => writes.current.pressed(chosen(row, value)), []);
+  const press = useCallback((row: Row, value: string) => {
+    const option = row.options.find((one) => one.value === value);
+    if (option) announce([`${row.legend}: ${option.label}`, option.says].filter(Boolean).join(". "));
+    writes.current.pressed(chosen(row, value));
+  }, []);
   const keep = useCallback((row: Row, value: string) => writes.current.typed(chosen(row, value)), []);
 
   return (

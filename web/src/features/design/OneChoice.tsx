@@ -4,6 +4,7 @@ import type { Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
 import type { Row } from "./outfit";
+import { Taped } from "../../ui/taped";
 
 /** What a rule would change, or why it cannot be; nothing for the one that is chosen. */
 export const effect = (chosen: string) => (option: Row["options"][number]) => ({
@@ -65,7 +66,7 @@ export const OneChoice = memo(function OneChoice({ row, own, unit, place, press,
           <>
             {row.legend}{" "}
             <chakra.span fontWeight="400" color="ink2">
-              {[row.hint, row.usually && `usually ${row.usually}`].filter(Boolean).join(", ")}
+              <Taped>{[row.hint, row.usually && `usually ${row.usually}`].filter(Boolean).join(", ")}</Taped>
             </chakra.span>
           </>
         }

@@ -14,6 +14,7 @@ import { Says } from "../../ui/words";
 import { LongTable } from "./LongTable";
 import { meetings, onStripe, toMatch } from "./stripes";
 import { cuttingOf, type Lay, moved, type Placing, reachOf, samePins, turned, type Turn } from "./moves";
+import { Taped } from "../../ui/taped";
 
 const STEP: Record<string, [number, number]> = {
   back: [-1, 0],
@@ -224,8 +225,12 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
         </Press>
         <Press onClick={() => done(false)}>Leave it as it was</Press>
         <span role="status">
-          <b>Length {text(show(length, unit))}</b>
-          {Math.abs(apart) > 0.5 && `, ${text(show(Math.abs(apart), unit))} ${apart > 0 ? "longer" : "shorter"}`}
+          <b>
+            <Taped>{`Length ${text(show(length, unit))}`}</Taped>
+          </b>
+          <Taped>
+            {Math.abs(apart) > 0.5 && `, ${text(show(Math.abs(apart), unit))} ${apart > 0 ? "longer" : "shorter"}`}
+          </Taped>
           {said && `. ${said}`}
         </span>
       </Box>

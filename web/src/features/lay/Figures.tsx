@@ -12,6 +12,7 @@ import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { proofOf, stillSaves } from "./bound";
 import { meetings, onStripe } from "./stripes";
+import { Taped } from "../../ui/taped";
 
 type Lay = NonNullable<Plan["lay"]>;
 
@@ -60,7 +61,7 @@ export function Rivals({ plan, lay, section, unit, used }: RivalsProps) {
                 {name}
                 {why && (
                   <chakra.span display="block" fontSize="14px" color="ink2">
-                    {why}
+                    <Taped>{why}</Taped>
                   </chakra.span>
                 )}
               </chakra.th>

@@ -114,18 +114,18 @@ it("moves, pins and undoes by keys, says the length live, and keeps what was mov
   const press = (key: string, more = {}) => fireEvent.keyDown(back(), { key, ...more });
 
   press("ArrowLeft", { shiftKey: true });
-  expect(says()).toBe("Length 49 in, 1 in shorter");
+  expect(says()).toBe("Length 49″, 1″ shorter");
   press("k");
   press("ArrowLeft");
   expect(says()).toContain("It is pinned. Take the pin out to move it.");
   expect(back().getAttribute("aria-label")).toContain("pinned");
   press("z", { ctrlKey: true });
   press("z", { ctrlKey: true });
-  expect(says()).toContain("Length 50 in");
+  expect(says()).toContain("Length 50″");
   press("z", { ctrlKey: true, shiftKey: true });
   fireEvent.click(screen.getByRole("button", { name: "Keep this lay" }));
   await screen.findByText(/Two pieces overlap/);
-  expect(says()).toContain("Length 49 in, 1 in shorter");
+  expect(says()).toContain("Length 49″, 1″ shorter");
   const sent = calls.find((call) => call.method === "PUT")!.body as { placements: { piece: string; x_mm: number }[] };
   expect(sent.placements.find((one) => one.piece === "trousers.back")!.x_mm).toBeCloseTo(635.4, 1);
 });
@@ -137,7 +137,7 @@ it("stops a piece at what is in its way and says so", () => {
   for (let k = 0; k < 8; k++) fireEvent.keyDown(back, { key: "ArrowLeft", shiftKey: true });
   const status = screen.getByRole("status").textContent;
   expect(status).toContain("It touches what is in its way.");
-  expect(status).toContain("Length 44 in, 6 in shorter");
+  expect(status).toContain("Length 44″, 6″ shorter");
 });
 
 it("is a table too: each piece where its nearest corner is", () => {

@@ -19,6 +19,7 @@ import { CutList, Left, Matched, Rivals } from "./Figures";
 import { CutOff } from "./CutOff";
 import { LayTable } from "./LayTable";
 import { LongTable } from "./LongTable";
+import { Taped } from "../../ui/taped";
 
 /** The whole cloth lengthwise with every piece on it, what the lay is compared with, and the search for a shorter one. */
 type LayProps = { order: Order; plan: Plan; planId: string; falls?: boolean };
@@ -164,7 +165,7 @@ export function LayStation({ order, plan, planId, falls }: LayProps) {
         )}
         <p>
           {lay.sections.length > 1 && <b>{section.cut}. </b>}
-          {section.say}
+          <Taped>{section.say}</Taped>
         </p>
         <ToBuy plan={plan} unit={unit} falls={falls} />
         <Rivals plan={plan} lay={lay} section={section} unit={unit} used={plan.yardage?.utilisation ?? 0} />

@@ -39,6 +39,9 @@ export function LongTable({ section, colour, unit, repeat, children }: Props) {
       minHeight="0"
       overflowX="auto"
       overflowY="hidden"
+      role="region"
+      aria-label="The lay, from its cut end"
+      tabIndex={0}
       css={{
         "& svg": { width: `${width}px`, height: "100%" },
         "& g[tabindex]:focus-visible": { outline: "3px solid {colors.marigold}" },

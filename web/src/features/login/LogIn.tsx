@@ -5,7 +5,7 @@ import { useLogIn } from "../../api/session";
 import { field, Label, Password } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
-import { Code } from "./Code";
+import { Code } from "../../ui/code";
 import { words } from "./words";
 
 /** The door of the workshop. */

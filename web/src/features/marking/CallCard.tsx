@@ -9,15 +9,18 @@ import type { Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
 import { Length } from "../../ui/length";
 import { Unworkable } from "../../ui/findings";
+import { PaperHeading, usePaper } from "../../ui/paper";
 import { Press } from "../../ui/press";
-import { Prepare } from "./Section";
+import { Prepare, under } from "./Section";
 import { Table } from "./Table";
 import { words } from "./words";
+import { Taped } from "../../ui/taped";
 
 /** Every call for the printer, piece by piece: a tick for the chalk, the number large, where the tape is, its sum. */
 export function CallCard() {
   const { id = "" } = useParams();
   const [query] = useSearchParams();
+  usePaper();
   const order = useOrder(id);
   const cut = (query.get("cloth") as Cut | null) ?? "main";
   const chalk = useChalk(id, cut, false);
@@ -42,13 +45,21 @@ export function CallCard() {
   const sectionOf = (mark: Mark | undefined) =>
     mark?.placing == null ? undefined : plan.lay!.sections[plan.lay!.placements[mark.placing]!.section];
   return (
-    <Box background="white" color="black" minHeight="100dvh" padding="24" css={{ "@media print": { padding: 0 } }}>
+    <Box
+      as="main"
+      background="white"
+      color="black"
+      minHeight="100dvh"
+      padding="24"
+      css={{ "@media print": { padding: 0 } }}
+    >
       <Box marginBottom="16" css={{ "@media print": { display: "none" } }}>
         <Press kind="main" onClick={() => window.print()}>
           Print
         </Press>
       </Box>
       <OnEachPage head={`${order.data.client.name}: ${order.data.title}, promised for ${day(order.data.promised_on)}`}>
+        <PaperHeading />
         <chakra.h1 fontSize="24px" fontWeight={600}>
           {plan.marks.length} calls, {plan.pieces.length} pieces
         </chakra.h1>
@@ -103,7 +114,9 @@ export function CallCard() {
                     {mark.from && `from ${mark.from}, `}
                     {mark.along}
                     <br />
-                    {mark.formula}
+                    <Taped>{mark.formula}</Taped>
+                    {mark.waits && <Warning>{words.waits}</Warning>}
+                    {under(plan, mark.n) && <Warning>{words.under}</Warning>}
                   </chakra.td>
                 </chakra.tr>
               ))}
@@ -114,6 +127,12 @@ export function CallCard() {
     </Box>
   );
 }
+
+const Warning = ({ children }: { children: string }) => (
+  <chakra.b display="block" fontSize="14px">
+    {children}
+  </chakra.b>
+);
 
 /** The drawing of the card: the whole cloth, no tape in hand. */
 const STILL = { zoom: 1, upright: false, whole: true, still: true, control: null };

@@ -7,6 +7,7 @@ import { pieceName } from "../../drawing/names";
 import { moment } from "../../ui/day";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { Taped } from "../../ui/taped";
 
 type ChalkedProps = {
   order: string;
@@ -72,7 +73,10 @@ export function Chalked({ order, cut, plan, chalk, earlier, newer, at, go }: Cha
             {chalk.cut_at
               ? "The order has changed since it was cut. The cloth is as it was cut; what would need new cloth: "
               : "The chalk stays as it is. A newer plan differs: "}
-            <b>{told}</b>.
+            <b>
+              <Taped>{told}</Taped>
+            </b>
+            .
           </chakra.p>
           <Box display="flex" gap="8" flexWrap="wrap" marginTop="8">
             <Press onClick={() => setKept(told)}>Keep the chalk</Press>

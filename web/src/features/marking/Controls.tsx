@@ -11,6 +11,7 @@ import { field } from "../../ui/field";
 import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { Taped } from "../../ui/taped";
 
 type ControlsProps = {
   plan: Plan;
@@ -72,7 +73,7 @@ export function Controls({ plan, chalk, mark, unit, reads, show, go }: ControlsP
                   minHeight="32px"
                   onClick={() => go(one.call)}
                 >
-                  {one.says}
+                  <Taped>{one.says}</Taped>
                 </chakra.button>
               </li>
             ))}

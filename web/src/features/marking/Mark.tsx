@@ -8,6 +8,7 @@ import { useMay } from "../../api/session";
 import type { XY } from "../../drawing/frame";
 import { outfitOf, pieceName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
+import { announce } from "../../ui/announce";
 import { useAwake } from "../../ui/awake";
 import { useKeys } from "../../ui/keys";
 import { Findings } from "../../ui/findings";
@@ -77,6 +78,10 @@ export function Mark({ order, cut, plan, made, chalk, earlier, turn }: MarkProps
   useEffect(() => drawing.current?.focus({ preventScroll: true }), []);
   useEffect(() => localStorage.setItem(place, String(at)), [at, place]);
   const [rate, setRate, able] = useAloud(sentence(mark, unit, unseen));
+  useEffect(
+    () => announce(`${sentence(mark, unit, unseen)}${mark.waits ? ` ${words.waits}` : ""}`),
+    [mark, unit, unseen],
+  );
   useAwake();
   const act = (does: string) => {
     if (does === "chalked" && chalks && !ticked.has(at)) put(true);
@@ -149,7 +154,7 @@ export function Mark({ order, cut, plan, made, chalk, earlier, turn }: MarkProps
         <chakra.p fontSize={{ base: "120px", md: "min(240px, 25vh)" }} fontWeight={800} lineHeight="1" data-call>
           <Figure mark={mark} hidden={unseen} unit={unit} />
         </chakra.p>
-        <FromTo mark={mark} size="32px" />
+        <FromTo mark={mark} size="min(64px, 8vh)" />
         {practises}
         <Box display="flex" gap="16" flexWrap="wrap" alignItems="center" marginBlock="16">
           <Box width="420px" maxWidth="100%" height="120px">

@@ -5,6 +5,7 @@ import type { Unit } from "../../lengths/units";
 import { Sign } from "../../ui/icons";
 import { Length } from "../../ui/length";
 import { words } from "./words";
+import { Taped } from "../../ui/taped";
 
 /** Which call of which piece: a long outfit is followed piece by piece. */
 export function Heading({ plan, mark, ticked }: { plan: Plan; mark: Call; ticked: boolean }) {
@@ -12,7 +13,7 @@ export function Heading({ plan, mark, ticked }: { plan: Plan; mark: Call; ticked
   const mine = plan.marks.filter((one) => key(one) === key(mark));
   const pieces = [...new Set(plan.marks.map(key))];
   return (
-    <chakra.p color="ink2" fontSize="16px" aria-live="polite" data-call-n={mark.n} data-calls={plan.marks.length}>
+    <chakra.p color="ink2" fontSize="16px" data-call-n={mark.n} data-calls={plan.marks.length}>
       Call {mine.indexOf(mark) + 1} of {mine.length}, {pieceName(plan, mark).toLowerCase()}; piece{" "}
       {pieces.indexOf(key(mark)) + 1} of {pieces.length}
       {ticked && (
@@ -36,10 +37,14 @@ export function FromTo({ mark, size = "24px" }: { mark: Call; size?: string }) {
     <chakra.p fontSize={{ base: "20px", md: size }} lineHeight="1.3">
       {mark.from && (
         <>
-          from <b>{mark.from}</b>,{" "}
+          from{" "}
+          <b>
+            <Taped>{mark.from}</Taped>
+          </b>
+          ,{" "}
         </>
       )}
-      {mark.along}
+      <Taped>{mark.along}</Taped>
     </chakra.p>
   );
 }
@@ -49,14 +54,16 @@ export function Why({ mark, hidden }: { mark: Call; hidden: boolean }) {
     <Box marginTop="12" fontSize="17px">
       {!hidden && mark.shown && (
         <Box background="well" padding="8" paddingInline="12" borderRadius="cut">
-          <p>{mark.formula}</p>
+          <p>
+            <Taped>{mark.formula}</Taped>
+          </p>
           <chakra.p fontWeight={600}>
-            {mark.with} {mark.exact ? "=" : "≈"} {mark.shown}
+            <Taped>{mark.with}</Taped> {mark.exact ? "=" : "≈"} <Taped>{mark.shown}</Taped>
           </chakra.p>
         </Box>
       )}
       <chakra.p color="ink2" marginTop="8" fontSize="16px">
-        {mark.reason}
+        <Taped>{mark.reason}</Taped>
       </chakra.p>
       {mark.waits && (
         <chakra.p color="madder" marginTop="8">

@@ -3,6 +3,7 @@ import type { Plan } from "../../api/plans";
 import type { Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { words } from "./words";
+import { Taped } from "../../ui/taped";
 
 type Section = NonNullable<Plan["lay"]>["sections"][number];
 
@@ -25,7 +26,9 @@ export function Prepare({ section }: { section: Section }) {
     <>
       <chakra.ol paddingLeft="24" display="grid" gap="4" marginBlock="8">
         {section.prepare.map((step) => (
-          <li key={step}>{step}</li>
+          <li key={step}>
+            <Taped>{step}</Taped>
+          </li>
         ))}
       </chakra.ol>
       <p>{section.layers.length === 1 ? words.open : words.folded}</p>

@@ -4,6 +4,7 @@ import { type Point, type Session, usePoints } from "../../api/measuring";
 import { type Order, useOrder } from "../../api/orders";
 import type { Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
+import { PaperHeading, usePaper } from "../../ui/paper";
 import { Press } from "../../ui/press";
 import { Reading } from "../../ui/reading";
 
@@ -19,13 +20,21 @@ const VIEW_NAMES: Record<string, string> = {
 export function Card() {
   const { id = "" } = useParams();
   const [asked, ask] = useSearchParams();
+  usePaper();
   const session = (asked.get("session") ?? "trousers") as Session;
   const blank = asked.get("blank") === "1";
   const order = useOrder(id);
   const points = usePoints(session);
   if (!order.data || !points.data) return <Box padding="24">{order.error?.message ?? "One moment…"}</Box>;
   return (
-    <Box background="white" color="black" minHeight="100dvh" padding="24" css={{ "@media print": { padding: 0 } }}>
+    <Box
+      as="main"
+      background="white"
+      color="black"
+      minHeight="100dvh"
+      padding="24"
+      css={{ "@media print": { padding: 0 } }}
+    >
       <Box display="flex" gap="8" marginBottom="16" css={{ "@media print": { display: "none" } }}>
         <Press kind="main" onClick={() => window.print()}>
           Print
@@ -45,6 +54,7 @@ function Sheet({ order, points, blank }: { order: Order; points: Point[]; blank:
   const views = [...new Set(points.map((point) => point.view))];
   return (
     <Box maxWidth="720px" fontSize="15px">
+      <PaperHeading />
       <chakra.h1 fontSize="24px" fontWeight={600}>
         {blank ? "Measurements" : `Measurements of ${order.client.name}`}
       </chakra.h1>

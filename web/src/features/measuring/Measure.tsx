@@ -23,6 +23,7 @@ import { Sheet } from "./Sheet";
 import { Skip } from "./Skip";
 import { Taken } from "./Taken";
 import { Ways } from "./Ways";
+import { Taped } from "../../ui/taped";
 
 /** One point at a time in the order of taking, the figure beside it, the whole sheet at hand. */
 export function Measure({ order, plan, error }: { order: Order; plan: Plan | undefined; error: Error | null }) {
@@ -180,7 +181,7 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
           {reading && reading.way !== "tape" && <chakra.p color="ink2">≈ an estimate, not taken on the body</chakra.p>}
           {doubt && !doubt.upheld && (
             <Says tone={doubt.again ? "wrong" : "plain"}>
-              {doubt.words} {doubt.again && <b>Measure again?</b>}
+              <Taped>{doubt.words}</Taped> {doubt.again && <b>Measure again?</b>}
               <chakra.span display="block" marginTop="8">
                 <Press onClick={() => writes.overrule.mutate({ id: crypto.randomUUID(), key: point.key })}>
                   Measured twice, it is right

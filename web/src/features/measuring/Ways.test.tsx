@@ -25,7 +25,7 @@ it("shows an estimate with its sum, names and numbers, and how far what was take
   const calls = standIn({ "PUT /readings/.*": ({ body }) => ({ body }) });
   show(<Stand ways={[way, { ...way, key: "hip", code: "other" }]} />);
   const row = screen.getByRole("listitem");
-  expect(row.textContent).toContain("outseam - inseam = 41 - 30");
+  expect(row.textContent).toContain("outseam − inseam = 41 − 30");
   expect(within(row).getByRole("img", { name: "11 inches" })).toBeTruthy();
   expect(row.textContent).toContain("What was taken differs by");
   fireEvent.click(within(row).getByRole("button", { name: "Use it" }));

@@ -5,6 +5,7 @@ import type { Unit } from "../../lengths/units";
 import { Entry } from "../../ui/entry";
 import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
+import { Taped } from "../../ui/taped";
 
 type WaysProps = { point: Point; unit: Unit; writes: ReturnType<typeof useSheetWrites>; ways: Way[] };
 
@@ -33,7 +34,7 @@ export function Ways({ point, unit, writes, ways }: WaysProps) {
               <b>
                 <Length mm={way.mm} unit={unit} />
               </b>{" "}
-              {way.formula} = {way.with}
+              <Taped>{way.formula}</Taped> = <Taped>{way.with}</Taped>
               <chakra.span display="block" color="ink2" fontSize="16px">
                 {way.about}
                 {way.differs_mm != null && (

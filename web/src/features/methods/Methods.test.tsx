@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, expect, it, vi } from "vitest";
 import type { Plan } from "../../api/plans";
-import { plan, show, standIn } from "../../test/shop";
+import { plan, show, standIn, whole } from "../../test/shop";
 import { differences } from "./differences";
 import { Methods } from "./Methods";
 
@@ -70,7 +70,7 @@ it("steps through a method in words and numbers, another laid over it", async ()
   fireEvent.change(screen.getByLabelText("Which"), { target: { value: "a" } });
   fireEvent.change(screen.getByLabelText("Mine, in inches"), { target: { value: "11" } });
   fireEvent.click(screen.getByRole("button", { name: "Compare" }));
-  await screen.findByText("It is 1 in more.");
+  await screen.findByText(whole("It is 1″ more."));
   fireEvent.change(screen.getByLabelText("Laid over it"), { target: { value: "" } });
   expect(screen.queryByRole("table", { name: "Where they differ" })).toBeNull();
 });

@@ -15,6 +15,8 @@ import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { differences } from "./differences";
 import { Overlay } from "./Overlay";
+import { Taped } from "../../ui/taped";
+import { Unseen } from "../../ui/announce";
 
 /** Every method, step by step in words and numbers on one body; another laid over it. */
 export function Methods() {
@@ -50,6 +52,7 @@ export function Methods() {
   const unit = (one.data?.unit ?? "in") as Unit;
   return (
     <WithMargin>
+      <Unseen as="h1">Methods</Unseen>
       <Box flex="1" minWidth="0" minHeight="0" display="flex" flexDirection="column" padding="16" gap="12">
         <Box display="grid" gap="12" gridTemplateColumns={{ base: "1fr 1fr", lg: "repeat(4, 1fr)" }}>
           <Pick text="Method" value={method} onPick={choose} options={named(trade.methods)} />
@@ -124,13 +127,19 @@ function Step({ mark, at, of, go }: StepProps) {
       <chakra.h2 fontSize="26px" fontWeight={600} lineHeight="1.2">
         {mark.name}
       </chakra.h2>
-      <chakra.p fontSize="20px">{mark.say}</chakra.p>
-      <chakra.p>
-        {mark.formula}
-        <br />
-        <chakra.span color="ink2">= {mark.with}</chakra.span>
+      <chakra.p fontSize="20px">
+        <Taped>{mark.say}</Taped>
       </chakra.p>
-      <chakra.p color="ink2">{mark.reason}</chakra.p>
+      <chakra.p>
+        <Taped>{mark.formula}</Taped>
+        <br />
+        <chakra.span color="ink2">
+          = <Taped>{mark.with}</Taped>
+        </chakra.span>
+      </chakra.p>
+      <chakra.p color="ink2">
+        <Taped>{mark.reason}</Taped>
+      </chakra.p>
       <Box display="flex" gap="8">
         <Press disabled={at === 0} onClick={() => go(at - 1)}>
           Step back

@@ -5,6 +5,7 @@ import { inWords } from "../../api/client";
 import { useClients } from "../../api/clients";
 import { type Session, usePoints } from "../../api/measuring";
 import { type Group, type Member, useGroup, useGroupWrites } from "../../api/others";
+import { useMoney } from "../../api/house";
 import { useOrder } from "../../api/orders";
 import { useMe } from "../../api/session";
 import type { Unit } from "../../lengths/units";
@@ -173,6 +174,7 @@ function Sizes({ members, points, unit, writes, refused }: SizesProps) {
           fontSize="16px"
           css={{
             "& td, & th": { padding: "2px 4px", textAlign: "left" },
+            "@media print": { fontSize: "10px", "& th": { minWidth: 0, fontSize: "10px" }, "& input": PRINTED },
             // Who it is and which measure stay in sight.
             "& thead th": { position: "sticky", top: 0, background: "{colors.well}", zIndex: 1 },
             "& tbody th, & thead th:first-of-type": { position: "sticky", left: 0, background: "{colors.calico}" },
@@ -237,6 +239,8 @@ function Sizes({ members, points, unit, writes, refused }: SizesProps) {
   );
 }
 
+const PRINTED = { width: "44px", minHeight: 0, padding: 0, fontSize: "10px", border: 0 };
+
 type CellProps = {
   label: string;
   saved: string;
@@ -284,12 +288,33 @@ function Cell({ label, saved, wrong, closed, place, keep }: CellProps) {
 
 /** Cloth of each kind in one sum, rounded up once; zips, elastic and hooks by their length. */
 function Shopping({ group, unit }: { group: Group; unit: Unit }) {
+  const money = useMoney();
   if (group.cloths.length === 0) return <p>What to buy for all of them comes here as soon as one is planned.</p>;
   return (
     <Box>
       <chakra.h2 fontSize="20px" fontWeight={600}>
         To buy for all that are planned
       </chakra.h2>
+      {group.searching > 0 && (
+        <chakra.p role="status" color="ink2">
+          Shorter lays are looked for: these lengths may still fall.
+        </chakra.p>
+      )}
+      {group.together && (
+        <p>
+          Laid together on one cloth, {group.together.orders} of them take{" "}
+          <b>
+            <Bought mm={group.together.buy_mm} unit={unit} />
+          </b>
+          : <Length mm={group.together.length_mm} unit={unit} />, rounded up to the {group.together.sold_in}
+          {group.together.cost != null && (
+            <>
+              ; costs <b>{money(group.together.cost)}</b>
+            </>
+          )}
+          .
+        </p>
+      )}
       <chakra.ul listStyleType="none" display="grid" gap="8" marginTop="8">
         {group.cloths.map((cloth) => (
           <chakra.li
@@ -307,7 +332,7 @@ function Shopping({ group, unit }: { group: Group; unit: Unit }) {
               together, cut off the bolt in one piece, rounded up to the {cloth.sold_in}
               {cloth.cost != null && (
                 <>
-                  ; costs <b>{cloth.cost}</b>
+                  ; costs <b>{money(cloth.cost)}</b>
                 </>
               )}
             </span>

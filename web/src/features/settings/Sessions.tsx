@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useLeaveEverywhere, useSessions } from "../../api/session";
-import { day } from "../../ui/day";
+import { moment } from "../../ui/day";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 
@@ -40,10 +40,4 @@ export function Sessions() {
       {wrong && <Says tone="wrong">{wrong.message}</Says>}
     </Box>
   );
-}
-
-function moment(iso: string): string {
-  const at = new Date(iso);
-  const hour = at.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
-  return `${day(iso.slice(0, 10))}, ${hour}`;
 }

@@ -5,7 +5,7 @@ import { useSecondStep } from "../../api/session";
 import { Password } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
-import { Code } from "./Code";
+import { Code } from "../../ui/code";
 
 /** A second step at the door, for who wants it: turned on with an authenticator app, turned off with the password. */
 export function SecondStep() {

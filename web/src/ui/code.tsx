@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import { field, Label } from "../../ui/field";
+import { field, Label } from "./field";
 
 /** The code of the second step: of an app, or written down. */
 export function Code({ value, onChange }: { value: string; onChange: (typed: string) => void }) {

@@ -1,0 +1,62 @@
+"""What a workshop and a person settle, through the page."""
+
+import re
+
+from playwright.sync_api import Page, expect
+
+from demo import people
+from shop.accounts.models import User
+from shop.orders.unit import write_out
+from tests.e2e.conftest import wait_until_idle
+
+
+def test_light_keys_heading_and_allowances_are_settled_and_hold(inside: Page):
+    page = inside
+    page.get_by_role("link", name="Settings", exact=True).click()
+    page.get_by_text("Dim", exact=True).last.click()
+    expect(page.locator("html")).to_have_attribute("data-light", "dim")
+    page.get_by_label("Heading on paper").fill("Quay 3, old harbour")
+    page.get_by_label("Currency").fill("kr")
+    page.get_by_label("Currency").press("Enter")
+    page.get_by_role("group", name="Trousers").get_by_label("Side").fill("9")
+    page.keyboard.press("Tab")
+    expect(page.get_by_role("alert").filter(has_text="9″")).to_be_visible()
+    page.get_by_role("group", name="Trousers").get_by_label("Side").fill("1 1/4")
+    page.keyboard.press("Tab")
+    expect(page.get_by_role("alert")).to_have_count(0)
+    page.get_by_role("group", name="Keys by themselves").get_by_text("Off").click()
+    page.reload()
+    expect(page.locator("html")).to_have_attribute("data-light", "dim")
+    expect(page.get_by_label("Heading on paper")).to_have_value("Quay 3, old harbour")
+    expect(page.get_by_role("group", name="Trousers").get_by_label("Side")).to_have_value("1 1/4")
+    page.get_by_role("link", name="Bench").click()
+    page.get_by_role("link", name="Mark").first.click()
+    call = page.locator("[data-call-n]")
+    expect(call).to_have_attribute("data-call-n", "1")
+    page.keyboard.press("a")
+    page.keyboard.press("ArrowRight")
+    expect(call).to_have_attribute("data-call-n", "2")
+    expect(page.get_by_role("table", name="All calls")).to_have_count(0)
+    # What is heard is the name and the number, and the tab says where one is.
+    expect(page.locator("[data-announced]")).to_have_text(
+        re.compile(r"^Top line\. \d+.* from the cut end of the cloth")
+    )
+    assert page.title() == f"Mark, {people.ORDERS[0]['title']} · Plavet"
+    page.goto(page.url.replace("/mark", "/calls"))
+    expect(page.get_by_text("Quay 3, old harbour")).to_be_visible()
+
+
+def test_the_unit_turns_and_cloth_keeps_its_width(inside: Page):
+    page = inside
+    page.get_by_role("link", name="Settings", exact=True).click()
+    page.get_by_text("Centimetres", exact=True).click()
+    expect(page.get_by_text("gets it written out now")).to_be_visible()
+    wait_until_idle()
+    write_out(User.objects.get(username=people.OWNER_NAME).workshop_id)
+    expect(page.get_by_text("keep their size")).to_be_visible()
+    expect(page.get_by_role("group", name="Trousers").get_by_text("cm", exact=True)).to_have_count(4)
+    page.get_by_role("link", name="Bench").click()
+    page.get_by_role("link", name="Mark").first.click()
+    expect(page.locator("[data-call]").get_by_role("img")).to_have_attribute("aria-label", re.compile("centimetres$"))
+    page.get_by_role("link", name=re.compile("Cloth")).first.click()
+    expect(page.get_by_label("Width, selvedge to selvedge")).to_have_value(re.compile(r"^\d+ in$"))

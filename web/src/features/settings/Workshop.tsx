@@ -1,0 +1,139 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { Link } from "react-router";
+import { inWords } from "../../api/client";
+import { type House, useHouse } from "../../api/house";
+import type { Unit } from "../../lengths/units";
+import { Chips } from "../../ui/chips";
+import { Entry } from "../../ui/entry";
+import { Pick } from "../../ui/field";
+import { Says } from "../../ui/words";
+import { Text } from "./Text";
+
+/** What holds for everybody of the workshop. */
+export function Workshop() {
+  const { house, settle, turn } = useHouse();
+  const now = house.data;
+  if (!now) return house.error ? <Says tone="wrong">{house.error.message}</Says> : <p>Fetching the settings…</p>;
+  // What is typed says beside its field what is wrong with it.
+  const picked = settle.variables && ("time_zone" in settle.variables || "paper" in settle.variables);
+  const error = turn.error ?? (picked ? settle.error : null);
+  return (
+    <>
+      <Text
+        label="Name"
+        place="workshop:name"
+        most={120}
+        saved={now.name}
+        keep={(name) => settle.mutateAsync({ name })}
+      />
+      <Text
+        label="Heading on paper"
+        hint="printed over every card: street, telephone"
+        place="workshop:heading"
+        most={200}
+        saved={now.heading}
+        keep={(heading) => settle.mutateAsync({ heading })}
+      />
+      <Turn house={now} turn={(unit) => turn.mutate(unit)} />
+      <Pick
+        text="Time zone"
+        value={now.time_zone}
+        options={[
+          ["", "As each device has it"],
+          ...now.zones.map((zone): [string, string] => [zone, zone.replaceAll("_", " ")]),
+        ]}
+        onPick={(time_zone) => settle.mutate({ time_zone })}
+      />
+      <Text
+        label="Currency"
+        hint="stands beside every price"
+        place="workshop:currency"
+        most={8}
+        saved={now.currency}
+        keep={(currency) => settle.mutateAsync({ currency })}
+      />
+      <Chips
+        legend="Paper"
+        hint="what cards are printed on"
+        value={now.paper}
+        options={[
+          { value: "A4", label: "A4" },
+          { value: "Letter", label: "Letter" },
+        ]}
+        onChoose={(paper) => settle.mutate({ paper: paper as House["paper"] })}
+      />
+      {error && <Says tone="wrong">{inWords(error)}</Says>}
+      <Allowances house={now} keep={(allowances) => settle.mutateAsync({ allowances })} />
+    </>
+  );
+}
+
+/** The unit of everything that is typed without one; what was typed before gets its own written out. */
+function Turn({ house, turn }: { house: House; turn: (unit: House["unit"]) => void }) {
+  const to = house.turning_to;
+  return (
+    <Box>
+      <Chips
+        legend="Unit"
+        hint="of every length that is typed without one"
+        value={to || house.unit}
+        options={[
+          { value: "in", label: "Inches", dead: to === "cm" ? "being changed" : "" },
+          { value: "cm", label: "Centimetres", dead: to === "in" ? "being changed" : "" },
+        ]}
+        onChoose={(unit) => turn(unit as House["unit"])}
+      />
+      <chakra.p fontSize="16px" color="ink2" role="status">
+        {to
+          ? "Every length that was typed without a unit gets it written out now. Until that is done, none is written."
+          : "Lengths that were typed before keep their size: 45 becomes 45 in. Sheets keep the unit they were taken in, plans are made anew."}
+      </chakra.p>
+    </Box>
+  );
+}
+
+type AllowancesProps = { house: House; keep: (allowances: House["allowances"]) => Promise<unknown> };
+
+/** The seam allowances a new garment starts from; a style's own where nothing is given. */
+function Allowances({ house, keep }: AllowancesProps) {
+  const kinds = [...new Set(house.edges.map((edge) => edge.kind))];
+  return (
+    <Box display="grid" gap="12">
+      <Box>
+        <chakra.h3 fontSize="20px" fontWeight={600}>
+          Seam allowances
+        </chakra.h3>
+        <chakra.p fontSize="16px" color="ink2">
+          What a new garment starts from; Design can change them for one. Nothing typed: the usual ones. Whole sets of
+          choices are kept as house rules, on <Link to="/methods">Methods</Link> and Design.
+        </chakra.p>
+      </Box>
+      {kinds.map((kind) => (
+        <chakra.fieldset key={kind} border="0" minWidth="0">
+          <chakra.legend fontWeight={600} padding="0">
+            {house.edges.find((edge) => edge.kind === kind)!.kind_name}
+          </chakra.legend>
+          <Box display="grid" gap="8" gridTemplateColumns={{ base: "1fr", sm: "1fr 1fr" }} marginTop="4">
+            {house.edges
+              .filter((edge) => edge.kind === kind)
+              .map(({ key, name }) => (
+                <Entry
+                  key={key}
+                  label={name}
+                  name={`${kind}.${key}`}
+                  unit={house.unit as Unit}
+                  saved={house.allowances[kind]?.[key] ?? ""}
+                  place={`workshop:${kind}.${key}`}
+                  keep={(typed) => {
+                    const own = Object.entries({ ...house.allowances[kind], [key]: typed });
+                    const given = Object.fromEntries(own.filter(([, size]) => size !== ""));
+                    return keep({ ...house.allowances, [kind]: given });
+                  }}
+                />
+              ))}
+          </Box>
+        </chakra.fieldset>
+      ))}
+    </Box>
+  );
+}
