@@ -11,6 +11,9 @@ from cutting.kinds import Chosen, GarmentKind
 from cutting.lengths import Fixed
 from cutting.methods.choices import Choice, Need, holds
 
+SUM_OF = {"hem_width": "hem_round", "back_neck_depth": "back_neck", "top_length": "back_length"}
+"""Where a style's own size is what is usual: the sum that says how large that is on a client."""
+
 
 @dataclass(frozen=True)
 class Row:

@@ -48,4 +48,8 @@ FaultCode = Literal[
     "lay.unknown_piece", "lay.unknown_section", "lay.too_long",
 ]
 """What the exact check finds in a lay."""
+StepCode = Literal[
+    "edges", "edges_left", "shrink", "press", "trim", "trim_off", "one_way", "next", "creeps", "fold", "repeat",
+]
+"""What is done to the cloth before the first call on it."""
 # fmt: on

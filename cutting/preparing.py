@@ -1,32 +1,25 @@
 """What is done to the cloth before the first call on it, section by section. Common practice, no source."""
 
 from dataclasses import dataclass, field
-from typing import Literal
 
 from cutting.cloth import Cloth
+from cutting.codes import StepCode
 from cutting.lay import Section
 
 SLIPPERY = ("chiffon", "silk", "viscose", "lining")
 """Cloths whose layers creep on each other. From memory, no source."""
 
-StepCode = Literal[
-    "edges", "edges_left", "shrink", "press", "trim", "trim_off", "one_way", "next", "creeps", "fold", "repeat",
-]  # fmt: skip
-
 
 @dataclass(frozen=True)
 class ClothStep:
-    """One thing to do; `sizes` in mm, but for a percentage."""
+    """One thing to do; `sizes` in mm, but for a percentage. Those of "fold" are the section's own."""
 
     code: StepCode
     sizes: dict[str, float] = field(default_factory=dict)
 
 
-def prepared(cloth: Cloth, section: Section, first: bool, depth: float) -> list[ClothStep]:
-    """The steps before the calls of a section, whose lay is so deep, in order: the cloth where it is the `first`, then
-    its fold.
-    """
-    table = section.table
+def prepared(cloth: Cloth, section: Section, first: bool) -> list[ClothStep]:
+    """The steps before the calls of a section, in order: the cloth where it is the `first`, then its fold."""
     steps: list[ClothStep] = []
     if first:
         left, shrinks, trim = (float(size) for size in (cloth.selvedge, cloth.shrink_percent, cloth.trim))
@@ -38,9 +31,8 @@ def prepared(cloth: Cloth, section: Section, first: bool, depth: float) -> list[
         ]
     else:
         steps.append(ClothStep("next"))
-    upper = table.double_depth
-    steps.append(ClothStep("fold", {"depth": depth, "upper": upper, "single": table.layers[-1].end - upper}))
-    folded = len(table.layers) > 1
+    steps.append(ClothStep("fold"))
+    folded = len(section.table.layers) > 1
     if folded and cloth.repeat:
         steps.append(ClothStep("repeat", {"repeat": float(cloth.repeat)}))
     if folded and cloth.kind in SLIPPERY:

@@ -9,13 +9,11 @@ from math import exp
 import numpy as np
 
 from cutting.body.model import FIELDS, adults
-from cutting.body.sample import SAMPLE
-from cutting.lengths import Unit, read, show
+from cutting.body.sample import SAMPLE, as_read
+from cutting.lengths import Unit
 
 SPREAD, WITHIN = 0.5, 1.1
 """A share of the spread of adults, and no further from the middle than so many deviations: nobody is out of the way."""
-STEP = {"in": 6.35, "cm": 5.0}
-"""To so many mm the tape is read here: a quarter of an inch, half a centimetre."""
 SAMPLE_HEIGHT, SAMPLE_BUST = 1680.0, 980.0
 BY_HEIGHT = ("nape_to_waist", "sleeve_length", "shoulder_to_bust_point", "waist_to_hip")
 BY_BUST = ("bust_span",)
@@ -34,9 +32,8 @@ def invented(seed: int, unit: Unit) -> dict[str, str]:
     sizes["inseam"] = 0.45 * height
     sizes["outseam"] = sizes["inseam"] + sizes["body_rise"]
     sizes["waist_to_knee"] = sizes["body_rise"] + 0.19 * height
-    sample = {key: float(read(text, "cm")) for key, text in SAMPLE.items()}
+    sample = {key: 10.0 * size for key, size in SAMPLE.items()}
     sizes |= {key: sample[key] * height / SAMPLE_HEIGHT for key in BY_HEIGHT}
     sizes |= {key: sample[key] * bust / SAMPLE_BUST for key in BY_BUST}
     sizes |= {key: sample[key] * (height / SAMPLE_HEIGHT + bust / SAMPLE_BUST) / 2 for key in BY_BOTH}
-    step = STEP[unit]
-    return {key: show(round(size / step) * step, unit).text for key, size in sizes.items()}
+    return {key: as_read(size, unit) for key, size in sizes.items()}

@@ -222,7 +222,7 @@ def _section(section: Section, lays: BestLay, start: float, cloth: Cloth) -> dic
             {"kind": one.kind, "mm": _mm(one.mm), "piece": one.piece, "other": one.other} for one in lays.bound.steps
         ],
         "counted": len(section.items) <= MOST_COUNTED,
-        "prepare": [[step.code, step.sizes] for step in prepared(cloth, section, start == 0, lay.depth)],
+        "prepare": [[step.code, step.sizes] for step in prepared(cloth, section, start == 0)],
         "layers": [{"number": one.number, "from_mm": _mm(one.start), "to_mm": _mm(one.end)} for one in table.layers],
         "folds_mm": sorted({d.fold for d in table.doublings if d.fold is not None}),
     }  # fmt: skip

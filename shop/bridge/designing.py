@@ -1,13 +1,14 @@
 """What can be chosen for a garment, what is usual, what each choice would change, and how a style looks on a body."""
 
 from contextlib import suppress
-from dataclasses import astuple
+from dataclasses import astuple, dataclass
 from typing import Any, Literal, TypeAlias
 
 from pydantic import BaseModel
 
-from cutting.body import with_sample
-from cutting.choosing import Row, asked
+from cutting.body import Body, with_sample
+from cutting.choosing import SUM_OF, Row, asked
+from cutting.cloth import Cloth
 from cutting.effects import LEFT_OUT, Effect, effects
 from cutting.errors import CuttingError
 from cutting.formats import keep, read_job
@@ -74,28 +75,58 @@ class DesignOut(BaseModel):
     groups: list[ChoiceGroupOut]
 
 
-def design(job: dict[str, Any], garment: str = "", half: str = "") -> DesignOut:
-    """The choices of a job's garment of that name, or of a jumpsuit's half; of the first where there is none.
+@dataclass(frozen=True)
+class InHand:
+    """A garment of a job, or a jumpsuit's half, that is being designed; `chosen` as the page keeps it."""
 
-    Where its draft cannot be made nothing is said of what a choice would change.
-    """
+    job: dict[str, Any]
+    kind: GarmentKind
+    style: str
+    method: str
+    chosen: dict[str, Any]
+    cloth: Cloth
+    joined: bool
+
+    def body(self) -> Body:
+        """Raises CuttingError where the measurements make none."""
+        return read_job(self.job | {"garments": [{"id": "any", "style": "palazzo"}]}).body
+
+    def read(self) -> dict[str, Any]:
+        """The choices as the core has them."""
+        unit = as_unit(self.job["unit"])
+        with on_tape(unit):
+            return read_choices(self.chosen, unit, choice(), self.kind, [])
+
+
+def in_hand(job: dict[str, Any], garment: str, half: str) -> InHand:
+    """A job's garment of that name, or a jumpsuit's half; the first where there is none."""
     raw = next((one for one in job["garments"] if one["id"] == garment), job["garments"][0])
     joined = raw["style"] in PAIRS
     if joined:
         pair = PAIRS[raw["style"]].halves
         half = half or list(pair)[-1]
         raw = raw[half] or {"style": pair[half]}
-    unit, style = as_unit(job["unit"]), raw["style"]
+    style = raw["style"]
     kind = kind_of(style)
-    method = raw.get("method") or kind.first_method(style)
     cloth = read_job(job | {"measurements": {}, "garments": [{"id": "any", "style": "palazzo"}]}).cloth
-    chosen = raw.get("choices") or {}
+    method = raw.get("method") or kind.first_method(style)
+    return InHand(job, kind, style, method, raw.get("choices") or {}, cloth, joined)
+
+
+def design(job: dict[str, Any], garment: str = "", half: str = "") -> DesignOut:
+    """The choices of a job's garment of that name, or of a jumpsuit's half; of the first where there is none.
+
+    Where its draft cannot be made nothing is said of what a choice would change.
+    """
+    made = in_hand(job, garment, half)
+    kind, style, method, cloth, joined, unit = (
+        made.kind, made.style, made.method, made.cloth, made.joined, as_unit(job["unit"]),
+    )  # fmt: skip
+    chosen = made.chosen
     found: dict[tuple[str, str], Effect] = {}
     sums: dict[str, float] = {}
     with suppress(CuttingError):
-        body = read_job(job | {"garments": [{"id": "any", "style": "palazzo"}]}).body
-        with on_tape(unit):
-            read = read_choices(chosen, unit, choice(), kind, [])
+        body, read = made.body(), made.read()
         with on_tape(unit):
             found = {(one.choice, one.rule): one for one in effects(body, method, style, read, cloth, joined)}
             kept = {key: value for key, value in read.items() if key not in kind.unused(method)}
@@ -110,10 +141,6 @@ def design(job: dict[str, Any], garment: str = "", half: str = "") -> DesignOut:
         shown.rows.append(_row(row, kind, joined, unit, found, on_client))
     methods = [_option(found, "method", name, say.method_words(name).name, unit) for name in kind.methods_for(style)]
     return DesignOut(kind=kind.name, method=method, methods=methods, groups=list(groups.values()))
-
-
-SUM_OF = {"hem_width": "hem_round", "back_neck_depth": "back_neck", "top_length": "back_length"}
-"""Where a style's own size is what is usual: the sum that says how large that is on this client."""
 
 
 def _row(
@@ -193,7 +220,7 @@ def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
 
     Where a point that drafting needs is missing, an invented body's is taken.
     """
-    body = read_job(one_garment(unit, with_sample(measurements), "palazzo", "", {})).body
+    body = read_job(one_garment(unit, with_sample(measurements, as_unit(unit)), "palazzo", "", {})).body
     drawn: dict[str, Outline] = {}
     for kind in KINDS.values():
         for style in kind.styles:
@@ -214,7 +241,7 @@ def kept_alone(
     unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any]
 ) -> dict[str, Any]:
     """The same as it would be stored."""
-    measurements = with_sample(measurements)
+    measurements = with_sample(measurements, as_unit(unit))
     try:
         return keep(plan(read_job(one_garment(unit, measurements, style, method, choices)), by_width=False))
     except CuttingError as error:

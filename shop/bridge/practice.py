@@ -70,7 +70,7 @@ def slip_name(code: str) -> str:
 
 def _check_made(method: str, style: str, unit: str) -> None:
     """Raises CuttingError where there is no such method or style, or it does not make that."""
-    read_job(one_garment(unit, with_sample({}), style, method, {}))
+    read_job(one_garment(unit, with_sample({}, as_unit(unit)), style, method, {}))
 
 
 def _unknown(key: str) -> CuttingError:

@@ -12,7 +12,7 @@ from cutting.words.few import MOST, in_few_terms, terms
 from tests.conftest import many
 
 HIP, WAIST, BUST = (Measured(key, inch(size).size) for key, size in (("hip", 40), ("waist", 30), ("bust", 36)))
-EASE, SEAM, SIDE = (Fixed(inch(2).size, "bust_ease"), *(Fixed(inch(1).size, f"allowance.{e}") for e in ("side", "hem")))
+EASE, SIDE, HEM = (Fixed(inch(2).size, "bust_ease"), *(Fixed(inch(1).size, f"allowance.{e}") for e in ("side", "hem")))
 ODD = Fixed(inch("1/2").size)
 
 
@@ -24,16 +24,16 @@ def arcs(count):
     ("whole", "said"),
     [
         # Four are left as they are, whatever they are.
-        ([HIP / 4, WAIST / 4, SEAM, SIDE], "hip / 4 + waist / 4 + 1 in side seam + 1 in hem"),
+        ([HIP / 4, WAIST / 4, SIDE, HEM], "hip / 4 + waist / 4 + 1 in side seam + 1 in hem"),
         # What cancels out goes first, and nothing else.
-        ([HIP / 4, SEAM, WAIST / 4, -SEAM, ODD, SIDE], "hip / 4 + waist / 4 + 1/2 in + 1 in hem"),
+        ([HIP / 4, SIDE, WAIST / 4, -SIDE, ODD, HEM], "hip / 4 + waist / 4 + 1/2 in + 1 in hem"),
         # Then a measure is said with its ease; the seams stay apart.
-        ([Sum((BUST, EASE)) / 4, HIP / 4, SEAM, ODD], "(bust with its ease) / 4 + hip / 4 + 1 in side seam + 1/2 in"),
+        ([Sum((BUST, EASE)) / 4, HIP / 4, SIDE, ODD], "(bust with its ease) / 4 + hip / 4 + 1 in side seam + 1/2 in"),
         # Then seams are one; the measures stay apart.
-        ([HIP / 4, WAIST / 4, BUST / 4, SEAM, SIDE], "hip / 4 + waist / 4 + bust / 4 + 2 in seams"),
+        ([HIP / 4, WAIST / 4, BUST / 4, SIDE, HEM], "hip / 4 + waist / 4 + bust / 4 + 2 in seams"),
         # Only then are the measures one number, and no more with them than there has to be.
         (
-            [HIP / 4, WAIST / 4, BUST / 4, HIP / 8 + ODD, ODD, SEAM, SIDE],
+            [HIP / 4, WAIST / 4, BUST / 4, HIP / 8 + ODD, ODD, SIDE, HEM],
             "what hip, waist and bust give + hip / 8 + 1 in + 2 in seams",
         ),
     ],
@@ -46,12 +46,12 @@ def test_no_more_is_left_out_than_has_to_be(whole, said):
 
 @pytest.mark.parametrize("count", [4, 5, 9])
 def test_lengths_of_the_draft_are_one_where_nothing_else_can_be(count):
-    length = in_few_terms(total(*arcs(count), SEAM))
+    length = in_few_terms(total(*arcs(count), SIDE))
     assert terms(length) <= MOST
     assert float(length.value) == pytest.approx(25.4 + sum(10 + k for k in range(count)))
 
 
-PARTS = st.sampled_from([HIP, WAIST, BUST, EASE, SEAM, SIDE, ODD, *arcs(3)])
+PARTS = st.sampled_from([HIP, WAIST, BUST, EASE, SIDE, HEM, ODD, *arcs(3)])
 SHARES = st.sampled_from([Fraction(1), Fraction(1, 4), Fraction(-1), Fraction(3, 8)])
 
 

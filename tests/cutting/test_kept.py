@@ -10,7 +10,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from cutting.formats import keep, read_job, read_kept
+from cutting.formats import keep, plan_to_wire, read_job, read_kept
 from cutting.formats.stored import as_plan, is_words
 from cutting.formats.trees import from_tree, to_tree
 from cutting.lengths import Fixed, Found, Measured, Scaled, Sum, show
@@ -19,7 +19,7 @@ from cutting.words import ENGLISH, en, with_numbers
 from cutting.words.en import formula
 from cutting.words.language import Language
 from tests.conftest import many
-from tests.jobs import MARIT, planned
+from tests.jobs import MARIT, job, planned
 
 JUMPSUIT = json.loads((Path(__file__).parents[2] / "demo/jobs/crew-jumpsuit.json").read_text())
 OLD = json.loads((Path(__file__).parents[1] / "data/plan-0.7.json").read_text())
@@ -149,3 +149,11 @@ def test_a_stand_in_for_a_language_has_to_say_everything():
     """The test above would be blind if a name were missing from the language."""
     with pytest.raises(AttributeError):
         read_kept(keep(planned()), SimpleNamespace(formula=formula), "in")
+
+
+@pytest.mark.parametrize(
+    ("fold", "lengths"), [("open", 1), ("lengthwise-centre", 1), ("crosswise", 2), ("folded-twice", 2)]
+)
+def test_what_a_proof_leaves_off_is_so_much_of_each_length_on_the_table(fold, lengths):
+    lay = plan_to_wire(plan(read_job(job(cloth={"width": "60 in", "fold": fold})), by_width=False))["lay"]
+    assert lay["proof_off_mm"] == 2.5 * lengths

@@ -6,7 +6,7 @@ from typing import get_args
 
 import pytest
 
-from cutting.codes import CheckCode, FaultCode, FindingCode, ProblemCode
+from cutting.codes import CheckCode, FaultCode, FindingCode, ProblemCode, StepCode
 from cutting.errors import Problem
 from cutting.finding import Finding
 from cutting.formats import plan_to_wire
@@ -18,6 +18,7 @@ from cutting.words import with_numbers
 from cutting.words.en import formula, say_finding, say_problem
 from cutting.words.en.checks import CHECKS
 from cutting.words.en.findings import FINDINGS
+from cutting.words.en.folds import CLOTH_STEPS
 from cutting.words.en.problems import AT_FAULT, PROBLEMS
 from cutting.words.en.sewing import NOTIONS
 from tests.jobs import of_body, planned
@@ -153,6 +154,7 @@ def test_every_code_has_its_sentence_and_every_sentence_its_code():
     assert set(get_args(CheckCode)) == set(CHECKS)
     assert set(get_args(FaultCode)) == set(AT_FAULT)
     assert set(get_args(NotionCode)) == set(NOTIONS)
+    assert {*get_args(StepCode)} == {"fold", *CLOTH_STEPS}
 
 
 def test_a_place_is_written_as_files_have_it():

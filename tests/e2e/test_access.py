@@ -16,7 +16,7 @@ CHOIR, FERRY, _, TWO, SUIT = (str(order["title"]) for order in people.ORDERS)
 STATIONS = ("measure", "design", "cloth", "lay", "mark", "check")
 DEEP = bool(os.environ.get("PLAVET_DEEP"))
 SIZES = [(1280, 800), (390, 844), *([(820, 1180)] if DEEP else [])]
-SMALL = [(640, 400), (844, 390)]
+SMALL = [(640, 400), (844, 390), (820, 1180)]
 ROOMS = (
     "/", "/new", "/shelf", "/clients", "/clients/first", "/methods", "/practice", "/people", "/people/learned",
     "/people/seen", "/settings", f"{TWO}/others", f"{CHOIR}/card", f"{CHOIR}/calls", "/nowhere",
@@ -40,6 +40,45 @@ def opened(page: Page, address: str) -> None:
     # Where a search waits for the queue the page asks again and again: what is awaited is its own words.
     page.wait_for_function("() => !/Fetching|Drafting|One moment/.test(document.body.innerText)")
     page.wait_for_timeout(300)
+
+
+UNSTACKED = r"""() => {
+    const said = document.createTreeWalker(document.querySelector("main"), NodeFilter.SHOW_TEXT);
+    const found = [];
+    for (let one = said.nextNode(); one; one = said.nextNode()) {
+        if (one.parentElement.closest("textarea, code, script, style")) continue;
+        const fraction = !one.parentElement.closest("option") && /\d\s*\/\s*\d/.test(one.data);
+        if (fraction || /\d in\b|\d ?"|[\w)] [x\/] [\w(]/.test(one.data)) found.push(one.data.slice(0, 80));
+    }
+    return found;
+}"""
+"""Texts in which a fraction is not stacked, an inch is not ″, or a sum is written with letters for signs."""
+
+
+SMALL_PRINT = """() => {
+    const found = new Set();
+    const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    for (let one = walk.nextNode(); one; one = walk.nextNode()) {
+        const parent = one.parentElement;
+        if (!one.data.trim() || parent.closest("[data-unseen], option, datalist, script, style")) continue;
+        if (!parent.checkVisibility({ opacityProperty: true, visibilityProperty: true })) continue;
+        const drawn = parent.getScreenCTM?.();
+        const size = parseFloat(getComputedStyle(parent).fontSize) * (drawn ? Math.hypot(drawn.a, drawn.b) : 1);
+        if (size > 0.01 && size < 13.9) found.add(`${size.toFixed(1)} px: ${one.data.slice(0, 30)}`);
+    }
+    return [...found];
+}"""
+"""Letters under 14 px as they are seen, in drawings too."""
+
+
+NARROW = """() => [...document.querySelectorAll("a, button, input, select, summary, textarea, [role=slider]")]
+    .filter((one) => one.checkVisibility({ visibilityProperty: true }))
+    // A link within a sentence is as high as its line.
+    .filter((one) => one.tagName !== "A" || one.parentElement.textContent.trim() === one.textContent.trim())
+    .map((one) => [one, (/radio|checkbox/.test(one.type) && one.closest("label")) || one])
+    .filter(([, box]) => Math.min(box.getBoundingClientRect().width, box.getBoundingClientRect().height) < 43.5)
+    .map(([one]) => `${one.tagName} ${(one.getAttribute("aria-label") || one.textContent).slice(0, 40)}`)"""
+"""What is pressed or typed in and is smaller than a finger."""
 
 
 def wrong(page: Page) -> list[str]:
@@ -101,14 +140,21 @@ def lost_on_paper(page: Page) -> list[str]:
     sheets = PdfReader(BytesIO(page.pdf(prefer_css_page_size=True))).pages
     page.emulate_media(media="screen")
     printed = "".join("".join(sheet.extract_text().split()) for sheet in sheets)
+    # At the foot of every sheet is its number and what it is: of an order also whose.
+    title = page.title().removesuffix(" · Plavet")
+    for number, sheet in enumerate(sheets, 1):
+        foot = " ".join(sheet.extract_text().split())
+        assert f"{number} of {len(sheets)}" in foot, (title, number)
+        assert title in foot, (title, number)
     assert len(kept) > 0.5 * len(set(words.split())), "what is pressed goes, what is read stays"
     return [word for word in kept if len(word) > 3 and word.isalpha() and word not in printed]
 
 
 @pytest.mark.parametrize("light", ["light", "dark"] if DEEP else ["light"])
 def test_every_page_is_for_every_hand_eye_and_printer(inside: Page, light: str):
-    """No rule of accessibility is broken; on a small screen (640 by 400 is 1280 by 800 at 200 %) all that is pressed is
-    reached and nothing scrolls sideways; all that is read is printed: every ticket, every row.
+    """No rule of accessibility is broken, no letter is under 14 px, nothing that is pressed under 44. On a small screen
+    (640 by 400 is 1280 by 800 at 200 %) and a tablet all that is pressed is reached and nothing scrolls sideways. All
+    that is read is printed: every ticket, every row.
     """
     page = inside
     page.emulate_media(color_scheme="dark" if light == "dark" else "light")
@@ -120,12 +166,16 @@ def test_every_page_is_for_every_hand_eye_and_printer(inside: Page, light: str):
         taller = page.evaluate("() => document.documentElement.scrollHeight - innerHeight")
         found["document"] = ["taller than the screen"] * (taller > 0 and page.locator("nav").count() > 0)
         found["cut off at its side"] = page.evaluate(SIDEWAYS)
+        found["written otherwise"] = page.evaluate(UNSTACKED)
         for width, height in SIZES:
             page.set_viewport_size({"width": width, "height": height})
             found[f"rules at {width}"] = wrong(page)
+            found[f"small print at {width}"] = page.evaluate(SMALL_PRINT)
+            found[f"narrow at {width}"] = page.evaluate(NARROW)
         for width, height in SMALL:
             page.set_viewport_size({"width": width, "height": height})
             sideways = page.evaluate("() => document.documentElement.scrollWidth - innerWidth")
             found[f"{width} by {height}"] = page.evaluate(REACHED) + ["sideways"] * (sideways > 0)
+            found[f"cut off at {width}"] = page.evaluate(SIDEWAYS)
         broken |= {(address, where): what for where, what in found.items() if what}
-    assert broken == {}
+    assert broken == {}, "\n".join(f"{where}: {what}" for where, what in broken.items())

@@ -121,6 +121,7 @@ def test_the_whole_job_by_keyboard_alone(inside: Page):
     card.goto(page.get_by_role("link", name="Print all calls").get_attribute("href") or "")
     expect(card.get_by_role("heading", name=re.compile(f"^{calls} calls, "))).to_be_visible()
     assert card.get_by_role("row").count() == calls
+    expect(card.get_by_text("Find the selvedges: the grain runs along them.")).to_be_visible()
     card.close()
     page.keyboard.press("6")
     expect(page.get_by_role("heading", name=re.compile("All .* hold"))).to_be_visible()
@@ -298,7 +299,7 @@ def test_a_choirs_sizes_in_one_table_and_one_shopping_list(inside: Page):
     page.get_by_label("Ylva Roth, sleeve length", exact=True).press("Tab")
     page.get_by_role("button", name="Plan 1").click()
     expect(page.get_by_text("2 of 2 planned")).to_be_visible()
-    expect(page.get_by_text("of viscose, 58 wide, for 2:")).to_be_visible()
+    expect(page.get_by_text("of viscose, 58″ wide, for 2:")).to_be_visible()
     page.get_by_role("link", name="Lay all that are planned on one cloth").click()
     expect(page.get_by_role("radio", name="All 2 on one cloth")).to_be_checked()
     drawing = page.get_by_role("img", name="The lay")

@@ -13,8 +13,8 @@ def test_a_rule_is_practised_on_eight_clients_and_the_owner_sees_it(inside: Page
     expect(page.get_by_role("heading", name="Front, crotch extension")).to_be_visible()
     for n in range(1, 9):
         page.get_by_text(f"{n} of 8").wait_for()
-        card = page.get_by_role("table").inner_text()
-        whole, over, under = re.search(r"hip\s+(\d+)(?: (\d)/(\d))? in", card).groups("0")
+        card = page.get_by_role("table").text_content()
+        whole, over, under = re.search(r"(?<!to )hip(\d+)(?: (\d)/(\d))?″", card).groups("0")
         hip = int(whole) + int(over) / max(int(under), 1)
         if n == 1:
             # Put the thumb on the tape by the keys: an eighth of the hip, as a hand has it that halved once too little.
@@ -26,7 +26,7 @@ def test_a_rule_is_practised_on_eight_clients_and_the_owner_sees_it(inside: Page
                 page.keyboard.press("ArrowRight")
             expect(page.get_by_label("Mine, in inches")).to_have_value(f"{round(hip / 8)} 1/8")
             page.get_by_role("button", name="Show the rule").click()
-            expect(page.get_by_text("hip / 16")).to_be_visible()
+            expect(page.get_by_text("hip ÷ 16")).to_be_visible()
         page.get_by_label("Mine, in inches").fill(f"{hip / 8 if n == 1 else hip / 16}")
         page.get_by_label("Mine, in inches").press("Enter")
         if n == 1:

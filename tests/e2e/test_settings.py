@@ -1,6 +1,7 @@
 """What a workshop and a person settle, through the page."""
 
 import re
+from datetime import date
 
 from playwright.sync_api import Page, expect
 
@@ -41,9 +42,27 @@ def test_light_keys_heading_and_allowances_are_settled_and_hold(inside: Page):
     expect(page.locator("[data-announced]")).to_have_text(
         re.compile(r"^Top line\. \d+.* from the cut end of the cloth")
     )
-    assert page.title() == f"Mark, {people.ORDERS[0]['title']} · Plavet"
+    assert re.fullmatch(rf"Mark, .+, {people.ORDERS[0]['title']} · Plavet", page.title())
     page.goto(page.url.replace("/mark", "/calls"))
     expect(page.get_by_text("Quay 3, old harbour")).to_be_visible()
+    page.goto(page.url.replace("/calls", "/cloth"))
+    page.get_by_text("Bought and washed").click()
+    page.get_by_label("Price of one yard").fill("6.20")
+    page.keyboard.press("Tab")
+    expect(page.get_by_text(re.compile(r"Costs \d+\.\d\d kr"))).to_be_visible()
+
+
+def test_the_day_it_is_is_the_workshops(inside: Page):
+    """Kiritimati is 25 hours before Pago Pago: it never is the same day in both."""
+    page = inside
+    days = []
+    for zone in ("Pacific/Kiritimati", "Pacific/Pago_Pago"):
+        page.goto("/settings")
+        page.get_by_label("Time zone").select_option(zone)
+        wait_until_idle()
+        page.goto("/new")
+        days.append(date.fromisoformat(page.get_by_label("Promised for").input_value()))
+    assert (days[0] - days[1]).days in (1, 2)
 
 
 def test_the_unit_turns_and_cloth_keeps_its_width(inside: Page):

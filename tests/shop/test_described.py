@@ -25,7 +25,7 @@ from shop.api.api import api
 from tests.shop.bodies import bodies_for
 from tests.shop.conftest import Caller
 
-SENT = 60 if os.environ.get("PLAVET_DEEP") else 4
+SENT = 60 if os.environ.get("PLAVET_DEEP") else 3
 """Requests for each operation."""
 CHECKS = [not_a_server_error, status_code_conformance, content_type_conformance, response_schema_conformance]
 SCHEMA = schemathesis.openapi.from_dict(api.get_openapi_schema(path_prefix="/api/"), config=SchemathesisConfig())

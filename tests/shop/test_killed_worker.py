@@ -69,7 +69,7 @@ def test_a_search_whose_worker_is_killed_is_taken_up_again(workers):
     owner = User.objects.get(username="ebba")
     order = Order.of(owner.workshop).order_by("promised_on").first()
     plan = making.plan_order(actor=owner, order=order)
-    run = searches.start_lay_run(actor=owner, id=uuid4(), plan_run=plan.id, seconds=5)
+    run = searches.start_lay_run(actor=owner, id=uuid4(), plan_run=plan.id, seconds=3)
 
     worker = workers()
     rows = LayRun._base_manager.filter(pk=run.id)

@@ -19,7 +19,7 @@ from tests.shop.conftest import Caller
 SILENT = 200
 
 
-FIRST, ALL = (500, 10_000) if os.environ.get("PLAVET_DEEP") else (50, 140)
+FIRST, ALL = (500, 10_000) if os.environ.get("PLAVET_DEEP") else (40, 104)
 """A process has taken what it needs after the first requests; after all of them it holds hardly more."""
 
 

@@ -26,7 +26,7 @@ CHOICES: dict[str, dict[str, tuple[str, str, str]]] = {
         "closure": ("Opens with", "", ""),
         "closure.joined": ("Opens with", "one zip through the waist, or nothing", ""),
         "zip_edge": ("Zip's edge behind", "from the waist to 1 in below the zip", ""),
-        "band": ("The band is placed", "verticals start from its top", ""),
+        "band": ("The band is placed", "depths are measured from its top", ""),
         "band_depth": ("Band, finished", "a strip is twice this and two seams", ""),
         "band_overlap": ("Overlap", "for hook and bar", ""),
         "band_join": ("The band is", "", ""),
@@ -164,14 +164,14 @@ _DART_PLACE = {
     "crease": "On the crease",
     "bust-span": "Under the bust point",
 }
-_CHALK = {"on-cloth": "On cloth, seams inside", "on-paper": "On paper, net"}
+_CHALK = {"on-cloth": "On cloth, seams inside", "on-paper": "On paper, to the sewing line"}
 RULES: dict[str, dict[str, dict[str, str]]] = {
     "lower": {
         "waist_join": {"darts": "Darts, over the top's", "gathers": "Gathers", "tucks": "Tucks"},
         "waist_finish": {"straight-band": "Straight band", "shaped-band": "Shaped band", "half-elastic": "Band, elastic behind", "elastic-band": "Elastic in a band", "casing": "Casing, cut on", "paper-bag": "Paper-bag, channel and tie"},
         "closure": {"fly": "Fly", "side-zip": "Side zip", "back-zip": "Invisible zip behind", "none": "Nothing"},
         "closure.joined": {"back-zip": "Zip behind", "none": "Nothing"},
-        "band": {"below": "Below: taken off the verticals", "inside": "Inside: cut off the draft's top", "on-top": "On top: added above", "none": "Nowhere: there is none"},
+        "band": {"below": "Below: taken off the depths", "inside": "Inside: cut off the draft's top", "on-top": "On top: added above", "none": "Nowhere: there is none"},
         "band_join": {"none": "One strip", "sides": "Joined at the sides", "centre-back": "Joined behind"},
         "heading_place": {"above": "Above the figure's top", "inside": "Inside it: the channel is that much lower"},
         "elastic": {"waist-4": "The waist less 4 in", "nine-tenths": "Nine tenths of the waist"},

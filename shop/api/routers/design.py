@@ -10,6 +10,7 @@ from shop.api.auth import person
 from shop.api.incoming import Version
 from shop.bridge.designing import DesignOut, Outline, design, draft_alone, kept_alone, silhouettes
 from shop.bridge.drafting import PlanShape
+from shop.bridge.moving import MoveOut, moved
 from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
 from shop.bridge.trade import TradeOut, trade
 from shop.clients import seen
@@ -49,6 +50,17 @@ def _rule(row: HouseRule) -> HouseRuleOut:
     )
 
 
+def _job(request: HttpRequest, id: UUID) -> dict[str, Any]:
+    """An order that has a garment, as a job; one more draft of the actor's."""
+    row = queries.order(person(request), id)
+    seen.note(person(request), [row.client_id], "measures")
+    job = job_of(person(request), row)
+    if not job["garments"]:
+        raise OutfitError("This order has no garment yet. Add one: what is to be sewn is chosen here then.")
+    check_pace(person(request))
+    return job
+
+
 @router.get("/orders/{id}/design", response=DesignOut)
 def order_design(
     request: HttpRequest, id: UUID, garment: str = "", half: Literal["", "top", "lower"] = ""
@@ -56,13 +68,15 @@ def order_design(
     """The choices of one of the order's garments by its name (the first where none is given), or of a jumpsuit's half,
     and what each would change on this client.
     """
-    row = queries.order(person(request), id)
-    seen.note(person(request), [row.client_id], "measures")
-    job = job_of(person(request), row)
-    if not job["garments"]:
-        raise OutfitError("This order has no garment yet. Add one: what is to be sewn is chosen here then.")
-    check_pace(person(request))
-    return design(job, garment, half)
+    return design(_job(request, id), garment, half)
+
+
+@router.get("/orders/{id}/design/moves", response=list[MoveOut])
+def order_moves(
+    request: HttpRequest, id: UUID, group: str = "", garment: str = "", half: Literal["", "top", "lower"] = ""
+) -> list[MoveOut]:
+    """What the choices of a group would move on this client's own draft, drawn before and after."""
+    return moved(_job(request, id), garment, half, group)
 
 
 @router.get("/trade", response=TradeOut)

@@ -2,7 +2,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { server, answered } from "./client";
 import type { components } from "./schema.gen";
-import type { Plan } from "./plans";
+import { type Plan, useDrafting } from "./plans";
 
 type Schemas = components["schemas"];
 export type Choices = Schemas["DesignOut"];
@@ -16,6 +16,8 @@ export type Outline = readonly (readonly number[])[];
 export const useDesign = (order: string, garment: string, half: string, stamp: string) =>
   useQuery({
     queryKey: ["design", order, garment, half, stamp],
+    // The draft is drawn first: what else could be chosen is worked out after it.
+    enabled: !useDrafting(order),
     queryFn: () =>
       answered(
         server.GET("/api/orders/{id}/design", {
@@ -25,6 +27,24 @@ export const useDesign = (order: string, garment: string, half: string, stamp: s
     // While the same part changes, what was answered last stays; another part's choices never show under this one.
     placeholderData: (last, query) =>
       query?.queryKey[2] === garment && query.queryKey[3] === half ? keepPreviousData(last) : undefined,
+    staleTime: Infinity,
+  });
+
+export type Move = Schemas["MoveOut"];
+
+/** What the choices of a group would move on the client's own draft; asked once there is `now` something to see. */
+export const useMoves = (order: string, garment: string, half: string, group: string, stamp: string, now: boolean) =>
+  useQuery({
+    queryKey: ["moves", order, garment, half, group, stamp],
+    enabled: !useDrafting(order) && now,
+    queryFn: async (): Promise<Move[]> =>
+      answered(
+        server.GET("/api/orders/{id}/design/moves", {
+          params: { path: { id: order }, query: { garment, half: half as "" | "top" | "lower", group } },
+        }),
+      ),
+    placeholderData: (last: Move[] | undefined, query) =>
+      query?.queryKey[2] === garment && query.queryKey[3] === half ? last : undefined,
     staleTime: Infinity,
   });
 

@@ -1,5 +1,12 @@
 /** The plan of an order: made for it as it stands, on cloth of other widths, laid by hand. */
-import { keepPreviousData, queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import {
+  keepPreviousData,
+  queryOptions,
+  useIsFetching,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from "@tanstack/react-query";
 import { planAnew } from "./anew";
 import type { Unit } from "../lengths/units";
 import { server, answered } from "./client";
@@ -35,6 +42,9 @@ export const planOf = (id: string, cloth: Cut = "main", unit: "" | Unit = "", ch
     staleTime: 60_000,
   });
 
+/** Whether a plan of an order is being made: what can wait for it waits. */
+export const useDrafting = (id: string) => useIsFetching({ queryKey: ["plan", id] }) > 0;
+
 export const usePlan = (id: string, cloth: Cut = "main", unit: "" | Unit = "", chalked = "", enabled = true) =>
   useQuery({
     ...planOf(id, cloth, unit, chalked),
@@ -62,10 +72,10 @@ export function usePutHandLay(order: string, plan: string) {
   });
 }
 
-/** A number of one's own beside the plan's. */
 /** A plan that is stored, or a draft of the Methods page. */
 export type Drafted = { plan: string } | { method: string; style: string; sheet: string };
 
+/** A number of one's own beside the plan's. */
 export const useOwnNumber = (of: Drafted) =>
   useMutation({
     mutationFn: (body: Schemas["OwnNumberIn"]) =>

@@ -647,6 +647,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/design/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Order Moves
+         * @description What the choices of a group would move on this client's own draft, drawn before and after.
+         */
+        get: operations["shop_api_routers_design_order_moves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/group": {
         parameters: {
             query?: never;
@@ -3113,6 +3133,36 @@ export interface components {
             says: string;
             /** Unused */
             unused: string[];
+        };
+        /**
+         * MoveOut
+         * @description A choice made otherwise: by the rule `rule`, or a length `by_mm` `more` or `less`; `of` is the set it is one of.
+         *
+         *     `lines` are the panel's as they would be, `was` as they stand, empty where the panel comes anew; `view` is what
+         *     differs with room round it: left, top, across, down. In mm, in the panel's draft frame.
+         */
+        MoveOut: {
+            /** By Mm */
+            by_mm: number;
+            /** Key */
+            key: string;
+            /** Lines */
+            lines: number[][][];
+            /** Of */
+            of: string;
+            /** Panel */
+            panel: string;
+            /** Rule */
+            rule: string;
+            /** View */
+            view: number[];
+            /** Was */
+            was: number[][][];
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "rule" | "more" | "less";
         };
         /** NamedOut */
         NamedOut: {
@@ -5997,6 +6047,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DesignOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_design_order_moves: {
+        parameters: {
+            query?: {
+                group?: string;
+                garment?: string;
+                half?: "" | "top" | "lower";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoveOut"][];
                 };
             };
             /** @description Refused, in words */

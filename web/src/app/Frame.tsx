@@ -59,8 +59,8 @@ export function Frame({ children, job = false }: { children: ReactNode; job?: bo
         flexShrink="0"
         display={{ base: job ? "none" : "flex", md: "flex" }}
         flexDirection={{ base: "row", md: "column" }}
-        padding="4"
-        gap="4"
+        padding={{ base: "4px 0", md: "4" }}
+        gap={{ base: "0", md: "4" }}
         css={{ "& a": room, "& a.active": { background: "dye", color: "onDye" } }}
       >
         <NavLink to="/" end>
@@ -85,7 +85,7 @@ export function Frame({ children, job = false }: { children: ReactNode; job?: bo
             People
           </NavLink>
         )}
-        <Box flex="1" />
+        <Box flex="1" display={{ base: "none", md: "block" }} />
         <chakra.button {...room} onClick={() => own.mutate({ light: dim ? "day" : "dim" })} aria-pressed={dim}>
           <LampIcon />
           {dim ? "Bright" : "Dim"}

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { lazy, Suspense, useEffect, useRef, useState } from "react";
+import { Fragment, lazy, Suspense, useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { type Chalk, frozenBy, useChalk } from "../api/chalk";
 import { useTakenAlong } from "../api/along";
@@ -9,9 +9,9 @@ import { type Order, type Station as Key, useLife, useOrder } from "../api/order
 import { type Cut, type Plan, usePlan } from "../api/plans";
 import { back, useUndo } from "../api/undo";
 import { useOwnSearch } from "../api/searches";
-import type { Unit } from "../lengths/units";
+import { type Unit, withUnit } from "../lengths/units";
 import { Chips } from "../ui/chips";
-import { KEYS, keyName, useKeys } from "../ui/keys";
+import { KEYS, keyName, PLACES, useKeys } from "../ui/keys";
 import { Unworkable } from "../ui/findings";
 import { Press } from "../ui/press";
 import { moment } from "../ui/day";
@@ -21,7 +21,8 @@ import { useTitle } from "../ui/title";
 import { Says } from "../ui/words";
 import { NoGarment } from "./NoGarment";
 import { Stations, STATIONS } from "./Stations";
-import { Unseen } from "../ui/announce";
+import { Unseen } from "../ui/unseen";
+import { Way } from "../ui/way";
 
 const Measure = lazy(() => import("../features/measuring/Measure").then((m) => ({ default: m.Measure })));
 const Design = lazy(() => import("../features/design/Design").then((m) => ({ default: m.Design })));
@@ -50,7 +51,8 @@ const CHALKED = ["mark", "check"];
 /** The cloths whose plan a station can show. */
 function cutsOf(order: Order | undefined, station: string): { value: Cut; label: string }[] {
   if (!order) return [];
-  const name = ({ kind, width }: Order["cloth"]) => `${kind}, ${width} wide`;
+  const unit = order.sheet.unit as Unit;
+  const name = ({ kind, width }: Order["cloth"]) => `${kind}, ${withUnit(width, unit)} wide`;
   const cuts: { value: Cut; label: string }[] = [{ value: "main", label: name(order.cloth) }];
   if (order.other_cloth && TWO_CLOTHS.includes(station)) cuts.push({ value: "other", label: name(order.other_cloth) });
   if (order.group > 1 && ALL.includes(station)) cuts.push({ value: "all", label: `All ${order.group} on one cloth` });
@@ -91,7 +93,11 @@ export function Job() {
   useEffect(() => {
     if (!sheet.current?.contains(document.activeElement)) sheet.current?.focus({ preventScroll: true });
   }, [station]);
-  useTitle([STATIONS.find((one) => one.key === station)?.name, order.data?.title].filter(Boolean).join(", "));
+  useTitle(
+    [STATIONS.find((one) => one.key === station)?.name, order.data?.client.name, order.data?.title]
+      .filter(Boolean)
+      .join(", "),
+  );
   const wide = useWide();
   const onward = useNavigate();
   const life = useLife(id);
@@ -107,7 +113,7 @@ export function Job() {
   if (order.isError) {
     return (
       <Box padding="24">
-        <Says tone="wrong">{order.error.message}</Says> <Link to="/">Back to the Bench</Link>
+        <Says tone="wrong">{order.error.message}</Says> <Way to="/">Back to the Bench</Way>
       </Box>
     );
   }
@@ -130,7 +136,7 @@ export function Job() {
         </Box>
       ) : (
         <Box display="flex" alignItems="center" gap="8" height="48px" paddingInline="8" background="well">
-          <Link to="/">Bench</Link>
+          <Way to="/">Bench</Way>
           <chakra.span
             flex="1"
             textAlign="center"
@@ -141,7 +147,7 @@ export function Job() {
           >
             {order.data.client.name}
           </chakra.span>
-          <Press kind="quiet" minHeight="40px" aria-expanded={list} onClick={() => setList(!list)}>
+          <Press kind="quiet" minHeight="44px" aria-expanded={list} onClick={() => setList(!list)}>
             {STATIONS[at]?.name}
           </Press>
         </Box>
@@ -150,9 +156,9 @@ export function Job() {
         <chakra.ul listStyleType="none" background="sheet" padding="8" borderBottom="1px solid {colors.edge}">
           {STATIONS.map((one, k) => (
             <chakra.li key={one.key} minHeight="48px" display="flex" alignItems="center">
-              <Link to={`/orders/${id}/${one.key}`} onClick={() => setList(false)}>
+              <Way to={`/orders/${id}/${one.key}`} onClick={() => setList(false)}>
                 {k + 1} {one.name}
-              </Link>
+              </Way>
             </chakra.li>
           ))}
         </chakra.ul>
@@ -334,24 +340,33 @@ function Keys({ close }: { close: () => void }) {
       border="1px solid {colors.edge}"
       margin="auto"
       padding="16"
-      maxWidth="640px"
+      maxWidth="720px"
       maxHeight="90dvh"
       overflowY="auto"
     >
-      <chakra.h2 fontSize="20px" fontWeight={600}>
-        Keys
-      </chakra.h2>
-      <chakra.dl display="grid" gridTemplateColumns="max-content 1fr" columnGap="16">
-        {KEYS.filter((row) => row.where !== "methods").map((row) => (
-          <Box key={row.where + row.does} display="contents">
-            <chakra.dt fontWeight={600}>{row.keys.map(keyName).join(", ")}</chakra.dt>
-            <dd>{row.words}</dd>
-          </Box>
-        ))}
-      </chakra.dl>
-      <Press autoFocus onClick={close}>
-        Close
-      </Press>
+      <Box display="flex" justifyContent="space-between" alignItems="center">
+        <chakra.h2 fontSize="26px" fontWeight={600}>
+          Keys
+        </chakra.h2>
+        <Press autoFocus onClick={close}>
+          Close
+        </Press>
+      </Box>
+      {PLACES.map(([where, name]) => (
+        <Fragment key={where}>
+          <chakra.h3 fontSize="20px" fontWeight={600} marginTop="12">
+            {name}
+          </chakra.h3>
+          <chakra.dl display="grid" gridTemplateColumns={{ base: "1fr 2fr", sm: "240px 1fr" }} columnGap="16">
+            {KEYS.filter((row) => row.where === where).map((row) => (
+              <Box key={row.does} display="contents">
+                <chakra.dt fontWeight={600}>{row.keys.map(keyName).join(", ")}</chakra.dt>
+                <dd>{row.words}</dd>
+              </Box>
+            ))}
+          </chakra.dl>
+        </Fragment>
+      ))}
     </chakra.dialog>
   );
 }

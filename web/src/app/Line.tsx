@@ -111,7 +111,7 @@ export function Line() {
       {said && <p>{said}</p>}
       {refused.length > 0 && (
         <>
-          <p>The server would not have {counted(refused)} that waited to be sent:</p>
+          <p>Your workshop would not take {counted(refused)} that waited to be sent:</p>
           <chakra.ul maxHeight="30vh" overflowY="auto" fontWeight="400">
             {refused.map((row) => (
               <li key={row.id}>

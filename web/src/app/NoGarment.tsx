@@ -1,10 +1,10 @@
 import { Box } from "@chakra-ui/react";
 import { useState } from "react";
-import { Link } from "react-router";
 import { inWords } from "../api/client";
 import { useOutfit } from "../api/orders";
 import { Press } from "../ui/press";
 import { Says } from "../ui/words";
+import { Way } from "../ui/way";
 
 /** An order whose garment did not arrive when it was made: nothing can be measured for, designed or cut without one. */
 export function NoGarment({ order }: { order: string }) {
@@ -29,7 +29,7 @@ export function NoGarment({ order }: { order: string }) {
       <Says tone="wrong">This order has no garment yet. Start with trousers; the style is chosen on Design.</Says>
       <Press onClick={add}>Start with trousers</Press>
       {outfit.error && <Says tone="wrong">{inWords(outfit.error)}</Says>}
-      <Link to="/">Back to the Bench</Link>
+      <Way to="/">Back to the Bench</Way>
     </Box>
   );
 }

@@ -6,7 +6,7 @@ const DARK = "(prefers-color-scheme: dark)";
 
 /** What this device shows now: `light` as it was chosen, else what the system asks for. */
 export function isDim(light: Light): boolean {
-  return light === "dim" || (light === "system" && (window.matchMedia?.(DARK).matches ?? false));
+  return light === "dim" || (light === "system" && window.matchMedia(DARK).matches);
 }
 
 /** What was chosen last on this device: the door has it before anybody is known. */
@@ -20,8 +20,8 @@ export function useLight(light: Light) {
     };
     localStorage.setItem("light", light);
     put();
-    const system = window.matchMedia?.(DARK);
-    system?.addEventListener("change", put);
-    return () => system?.removeEventListener("change", put);
+    const system = window.matchMedia(DARK);
+    system.addEventListener("change", put);
+    return () => system.removeEventListener("change", put);
   }, [light]);
 }

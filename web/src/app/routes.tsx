@@ -4,6 +4,7 @@ import { Refused } from "../api/client";
 import { useMe } from "../api/session";
 import { Bench } from "../features/bench/Bench";
 import { LogIn } from "../features/login/LogIn";
+import { usePaper } from "../ui/paper";
 import { Press } from "../ui/press";
 import { useTitle } from "../ui/title";
 import { Says } from "../ui/words";
@@ -67,6 +68,7 @@ export function Routes() {
 
 function Inside() {
   const me = useMe();
+  usePaper();
   if (me.isPending) return null;
   if (me.error instanceof Refused && me.error.status === 401) return <LogIn />;
   if (me.isError) {

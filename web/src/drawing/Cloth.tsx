@@ -1,4 +1,4 @@
-import { type ReactNode, useId } from "react";
+import { type CSSProperties, type ReactNode, useId } from "react";
 import type { Plan } from "../api/plans";
 import type { Unit } from "../lengths/units";
 import { clothColours } from "./colour";
@@ -25,7 +25,7 @@ export function Cloth({ section, colour, unit, view, upright = false, label, px,
   const weave = useId();
   const { extent_mm: length, depth_mm: depth } = section;
   const draw = frame(depth, upright);
-  const { line } = clothColours(colour, section.layers.length);
+  const { cloth: ground, line } = clothColours(colour, section.layers.length);
   const zones = zonesOf(section);
   const across = section.crosswise;
   const thread = Math.max(2.4, 3 * px);
@@ -37,6 +37,7 @@ export function Cloth({ section, colour, unit, view, upright = false, label, px,
       preserveAspectRatio="xMidYMid meet"
       role="img"
       aria-label={label}
+      style={{ "--ground": ground } as CSSProperties}
     >
       <defs>
         <pattern id={weave} width={thread} height={thread} patternUnits="userSpaceOnUse">

@@ -35,10 +35,19 @@ export function endLine(fold: string, deep: number, upper: number): { lines: str
   }
 }
 
-type Props = { fold: string; deep: number; upper: number; colour: string; thick?: number; numbered?: boolean };
+type Props = {
+  fold: string;
+  deep: number;
+  upper: number;
+  colour: string;
+  thick?: number;
+  numbered?: boolean;
+  /** How high its numbers are, in the units of the svg. */
+  letters?: number;
+};
 
 /** Drawn into an svg of the caller's. */
-export function EndView({ fold, deep, upper, colour, thick = 7, numbered = true }: Props) {
+export function EndView({ fold, deep, upper, colour, thick = 7, numbered = true, letters = 15 }: Props) {
   const { lines, layers } = endLine(fold, deep, upper);
   return (
     <g>
@@ -50,7 +59,13 @@ export function EndView({ fold, deep, upper, colour, thick = 7, numbered = true 
       ))}
       {numbered &&
         layers.map(([x, y], k) => (
-          <text key={k} x={x + 12} y={y + 5} fontSize="15" fill="currentColor">
+          <text
+            key={k}
+            x={x + 12}
+            y={y + 5 + (k - (layers.length - 1) / 2) * Math.max(0, 0.9 * letters - STEP)}
+            fontSize={letters}
+            fill="currentColor"
+          >
             {k + 1}
           </text>
         ))}

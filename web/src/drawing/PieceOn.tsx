@@ -1,3 +1,4 @@
+import { Fragment } from "react";
 import type { Piece } from "../api/plans";
 import { boxOf, type Frame, onCloth, type Placing } from "./frame";
 import { panelName } from "./names";
@@ -36,32 +37,52 @@ export function PieceOn({ piece, placing, draw, line, px, state, label, under = 
       {name && (
         <text
           x={tx}
-          y={name.thin ? ty + 5 * px : ty - 12 * px}
+          y={ty + (name.thin ? 5 : -12) * px - (name.lines.length - 1) * 0.6 * name.size * px}
           fontSize={name.size * px}
           fontWeight={under ? 400 : 600}
           fill={line}
           fillOpacity={under ? 0.7 : Math.max(faint, 0.8)}
-          stroke="none"
+          stroke="var(--ground)"
+          strokeOpacity="1"
+          strokeWidth={4 * px}
+          paintOrder="stroke"
           textAnchor="middle"
           transform={name.stands ? `rotate(-90 ${tx} ${ty})` : undefined}
         >
-          {name.text}
+          {name.lines.map((line_, k) => (
+            <Fragment key={line_}>
+              {k > 0 && " "}
+              <tspan x={tx} dy={k && 1.2 * name.size * px}>
+                {line_}
+              </tspan>
+            </Fragment>
+          ))}
         </text>
       )}
     </g>
   );
 }
 
-/** How a piece's name is written so that it stays on the piece: whole or without its count, along or across; or not. */
+/** How a piece's name is written so that it stays on the piece, never under 14 px: in one line or one under the other,
+ *  whole or without what is said last, along or across; or not.
+ */
 export function lettering(label: string, [wide, high]: [number, number], px: number) {
-  for (const text of [label, label.split(",")[0]!]) {
+  const parts = label.split(", ");
+  const ways = parts.flatMap((_, k) => {
+    const said = parts.slice(0, parts.length - k);
+    return said.length > 1
+      ? [[said.join(", ")], said.map((one, n) => (n < said.length - 1 ? `${one},` : one))]
+      : [said];
+  });
+  for (const lines of ways) {
+    const longest = Math.max(...lines.map((line) => line.length));
     for (const [long, short, stands] of [
       [wide, high, false],
       [high, wide, true],
     ] as const) {
-      for (const size of [15, 13, 11]) {
-        if (text.length * size * 0.56 * px <= long && size * 1.2 * px <= short) {
-          return { text, size, stands, thin: short < 64 * px };
+      for (const size of [15, 14]) {
+        if (longest * size * 0.56 * px <= long && lines.length * size * 1.2 * px <= short) {
+          return { lines, size, stands, thin: short < 64 * px };
         }
       }
     }

@@ -92,7 +92,7 @@ export function TapeMarks({ mm, unit, label, move }: TapeMarksProps) {
           key={n}
           x={Math.min(wide - 2, Math.max(2, n * one - start))}
           y={high * 0.92}
-          fontSize={high * 0.26}
+          fontSize={high * 0.32}
           fontWeight={600}
           fill="#2A2410"
           textAnchor="middle"

@@ -23,6 +23,17 @@ export function taken(text: string): Part[] {
   return parts;
 }
 
+/** The same where nothing can be stacked, as in a list that opens: an inch as ″, the signs of a sum as signs. */
+export function plainly(text: string): string {
+  return taken(text)
+    .map((part) => {
+      if ("words" in part) return part.words;
+      const number = [part.whole, part.over && `${part.over}/${part.under}`].filter(Boolean).join(" ");
+      return part.unit === "in" ? `${number}″` : [number, part.unit].filter(Boolean).join(" ");
+    })
+    .join("");
+}
+
 /** Divided by, times, less: never to be taken for a fraction, a letter or a hyphen. */
 function signs(words: string): string {
   return words

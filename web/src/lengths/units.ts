@@ -39,7 +39,7 @@ const TAPES = [2, 3, 4, 8, 16, 32, 64];
 const LETTER = /(?<![a-z])(?=[ol]*[0-9])[0-9ol]*[ol][0-9ol]*(?![a-z])/;
 const LESS = /^(.+?) (less|-) (.+)$/;
 const PART = /^[0-9]{1,4}\//;
-const UNIT = /^(.*?) ?([a-z]+|"|'')$/;
+const WITH_UNIT = /^(.*?) ?([a-z]+|"|'')$/;
 
 /** A length that cannot be read; `code` is one of the core's. */
 export class Unreadable extends Error {
@@ -93,7 +93,7 @@ export function read(typed: string, unit: Unit): number {
 /** The unit that one length has of its own; feet are of inches. */
 function unitOf(text: string): string | undefined {
   if (FEET.test(text)) return "in";
-  return NAMES[UNIT.exec(text)?.[2] ?? ""];
+  return NAMES[WITH_UNIT.exec(text)?.[2] ?? ""];
 }
 
 /** One length: feet and inches, a number and its unit, or a bare number in `unit`. */
@@ -105,7 +105,7 @@ function one(text: string, unit: string): number {
     if (inches >= 12) throw new Unreadable("length.feet");
     return (Number(feet[1]) * 12 + inches) * 25.4;
   }
-  const own = UNIT.exec(text);
+  const own = WITH_UNIT.exec(text);
   if (own) {
     const name = NAMES[own[2]!];
     if (!name) throw new Unreadable(/^[0-9]/.test(own[1]!) ? "length.unit" : "length.unreadable");
@@ -113,6 +113,12 @@ function one(text: string, unit: string): number {
   }
   return size(text) * MM[unit]!;
 }
+
+/** What a unit is called, and what is beside a field. */
+export const UNIT: Record<Unit, { name: string; beside: string }> = {
+  in: { name: "inches", beside: "inches" },
+  cm: { name: "centimetres", beside: "cm" },
+};
 
 export type Shown = { negative: boolean; whole: number; over: number; under: number; exact: boolean; unit: Unit };
 

@@ -17,3 +17,6 @@ globalThis.ResizeObserver ??= class {
   unobserve() {}
   disconnect() {}
 };
+
+/** Outside a browser no screen is wide, high or dark. */
+globalThis.matchMedia ??= (media) => Object.assign(new EventTarget(), { media, matches: false }) as MediaQueryList;

@@ -1,6 +1,6 @@
 /** What a screen reader is to say of a change that is seen elsewhere on the page. */
-import { chakra } from "@chakra-ui/react";
 import { useSyncExternalStore } from "react";
+import { Unseen } from "./unseen";
 
 let said = "";
 const listeners = new Set<() => void>();
@@ -15,22 +15,6 @@ function listen(listener: () => void) {
   listeners.add(listener);
   return () => listeners.delete(listener);
 }
-
-/** Seen by nobody, read by a screen reader. */
-export const Unseen = chakra(
-  "span",
-  {
-    base: {
-      position: "absolute",
-      width: "1px",
-      height: "1px",
-      overflow: "hidden",
-      clipPath: "inset(50%)",
-      whiteSpace: "nowrap",
-    },
-  },
-  { defaultProps: { "data-unseen": true } },
-);
 
 /** Where announcements are made; once on a page. */
 export function Announcements() {

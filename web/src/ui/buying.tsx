@@ -22,7 +22,7 @@ export function ToBuy({ plan, unit, falls }: { plan: Plan; unit: Unit; falls?: b
         <Taped>{plan.yardage.formula}</Taped>
       </chakra.p>
       <chakra.p color="ink2" fontSize="16px" aria-live="polite">
-        {plan.yardage.can_save} {falls && mayFall && "It is being looked for."}
+        <Taped>{plan.yardage.can_save}</Taped> {falls && mayFall && "It is being looked for."}
       </chakra.p>
       {plan.yardage.cost != null && (
         <p>

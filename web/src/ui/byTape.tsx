@@ -3,7 +3,7 @@ import { type FormEvent, type ReactNode, useState } from "react";
 import { inWords } from "../api/client";
 import type { Grade } from "../api/practice";
 import { TapeMarks } from "../drawing/TapeMarks";
-import { read, show, text, type Unit } from "../lengths/units";
+import { read, show, text, UNIT, type Unit } from "../lengths/units";
 import { field, Label } from "./field";
 import { Press } from "./press";
 import { Says } from "./words";
@@ -34,7 +34,7 @@ export function ByTape({ unit, label, error, busy, answer }: ByTapeProps) {
       />
       <Box display="flex" gap="8" alignItems="end">
         <Box flex="1">
-          <Label text={`${label}, in ${unit === "in" ? "inches" : "centimetres"}`}>
+          <Label text={`${label}, in ${UNIT[unit].name}`}>
             <chakra.input
               {...field}
               fontSize="26px"
@@ -71,13 +71,16 @@ export function Graded({ grade, children }: { grade: Grade; children?: ReactNode
     <Says tone={grade.right ? "good" : "wrong"}>
       {grade.says.map((said, k) => (
         <chakra.p key={said} fontWeight={k === 0 ? 600 : 400}>
-          {said}
+          <Taped>{said}</Taped>
         </chakra.p>
       ))}
       <chakra.p color="ink" marginTop="8">
         <Taped>{grade.formula}</Taped>
         <br />
-        {grade.with_} = <b>{grade.shown}</b>
+        <Taped>{grade.with_}</Taped> ={" "}
+        <b>
+          <Taped>{grade.shown}</Taped>
+        </b>
       </chakra.p>
       {children}
     </Says>

@@ -1,9 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useId } from "react";
+import { type ReactNode, useId } from "react";
 import { Taped } from "./taped";
 
-/** `says` is what it would change, `dead` why it cannot be chosen now. */
-export type Option = { value: string; label: string; says?: string; dead?: string };
+/** `says` is what it would change, `dead` why it cannot be chosen now, `drawing` a small one of what it would move. */
+export type Option = { value: string; label: string; says?: string; dead?: string; drawing?: ReactNode };
 
 type ChipsProps = {
   legend: string;
@@ -18,6 +18,8 @@ type ChipsProps = {
 export function Chips(props: ChipsProps) {
   const name = useId();
   const several = Array.isArray(props.value);
+  // Side by side they are chips; drawn, one under the other, so that the drawings are compared.
+  const drawn = props.options.some((option) => option.drawing);
   const chosen = (value: string) => (several ? props.value.includes(value) : value === props.value);
   return (
     <chakra.fieldset border="0" minWidth="0">
@@ -35,9 +37,11 @@ export function Chips(props: ChipsProps) {
           <chakra.label
             key={option.value}
             display="inline-flex"
-            flexDirection="column"
-            justifyContent="center"
+            alignItems="center"
+            gap="12"
             maxWidth="100%"
+            flexBasis={drawn ? "100%" : undefined}
+            paddingBlock={option.drawing ? "4" : undefined}
             position="relative"
             minHeight="touch"
             paddingInline="12"
@@ -72,20 +76,24 @@ export function Chips(props: ChipsProps) {
               aria-describedby={option.dead || option.says ? `${name}-${option.value}` : undefined}
               onChange={() => props.onChoose(option.value)}
             />
-            <span>
-              <Taped>{option.label}</Taped>
-            </span>
-            {(option.dead ?? option.says) && (
-              <chakra.span
-                id={`${name}-${option.value}`}
-                fontSize="14px"
-                fontWeight="400"
-                color={option.dead ? "madder" : "ink2"}
-                lineHeight="1.25"
-              >
-                <Taped>{option.dead ?? option.says}</Taped>
-              </chakra.span>
-            )}
+            {option.drawing}
+            <chakra.span minWidth="0">
+              <span>
+                <Taped>{option.label}</Taped>
+              </span>
+              {(option.dead ?? option.says) && (
+                <chakra.span
+                  id={`${name}-${option.value}`}
+                  display="block"
+                  fontSize="14px"
+                  fontWeight="400"
+                  color={option.dead ? "madder" : "ink2"}
+                  lineHeight="1.25"
+                >
+                  <Taped>{option.dead ?? option.says}</Taped>
+                </chakra.span>
+              )}
+            </chakra.span>
           </chakra.label>
         ))}
       </Box>

@@ -10,10 +10,11 @@ import {
   useState,
 } from "react";
 import { Refused } from "../api/client";
-import { read, show, text as tapeText, type Unit, Unreadable } from "../lengths/units";
+import { read, show, text as tapeText, UNIT, type Unit, Unreadable } from "../lengths/units";
 import { field } from "./field";
 import { Press } from "./press";
 import { Taped } from "./taped";
+import { useTyped } from "./typed";
 
 const SAY: Record<string, string> = {
   "length.unreadable": "This cannot be read as a length. Type it like 38 1/2, 38.5 or 97.8 cm.",
@@ -25,17 +26,6 @@ const SAY: Record<string, string> = {
   "length.less_or_half": "This could be the number and a half, or less a half. Type 38 1/2, or 38 less 1/2.",
   "length.feet": "There are 12 inches or more after the feet. Carry them over.",
 };
-
-type Kept = { typed: string; id: string };
-
-/** What was typed and not yet taken by the server, over a killed tab too. */
-function kept(place: string): Kept | null {
-  try {
-    return JSON.parse(localStorage.getItem(place) ?? "null") as Kept | null;
-  } catch {
-    return null;
-  }
-}
 
 /** `commit` is true once the text was taken; `fill` puts a text in as if it were typed. */
 export type Gate = { commit: () => Promise<boolean>; fill: (typed: string) => void };
@@ -64,27 +54,19 @@ export type EntryProps = {
 /** A field for one length: keeps the text as typed, reads it on leaving and on Enter, never clears it. */
 export function Entry(props: EntryProps) {
   const { saved, place, unit, keep } = props;
-  const [typed, setTyped] = useState(() => kept(place)?.typed ?? saved);
+  const { typed, type, waits, id, taken } = useTyped(place, saved);
   const [wrong, setWrong] = useState("");
-  const [lost, setLost] = useState(() => kept(place) !== null);
-  const known = useRef(saved);
+  const [lost, setLost] = useState(() => waits() && typed !== saved);
   const line = useId();
   const input = useRef<HTMLInputElement>(null);
 
-  useEffect(() => {
-    if (saved !== known.current && kept(place) === null) setTyped(saved);
-    known.current = saved;
-  }, [saved, place]);
   useEffect(() => {
     if (props.focus) input.current?.focus();
   }, [props.focus]);
 
   const change = (value: string) => {
-    setTyped(value);
+    type(value);
     setWrong("");
-    const id = kept(place)?.typed === value ? kept(place)!.id : crypto.randomUUID();
-    if (value === saved) localStorage.removeItem(place);
-    else localStorage.setItem(place, JSON.stringify({ typed: value, id }));
   };
 
   // Leaving the field and pressing a button come together: the second waits for the first.
@@ -97,7 +79,7 @@ export function Entry(props: EntryProps) {
 
   const send = async (): Promise<boolean> => {
     const value = typed.trim();
-    if (value === saved.trim() && kept(place) === null) return true;
+    if (value === saved.trim() && !waits()) return true;
     const own = props.also?.(value) ?? false;
     if (value !== "" && !own) {
       try {
@@ -107,10 +89,9 @@ export function Entry(props: EntryProps) {
         return false;
       }
     }
-    const id = kept(place)?.id ?? crypto.randomUUID();
     try {
-      await keep(value, id);
-      localStorage.removeItem(place);
+      await keep(value, id());
+      taken();
       setWrong("");
       setLost(false);
       return true;
@@ -163,7 +144,7 @@ export function Entry(props: EntryProps) {
           onKeyDown={(event) => void press(event)}
         />
         <chakra.span color="ink2" minWidth="24px">
-          {props.plain ?? unit}
+          {props.plain ?? UNIT[unit].beside}
         </chakra.span>
       </Box>
       {props.large && <FractionKeys put={put} />}
@@ -208,18 +189,17 @@ const PARTS = ["1/8", "1/4", "3/8", "1/2", "5/8", "3/4", "7/8", "cm"];
 
 function FractionKeys({ put }: { put: (part: string) => void }) {
   return (
-    <Box display="flex" gap="4" flexWrap="wrap" marginTop="8">
+    <Box display="flex" gap={{ base: "0", md: "4" }} flexWrap="wrap" marginTop="8">
       {PARTS.map((part) => (
         <Press
           key={part}
           paddingInline="4"
-          minWidth={{ base: "38px", md: "48px" }}
+          minWidth={{ base: "44px", md: "48px" }}
           flex="1"
-          aria-label={`put ${part}`}
           onMouseDown={(event) => event.preventDefault()}
           onClick={() => put(part)}
         >
-          {part}
+          <Taped>{part}</Taped>
         </Press>
       ))}
     </Box>

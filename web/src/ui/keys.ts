@@ -50,7 +50,14 @@ const KEY_NAMES: Record<string, string> = {
   PageDown: "Page Down",
   PageUp: "Page Up",
 };
-export const keyName = (key: string) => KEY_NAMES[key] ?? key.toUpperCase();
+export const keyName = (key: string) => KEY_NAMES[key] ?? (key.length === 1 ? key.toUpperCase() : key);
+
+/** What the places are called where keys do something. */
+export const PLACES: [Where, string][] = [
+  ["job", "Everywhere in an order"],
+  ["mark", "On Mark"],
+  ["lay", "On Lay, a piece moved by hand"],
+];
 
 /** What a key does at a place; nothing where it means nothing there. */
 export function doesAt(where: Where, event: { key: string; shiftKey: boolean }): string | undefined {

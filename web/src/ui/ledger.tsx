@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react";
 import { Fragment } from "react";
 import type { Plan } from "../api/plans";
 import { garmentName } from "../drawing/names";
-import type { Unit } from "../lengths/units";
+import { UNIT, type Unit } from "../lengths/units";
 import { Length } from "./length";
 
 /** What each level of the ledger is called. */
@@ -40,7 +40,7 @@ export function Ledger({
       <thead>
         <chakra.tr color="ink2" fontSize="14px">
           <chakra.th textAlign="left" fontWeight={600}>
-            {unit}
+            {UNIT[unit].name}
           </chakra.th>
           {["body", "ease", "cut", "sewn"].map((head) => (
             <chakra.th key={head} textAlign="right" fontWeight={600}>

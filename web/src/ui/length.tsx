@@ -48,9 +48,10 @@ export function Length({ mm, unit, bare = false }: { mm: number; unit: Unit; bar
       {shown.negative && "−"}
       {(!fraction || shown.whole > 0) && whole}
       {fraction && <Fraction over={shown.over} under={shown.under} after={shown.whole > 0} />}
-      {!bare && (
+      {!bare && unit === "in" && "″"}
+      {!bare && unit === "cm" && (
         <chakra.span fontSize="max(14px, 0.6em)" fontWeight="400" marginLeft="0.2em">
-          {unit}
+          cm
         </chakra.span>
       )}
     </chakra.span>

@@ -1,8 +1,10 @@
-import { fireEvent, screen } from "@testing-library/react";
-import { expect, it } from "vitest";
+import { cleanup, fireEvent, screen } from "@testing-library/react";
+import { afterEach, expect, it } from "vitest";
 import type { Plan } from "../api/plans";
 import { show, standIn } from "../test/shop";
 import { OwnNumber } from "./ownNumber";
+
+afterEach(cleanup);
 
 const number = (name: string, mm: number) => ({
   name, net_mm: mm, cut_mm: mm, formula: "", cut_formula: "", with: "", shown: "",

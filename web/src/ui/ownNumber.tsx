@@ -3,7 +3,7 @@ import { type FormEvent, useState } from "react";
 import { inWords, Refused } from "../api/client";
 import { type Drafted, type Plan, useOwnNumber } from "../api/plans";
 import { garmentName } from "../drawing/names";
-import type { Unit } from "../lengths/units";
+import { UNIT, type Unit } from "../lengths/units";
 import { field, Label } from "./field";
 import { Press } from "./press";
 import { Says } from "./words";
@@ -31,7 +31,7 @@ export function OwnNumber({ plan, of, unit, first }: { plan: Plan; of: Drafted; 
   const answer = asked.data;
   return (
     <chakra.details borderTop="1px solid {colors.hairline}" marginTop="12" paddingTop="8">
-      <chakra.summary fontSize="20px" fontWeight={600} cursor="pointer" minHeight="40px">
+      <chakra.summary fontSize="20px" fontWeight={600}>
         Check my own number
       </chakra.summary>
       <chakra.form onSubmit={send} display="grid" gap="8" noValidate>
@@ -52,7 +52,7 @@ export function OwnNumber({ plan, of, unit, first }: { plan: Plan; of: Drafted; 
           </chakra.select>
         </Label>
         <Box display="flex" gap="8" alignItems="end">
-          <Label text={`Mine, in ${unit === "in" ? "inches" : "centimetres"}`}>
+          <Label text={`Mine, in ${UNIT[unit].name}`}>
             <chakra.input
               {...field}
               value={typed}

@@ -5,7 +5,7 @@ import { useMe } from "../api/session";
 
 const MARGIN = "12mm 12mm 16mm";
 
-/** While a card is open it is printed on the workshop's paper, its pages numbered. */
+/** Every page is printed on the workshop's paper, its sheets numbered; `title.ts` says of each what it is. */
 export function usePaper() {
   const paper = useMe().data?.paper ?? "A4";
   useEffect(() => {

@@ -30,5 +30,8 @@ function of(query: string) {
 /** True on a screen wide enough for the margin beside the sheet. */
 export const useWide = of("(min-width: 800px)");
 
+/** True on a screen wide enough for a drawing beside its list, within the sheet. */
+export const useRoomy = of("(min-width: 1024px)");
+
 /** True on a screen that is higher than wide. */
 export const useTall = of("(orientation: portrait)");

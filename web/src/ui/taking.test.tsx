@@ -27,7 +27,7 @@ it("looks at a file first and takes its good lines only when asked to", async ()
   fireEvent.click(screen.getByRole("button", { name: "Keep the 2 good lines" }));
   await screen.findByText("2 lines were taken.");
   expect(send).toHaveBeenLastCalledWith({ text: "point,typed", keep: true });
-  expect(screen.queryByRole("button")).toBeNull();
+  await waitFor(() => expect(screen.queryByRole("button")).toBeNull());
 });
 
 it("offers nothing to keep where no line is good, and names the first dozen of many", async () => {

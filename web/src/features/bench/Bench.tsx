@@ -134,11 +134,7 @@ function HangingGroup({ tickets, now }: { tickets: Ticket[]; now: number }) {
   const trade = useTrade();
   const first = tickets[0]!;
   return (
-    <Hook>
-      <Promised ticket={first} now={now} />
-      <chakra.h2 fontSize="20px" fontWeight={600} lineHeight="1.25" overflowWrap="anywhere">
-        {first.title}
-      </chakra.h2>
+    <Hook ticket={first} now={now}>
       <p>
         {tickets.length} clients
         <chakra.span color="ink2">, {first.styles.map((style) => styleName(trade, style)).join(", ")}</chakra.span>
@@ -148,9 +144,7 @@ function HangingGroup({ tickets, now }: { tickets: Ticket[]; now: number }) {
       </chakra.p>
       <LinkPress to={`/orders/${first.id}/others`}>All of them</LinkPress>
       <details>
-        <chakra.summary cursor="pointer" minHeight="40px" fontWeight={600}>
-          One by one
-        </chakra.summary>
+        <chakra.summary fontWeight={600}>One by one</chakra.summary>
         <chakra.ul listStyleType="none" display="grid" gap="12">
           {tickets.map((ticket) => {
             const next = waitsAt(ticket);
@@ -185,8 +179,10 @@ function Promised({ ticket, now }: { ticket: Ticket; now: number }) {
   );
 }
 
-/** A ticket that hangs from the line. */
-function Hook({ children }: { children: ReactNode }) {
+type HookProps = { ticket: Ticket; now: number; children: ReactNode };
+
+/** A ticket that hangs from the line: the day it is promised for and its title, then what is said of it. */
+function Hook({ ticket, now, children }: HookProps) {
   return (
     <chakra.li position="relative" paddingTop={{ md: "24" }}>
       <Box display={{ base: "none", md: "block" }} position="absolute" top="0" left="24px" color="edge" lineHeight="0">
@@ -210,6 +206,10 @@ function Hook({ children }: { children: ReactNode }) {
         display="grid"
         gap="8"
       >
+        <Promised ticket={ticket} now={now} />
+        <chakra.h2 fontSize="20px" fontWeight={600} lineHeight="1.25" overflowWrap="anywhere">
+          {ticket.title}
+        </chakra.h2>
         {children}
       </Box>
     </chakra.li>
@@ -221,11 +221,7 @@ function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
   const may = useMay();
   const next = waitsAt(ticket);
   return (
-    <Hook>
-      <Promised ticket={ticket} now={now} />
-      <chakra.h2 fontSize="20px" fontWeight={600} lineHeight="1.25" overflowWrap="anywhere">
-        {ticket.title}
-      </chakra.h2>
+    <Hook ticket={ticket} now={now}>
       <p>
         {ticket.client_name}
         <chakra.span color="ink2">, {ticket.styles.map((style) => styleName(trade, style)).join(", ")}</chakra.span>

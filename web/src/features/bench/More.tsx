@@ -45,7 +45,7 @@ export function More({ ticket }: { ticket: Ticket }) {
   if (!may("steps")) return null;
   return (
     <details>
-      <chakra.summary cursor="pointer" minHeight="40px" display="flex" alignItems="center" color="dye">
+      <chakra.summary display="flex" alignItems="center" color="dye">
         More
       </chakra.summary>
       <Box display="grid" gap="12">

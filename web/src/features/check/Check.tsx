@@ -3,15 +3,16 @@ import { Fragment, type ReactNode, useState } from "react";
 import type { Plan } from "../../api/plans";
 import { boxOf, pathOf, sideBySide } from "../../drawing/frame";
 import { garmentName, LEGS } from "../../drawing/names";
-import type { Unit } from "../../lengths/units";
+import { UNIT, type Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Findings } from "../../ui/findings";
 import { Sign } from "../../ui/icons";
 import { Ledger, LEVELS, OfGarment } from "../../ui/ledger";
 import { Margin, WithMargin } from "../../ui/margin";
-import { Sections } from "../../ui/sections";
+import { Ease } from "../../ui/ease";
+import { useRoomy } from "../../ui/size";
 import { Taped } from "../../ui/taped";
-import { Unseen } from "../../ui/announce";
+import { Unseen } from "../../ui/unseen";
 
 const flat = ([x = 0, y = 0]: readonly number[]): [number, number] => [x, y];
 /** The edges a check speaks of, or the level it is taken at. */
@@ -79,6 +80,7 @@ export function Check({ plan, children }: { plan: Plan; children?: ReactNode }) 
   const unit = plan.unit as Unit;
   const groups = grouped(plan.checks);
   const [open, setOpen] = useState(groups[0]?.checks[0]);
+  const beside = useRoomy();
   const wrong = plan.checks.filter((check) => !check.ok).length;
   const all = plan.checks.length;
   const stops = plan.findings.filter((finding) => finding.weight === "stop").length;
@@ -104,7 +106,7 @@ export function Check({ plan, children }: { plan: Plan; children?: ReactNode }) 
           </chakra.h1>
           {groups.map(({ name, checks }, n) => (
             <chakra.details key={name} open={n === 0} marginTop="12">
-              <chakra.summary fontSize="20px" fontWeight={600} cursor="pointer" minHeight="44px">
+              <chakra.summary fontSize="20px" fontWeight={600}>
                 {name} <Sign ok={checks[0]!.ok} label="" />{" "}
                 <chakra.span fontWeight="400" color="ink2">
                   {checks.length}
@@ -114,25 +116,17 @@ export function Check({ plan, children }: { plan: Plan; children?: ReactNode }) 
                 {checks.map((check, k) => (
                   <chakra.li key={k} borderBottom="1px solid {colors.hairline}">
                     <Fact {...{ plan, check, unit }} open={open === check} show={() => setOpen(check)} />
-                    {open === check && (
-                      <Box display={{ lg: "none" }}>
-                        <Where plan={plan} check={check} />
-                      </Box>
-                    )}
+                    {open === check && !beside && <Where plan={plan} check={check} />}
                   </chakra.li>
                 ))}
               </chakra.ul>
             </chakra.details>
           ))}
-          <Sections plan={plan} unit={unit} />
+          <Ease plan={plan} unit={unit} />
           <WholeLedger plan={plan} unit={unit} />
           {children}
         </Box>
-        {open && (
-          <Box display={{ base: "none", lg: "block" }}>
-            <Where plan={plan} check={open} />
-          </Box>
-        )}
+        {open && beside && <Where plan={plan} check={open} />}
       </Box>
       <Margin>
         <Ledger plan={plan} unit={unit} />
@@ -167,7 +161,7 @@ function Fact({ plan, check, unit, open, show }: FactProps) {
       <chakra.span display="flex" columnGap="24" flexWrap="wrap" fontSize="16px">
         {[check.left, check.right].map((side, k) => (
           <span key={k}>
-            {side.label}{" "}
+            <Taped>{side.label}</Taped>{" "}
             <b>
               <Length mm={side.mm} unit={unit} />
             </b>
@@ -249,7 +243,7 @@ function WholeLedger({ plan, unit }: { plan: Plan; unit: Unit }) {
   return (
     <chakra.table width="100%" marginTop="24" fontSize="16px">
       <chakra.caption textAlign="left" fontWeight={600} fontSize="20px" paddingBottom="4">
-        From the cut to the body, {unit}
+        From the cut to the body, {UNIT[unit].name}
       </chakra.caption>
       <thead>
         <chakra.tr color="ink2" fontSize="14px" background="well">

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { useNavigate, useParams } from "react-router";
 import { type Client, useClient, useClientWrites, useSheets } from "../../api/clients";
 import { useBench } from "../../api/orders";
 import { useMay, useMe } from "../../api/session";
@@ -11,6 +11,7 @@ import { StaleEdit } from "../../ui/stale";
 import { Says } from "../../ui/words";
 import { History } from "./History";
 import { Merge } from "./Merge";
+import { FileWay, Way } from "../../ui/way";
 
 /** One client: contacts, what to mind, every sheet with what changed, the orders, and the way out of the book. */
 export function ClientCard() {
@@ -24,7 +25,7 @@ export function ClientCard() {
     return (
       <Box padding="24">
         <Says tone="wrong">{client.error.message}</Says>
-        <Link to="/clients">Back to the clients</Link>
+        <Way to="/clients">Back to the clients</Way>
       </Box>
     );
   }
@@ -46,16 +47,9 @@ export function ClientCard() {
             </chakra.h2>
             {orders.length === 0 && <p>None on the bench.</p>}
             {orders.map((ticket) => (
-              <chakra.p
-                key={ticket.id}
-                minHeight="40px"
-                display="flex"
-                alignItems="center"
-                color="dye"
-                textDecoration="underline"
-              >
-                <Link to={`/orders/${ticket.id}/measure`}>{ticket.title}</Link>
-              </chakra.p>
+              <p key={ticket.id}>
+                <Way to={`/orders/${ticket.id}/measure`}>{ticket.title}</Way>
+              </p>
             ))}
           </Box>
           {sheets.error && <Says tone="wrong">{sheets.error.message}</Says>}
@@ -156,16 +150,13 @@ function Card({ client }: { client: Client }) {
         <Says tone="plain">You may read this card. Changing it is for an owner or a cutter.</Says>
       )}
       {may("clients") && (
-        <chakra.a
-          color="dye"
-          textDecoration="underline"
-          paddingBlock="8"
+        <FileWay
           justifySelf="start"
           href={`/api/clients/${client.id}/export?kind=vcard`}
           download={`${client.name}.vcf`}
         >
           Contact as a file (vCard)
-        </chakra.a>
+        </FileWay>
       )}
     </chakra.form>
   );
@@ -197,17 +188,13 @@ function Leaving({ client }: { client: Client }) {
         Everything about {client.name}
       </chakra.h2>
       <Box display="flex" gap="16" flexWrap="wrap" alignItems="center">
-        <chakra.a color="dye" textDecoration="underline" href={`${file}?kind=csv`} download={`${client.name}.csv`}>
+        <FileWay href={`${file}?kind=csv`} download={`${client.name}.csv`}>
           As a table (CSV)
-        </chakra.a>
-        <chakra.a color="dye" textDecoration="underline" href={file} download={`${client.name}.json`}>
+        </FileWay>
+        <FileWay href={file} download={`${client.name}.json`}>
           As a file (JSON)
-        </chakra.a>
-        {may("people") && (
-          <chakra.span color="dye" textDecoration="underline">
-            <Link to={`/people/seen?client=${client.id}`}>Who saw this</Link>
-          </chakra.span>
-        )}
+        </FileWay>
+        {may("people") && <Way to={`/people/seen?client=${client.id}`}>Who saw this</Way>}
         <Press onClick={archive}>{client.archived ? "Back into the book" : "Archive"}</Press>
         {!sure && <Press onClick={() => setSure(true)}>Erase…</Press>}
       </Box>

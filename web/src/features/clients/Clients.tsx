@@ -7,6 +7,7 @@ import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { TakeFile } from "../../ui/taking";
 import { Says } from "../../ui/words";
+import { FileWay } from "../../ui/way";
 
 const MOST = 100;
 
@@ -74,13 +75,11 @@ export function Clients() {
         ))}
       </chakra.ul>
       <Box marginTop="32" maxWidth="720px" display={may("contacts") ? "grid" : "none"} gap="8">
-        <chakra.a color="dye" textDecoration="underline" href="/api/book" download="clients.vcf" paddingBlock="8">
+        <FileWay href="/api/book" download="clients.vcf">
           All contacts as vCard
-        </chakra.a>
+        </FileWay>
         <chakra.details>
-          <chakra.summary cursor="pointer" minHeight="40px">
-            Contacts from a vCard file
-          </chakra.summary>
+          <chakra.summary>Contacts from a vCard file</chakra.summary>
           <TakeFile text="File" accept=".vcf,.vcard" send={(body) => take.mutateAsync(body)} />
         </chakra.details>
       </Box>

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type Sheet, usePoints } from "../../api/measuring";
-import type { Unit } from "../../lengths/units";
+import { show, spoken, type Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
 import { Length } from "../../ui/length";
 import { Reading } from "../../ui/reading";
@@ -44,7 +44,13 @@ export function History({ sheets, unit }: { sheets: Sheet[]; unit: Unit }) {
                 </chakra.th>
                 <chakra.td {...cell} width="96px" color="dye">
                   {values.length > 1 && (
-                    <svg width="88" height="22" viewBox="0 0 88 22" role="img" aria-label={`${values.length} values`}>
+                    <svg
+                      width="88"
+                      height="22"
+                      viewBox="0 0 88 22"
+                      role="img"
+                      aria-label={`${point.name}, ${values.map(({ mm, on }) => `${day(on)}: ${spoken(show(mm, unit))}`).join("; ")}`}
+                    >
                       <path
                         d={line(values.map((value) => value.mm))}
                         fill="none"

@@ -13,7 +13,7 @@ export function Merge({ client }: { client: Client }) {
   const others = found.data?.filter((one) => one.id !== client.id).slice(0, 5) ?? [];
   return (
     <chakra.details>
-      <chakra.summary cursor="pointer" fontSize="20px" fontWeight={600} minHeight="40px">
+      <chakra.summary fontSize="20px" fontWeight={600}>
         The same person twice in the book
       </chakra.summary>
       <Box display="grid" gap="8" maxWidth="440px">

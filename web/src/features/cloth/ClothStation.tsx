@@ -5,7 +5,7 @@ import { type Cloth, type Order, usePutCloth, useTakeChoices } from "../../api/o
 import type { Plan } from "../../api/plans";
 import { useTrade } from "../../api/trade";
 import { EndView } from "../../drawing/EndView";
-import type { Unit } from "../../lengths/units";
+import { show, spoken, type Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
 import { field, Label } from "../../ui/field";
@@ -14,6 +14,7 @@ import { ToBuy } from "../../ui/buying";
 import { Findings, Unworkable } from "../../ui/findings";
 import { Margin, WithMargin } from "../../ui/margin";
 import { StaleEdit } from "../../ui/stale";
+import { useSize } from "../../ui/size";
 import { Says } from "../../ui/words";
 import { BuyingFields } from "./BuyingFields";
 import { ByWidth } from "./ByWidth";
@@ -114,7 +115,7 @@ export function ClothStation({ order, plan, planId, error, falls }: ClothProps) 
             />
           </Label>
           <details>
-            <chakra.summary fontSize="20px" fontWeight={600} cursor="pointer" minHeight="40px">
+            <chakra.summary fontSize="20px" fontWeight={600}>
               Bought and washed
             </chakra.summary>
             <Box display="grid" gap="12" marginTop="4">
@@ -162,6 +163,9 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
   const folded = (fold?.layers ?? 2) > 1;
   const section = plan.lay?.sections[0];
   const depth = section?.depth_mm ?? plan.checks.find((check) => check.code === "fold.shallow")?.right.mm ?? needed.mm;
+  const [ref, room] = useSize();
+  // However narrow the room, letters are 15 px high.
+  const letters = (15 * 600) / Math.min(640, Math.max(240, room.width));
   const scale = 520 / Math.max(depth, needed.mm, quick?.net_mm ?? 0);
   const crosswise = fold?.crosswise ?? false;
   const top = section?.layers[0];
@@ -169,7 +173,7 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
   const [d, n, q] = [depth * scale, needed.mm * scale, (quick?.net_mm ?? 0) * scale];
   const shallow = !section && needed.mm > depth;
   return (
-    <figure>
+    <figure ref={ref}>
       <chakra.figcaption fontSize="20px" fontWeight={600}>
         {section ? section.name : "The cloth"}, seen from {crosswise ? "the selvedge" : "the cut end"}
       </chakra.figcaption>
@@ -178,13 +182,13 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
         width="100%"
         maxWidth="640px"
         role="img"
-        aria-label={`The depth is ${depth.toFixed(0)} mm, the widest piece ${needed.mm.toFixed(0)} mm`}
+        aria-label={`The depth is ${spoken(show(depth, unit))}, the widest piece ${spoken(show(needed.mm, unit))}`}
       >
-        <EndView fold={plan.fold} deep={d} upper={upper} colour={cloth.colour} />
-        <text x="-20" y="-12" fontSize="15" fill="currentColor">
+        <EndView fold={plan.fold} deep={d} upper={upper} colour={cloth.colour} letters={letters} />
+        <text x="-20" y="-12" fontSize={letters} fill="currentColor">
           {folded ? "fold" : "selvedge"}
         </text>
-        <text x={d} y="-12" fontSize="15" fill="currentColor" textAnchor="end">
+        <text x={d} y="-12" fontSize={letters} fill="currentColor" textAnchor="end">
           {fold?.edge}
         </text>
         {[
@@ -198,7 +202,7 @@ function FoldEnd({ plan, cloth, unit }: { plan: Plan; cloth: Cloth; unit: Unit }
               stroke="currentColor"
               strokeWidth="2"
             />
-            <text x="6" y={row.y - 6} fontSize="15" fill="currentColor">
+            <text x="6" y={row.y - 6} fontSize={letters} fill="currentColor">
               {row.name}
             </text>
           </g>

@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react";
 import { inWords } from "../../api/client";
 import { useShelf, useShelfWrites } from "../../api/shelf";
 import type { Order } from "../../api/orders";
+import { plainly } from "../../lengths/taped";
 import { type Unit, withUnit } from "../../lengths/units";
 import { field, Label } from "../../ui/field";
 import { Says } from "../../ui/words";
@@ -23,7 +24,9 @@ export function FromShelf({ order, unit }: { order: Order; unit: Unit }) {
           <option value="">Nothing is kept for this order</option>
           {free.map((row) => (
             <option key={row.id} value={row.id}>
-              {row.name}: {withUnit(row.width, unit)} wide{row.length && `, ${withUnit(row.length, unit)} long`}
+              {plainly(
+                `${row.name}: ${withUnit(row.width, unit)} wide${row.length && `, ${withUnit(row.length, unit)} long`}`,
+              )}
             </option>
           ))}
         </chakra.select>

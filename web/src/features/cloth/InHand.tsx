@@ -9,7 +9,7 @@ import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { Taped } from "../../ui/taped";
-import { Unseen } from "../../ui/announce";
+import { Unseen } from "../../ui/unseen";
 
 const EACH = 2;
 type Props = {
@@ -47,7 +47,9 @@ export function InHand({ order, plan, planId, unit, choose, take }: Props) {
           </Press>
         )}
         <span role="status">
-          {working && look && (look.tried ? `${tries.length} savings found so far` : "Waiting for the worker")}
+          {working &&
+            look &&
+            (look.tried ? `${tries.length} savings found so far` : "One moment: it waits for its turn")}
           {look && !working && (best.length ? "" : "Nothing that was tried saves cloth.")}
         </span>
       </Box>

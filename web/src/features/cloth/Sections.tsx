@@ -27,7 +27,7 @@ export function Sections({ plan, cloth, unit, choose }: Props) {
             <Box
               key={part}
               display="grid"
-              gridTemplateColumns={{ base: "96px 1fr", md: "160px 1fr" }}
+              gridTemplateColumns="160px 1fr"
               columnGap="16"
               alignItems="center"
               paddingBlock="8"

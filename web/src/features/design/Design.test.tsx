@@ -236,3 +236,20 @@ it("shows each style as the server draws it on this client", async () => {
   await waitFor(() => expect(palazzo.querySelectorAll("svg path").length).toBe(2));
   expect(screen.getByRole("radio", { name: "Boxers" }).closest("label")!.querySelector("svg")).toBeNull();
 });
+
+it("draws what each rule would move, and an inch more of a length; nothing for the rule that is chosen", async () => {
+  const line = [[[0, 0], [100, 0], [100, 300]]]; // prettier-ignore
+  const move = { of: "", panel: "back", lines: line, was: line, view: [0, 0, 320, 320], by_mm: 0 };
+  const moves = [
+    { ...move, key: "seat", way: "rule", rule: "flat" },
+    { ...move, key: "hip_ease", way: "more", rule: "", by_mm: 25.4 },
+  ];
+  const calls = standIn({ "GET /orders/order-1/design/moves": () => ({ body: moves }) });
+  await stand();
+  fireEvent.click(screen.getByText("How it sits"));
+  const flat = () => screen.getByRole("radio", { name: "Flat" }).closest("label")!;
+  await waitFor(() => expect(flat().querySelector("[data-moved=back]")).toBeTruthy());
+  expect(screen.getByRole("radio", { name: "Usual" }).closest("label")!.querySelector("svg")).toBeNull();
+  expect(screen.getByText(whole("1″ more"))).toBeTruthy();
+  expect(calls.filter((call) => call.path.endsWith("/moves")).length).toBe(2);
+});

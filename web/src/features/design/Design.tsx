@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type ReactNode, useCallback, useEffect, useRef, useState } from "react";
+import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { inWords } from "../../api/client";
-import { useDesign } from "../../api/design";
+import { type Choices, type Move, useDesign, useMoves } from "../../api/design";
 import { type Order, usePutGarment } from "../../api/orders";
 import type { Plan } from "../../api/plans";
 import { called, methodName, methodOf, styleOf, type Trade, useTrade } from "../../api/trade";
@@ -18,7 +18,7 @@ import { Says } from "../../ui/words";
 import { HouseRules } from "./HouseRules";
 import { LiveDraft, StandIn } from "./LiveDraft";
 import { Outfit } from "./Outfit";
-import { OneChoice, effect } from "./OneChoice";
+import { effect, NONE, OneChoice } from "./OneChoice";
 import { changed, type Chosen, chosen, type Made, type Part, partsOf, type Row } from "./outfit";
 import { StylePicker } from "./StylePicker";
 
@@ -109,7 +109,7 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
             onChoose={(style) => pressed((one) => restyled(one, style, one.method, trade))}
           />
           <chakra.details borderTop="1px solid {colors.hairline}" paddingTop="8">
-            <chakra.summary fontSize="20px" fontWeight={600} cursor="pointer" minHeight="40px">
+            <chakra.summary fontSize="20px" fontWeight={600}>
               Method: {methodName(trade, method)}
             </chakra.summary>
             <chakra.p color="ink2" paddingBottom="8">
@@ -127,24 +127,22 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
           {wrong && <Says tone="wrong">{wrong}</Says>}
           {!asked && <p>Fetching the choices…</p>}
           {asked?.groups.map((group, k) => (
-            <chakra.details key={group.key} open={k < 1} borderTop="1px solid {colors.hairline}" paddingTop="8">
-              <chakra.summary fontSize="20px" fontWeight={600} cursor="pointer" minHeight="40px">
-                {group.name}
-              </chakra.summary>
-              <Box display="grid" gap="12" paddingBlock="8">
-                {group.rows.map((row) => (
-                  <OneChoice
-                    key={row.of + row.key}
-                    own={(row.of ? ((part.choices[row.of] as Chosen) ?? {}) : part.choices)[row.key]}
-                    place={`choice:${part.row.id}:${part.half}${row.key}`}
-                    {...{ row, unit, press, keep }}
-                  />
-                ))}
-              </Box>
-            </chakra.details>
+            <Group
+              key={group.key}
+              first={k < 1}
+              drawn={plan !== undefined}
+              {...{ order, part, group, unit, stamp, press, keep }}
+            />
           ))}
         </Box>
-        <Box flex="1" minWidth="0" minHeight="320px" padding="16">
+        <Box
+          flex={{ base: "none", lg: "1" }}
+          order={{ base: -1, lg: 0 }}
+          minWidth="0"
+          height={{ base: "340px", md: "36vh", lg: "auto" }}
+          minHeight={{ lg: "320px" }}
+          padding="16"
+        >
           {plan && !error ? (
             <LiveDraft plan={plan} part={part} />
           ) : (
@@ -160,4 +158,69 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
       </Margin>
     </WithMargin>
   );
+}
+
+type GroupProps = {
+  order: Order;
+  part: Part;
+  group: Choices["groups"][number];
+  unit: Unit;
+  stamp: string;
+  /** Open from the start. */
+  first: boolean;
+  /** The draft is there: what else is drawn can be asked for. */
+  drawn: boolean;
+  press: (row: Row, value: string) => void;
+  keep: (row: Row, typed: string) => Promise<unknown>;
+};
+
+/** Choices that belong together, folded away until they are wanted; each drawn as what it would move. */
+function Group({ order, part, group, unit, stamp, first, drawn, press, keep }: GroupProps) {
+  const [open, setOpen] = useState(first);
+  // The draft itself comes first: what else it could be is asked for when a hand rests.
+  const rested = useRested(stamp, RESTS);
+  const moves = useMoves(order.id, part.row.name, part.half, group.key, rested, open && drawn).data;
+  const byRow = useMemo(() => {
+    const found = new Map<string, Move[]>();
+    for (const move of moves ?? []) found.set(rowOf(move), [...(found.get(rowOf(move)) ?? []), move]);
+    return found;
+  }, [moves]);
+  return (
+    <chakra.details
+      open={open}
+      borderTop="1px solid {colors.hairline}"
+      paddingTop="8"
+      onToggle={(event) => setOpen(event.currentTarget.open)}
+    >
+      <chakra.summary fontSize="20px" fontWeight={600}>
+        {group.name}
+      </chakra.summary>
+      <Box display="grid" gap="12" paddingBlock="8">
+        {group.rows.map((row) => (
+          <OneChoice
+            key={row.of + row.key}
+            moves={byRow.get(rowOf(row)) ?? NONE}
+            own={(row.of ? ((part.choices[row.of] as Chosen) ?? {}) : part.choices)[row.key]}
+            place={`choice:${part.row.id}:${part.half}${row.key}`}
+            {...{ row, unit, press, keep }}
+          />
+        ))}
+      </Box>
+    </chakra.details>
+  );
+}
+
+const rowOf = ({ of, key }: { of: string; key: string }) => `${of}.${key}`;
+
+/** So long nothing was changed, in ms. */
+const RESTS = 700;
+
+/** A value once it has not changed for a while; at first as it is. */
+function useRested(value: string, ms: number): string {
+  const [rested, setRested] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setRested(value), ms);
+    return () => clearTimeout(timer);
+  }, [value, ms]);
+  return rested;
 }

@@ -34,7 +34,7 @@ export function HouseRules({ garment, use }: RulesProps) {
   const takeOff = (rule: HouseRule) => put.mutate({ ...rule, removed: true });
   return (
     <chakra.details borderTop="1px solid {colors.hairline}" paddingTop="8">
-      <chakra.summary fontSize="20px" fontWeight={600} cursor="pointer" minHeight="40px">
+      <chakra.summary fontSize="20px" fontWeight={600}>
         House rules
       </chakra.summary>
       <Box display="grid" gap="8" paddingBlock="8">

@@ -17,7 +17,7 @@ export function LiveDraft({ plan, part }: { plan: Plan; part: Part }) {
   const [ref, room] = useSize();
   if (panels.length === 0) return <p role="status">Drafting…</p>;
   return (
-    <Box ref={ref} as="figure" height="100%" minHeight="320px" display="flex" flexDirection="column">
+    <Box ref={ref} as="figure" height="100%" minHeight={{ lg: "320px" }} display="flex" flexDirection="column">
       <Panels panels={panels} room={room} label={`Draft of the ${part.row.name}: ${named(panels)}`} />
     </Box>
   );
@@ -29,7 +29,7 @@ export function StandIn({ order, made }: { order: Order; made: Made }) {
   const [ref, room] = useSize();
   if (!draft) return null;
   return (
-    <Box ref={ref} as="figure" height="100%" minHeight="320px" display="flex" flexDirection="column">
+    <Box ref={ref} as="figure" height="100%" minHeight={{ lg: "320px" }} display="flex" flexDirection="column">
       <chakra.figcaption color="ink2">
         Not this client yet: with its usual choices, an invented body standing in for what is not on the sheet.
       </chakra.figcaption>

@@ -1,20 +1,36 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { memo } from "react";
-import type { Unit } from "../../lengths/units";
-import { Chips } from "../../ui/chips";
+import { show, text, type Unit } from "../../lengths/units";
+import type { Move } from "../../api/design";
+import { Moved } from "../../drawing/Moved";
+import { Chips, type Option } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
 import type { Row } from "./outfit";
 import { Taped } from "../../ui/taped";
 
-/** What a rule would change, or why it cannot be; nothing for the one that is chosen. */
-export const effect = (chosen: string) => (option: Row["options"][number]) => ({
-  value: option.value,
-  label: option.label,
-  ...(option.value !== chosen && { says: option.says || undefined, dead: option.dead || undefined }),
-});
+/** What a rule would change and move, or why it cannot be; nothing for the one that is chosen. */
+export const effect =
+  (chosen: string | readonly string[], moves: readonly Move[] = NONE) =>
+  (option: Row["options"][number]): Option => {
+    const move = moves.find((one) => one.rule === option.value);
+    const is = typeof chosen === "string" ? option.value === chosen : chosen.includes(option.value);
+    if (is) return { value: option.value, label: option.label };
+    return {
+      value: option.value,
+      label: option.label,
+      says: option.says || undefined,
+      dead: option.dead || undefined,
+      drawing: move && !option.dead && <Moved move={move} />,
+    };
+  };
+
+/** What no choice moves. */
+export const NONE: readonly Move[] = [];
 
 type ChoiceProps = {
   row: Row;
+  /** What it would move if it were made otherwise. */
+  moves: readonly Move[];
   /** What is chosen; undefined where nothing is. */
   own: unknown;
   unit: Unit;
@@ -25,7 +41,7 @@ type ChoiceProps = {
 };
 
 /** One row of the server's table of choices: a rule, some of several, a length or a number. Drawn anew where it changes. */
-export const OneChoice = memo(function OneChoice({ row, own, unit, place, press, keep }: ChoiceProps) {
+export const OneChoice = memo(function OneChoice({ row, moves, own, unit, place, press, keep }: ChoiceProps) {
   if (row.kind === "some" || row.kind === "rule") {
     const value = row.kind === "some" ? ((own as string[] | undefined) ?? []) : String(own ?? row.usual);
     const chips = (
@@ -33,7 +49,7 @@ export const OneChoice = memo(function OneChoice({ row, own, unit, place, press,
         legend={row.legend}
         hint={row.hint}
         value={value}
-        options={row.options.map(effect(String(value)))}
+        options={row.options.map(effect(value, moves))}
         onChoose={(value) => press(row, value)}
       />
     );
@@ -59,8 +75,9 @@ export const OneChoice = memo(function OneChoice({ row, own, unit, place, press,
     );
   }
   const times = row.kind === "number";
-  return (
-    <Box display="grid" gap="4">
+  const [move] = moves;
+  const entry = (
+    <Box display="grid" gap="4" flex="1" minWidth="0">
       <Entry
         label={
           <>
@@ -82,9 +99,23 @@ export const OneChoice = memo(function OneChoice({ row, own, unit, place, press,
       <TypedSays row={row} />
     </Box>
   );
+  if (!move) return entry;
+  return (
+    <Box display="flex" gap="8" alignItems="start">
+      {entry}
+      <chakra.span display="grid" justifyItems="center" fontSize="14px" color="ink2" lineHeight="1.2">
+        <Moved move={move} />
+        <Taped>{`${text(show(move.by_mm, unit))} ${move.way}`}</Taped>
+      </chakra.span>
+    </Box>
+  );
 });
 
 /** What a length of one's own changes on this client. */
 function TypedSays({ row }: { row: Row }) {
-  return row.typed_says ? <chakra.p color="ink2">Against the usual: {row.typed_says}</chakra.p> : null;
+  return row.typed_says ? (
+    <chakra.p color="ink2">
+      Against the usual: <Taped>{row.typed_says}</Taped>
+    </chakra.p>
+  ) : null;
 }

@@ -1,6 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { Link } from "react-router";
 import { inWords } from "../../api/client";
 import { type Garment, type Order, useOutfit } from "../../api/orders";
 import { useTrade } from "../../api/trade";
@@ -8,6 +7,7 @@ import { Chips } from "../../ui/chips";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { apart, freeName, joined, newOf, type Part } from "./outfit";
+import { Way } from "../../ui/way";
 
 type OutfitProps = { order: Order; parts: Part[]; at: number; go: (at: number) => void };
 
@@ -78,7 +78,7 @@ export function Outfit({ order, parts, at, go }: OutfitProps) {
             ))}
         {part.half === "" && pair && <Press onClick={join}>Join into a {pair.name.toLowerCase()}</Press>}
         <chakra.span alignSelf="center" color="dye" textDecoration="underline">
-          <Link to={`/orders/${order.id}/others`}>The same for others</Link>
+          <Way to={`/orders/${order.id}/others`}>The same for others</Way>
         </chakra.span>
         {part.half !== "" && <Press onClick={split}>Part into {halves.map(nameOf).join(" and ")}</Press>}
         {order.garments.length > 1 && (

@@ -7,7 +7,7 @@ import { useSearch } from "../../api/searches";
 import { boxOf, onCloth, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { PieceOn } from "../../drawing/PieceOn";
-import { show, text, type Unit } from "../../lengths/units";
+import { show, spoken, text, type Unit } from "../../lengths/units";
 import { doesAt } from "../../ui/keys";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
@@ -162,7 +162,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
                 key={k}
                 tabIndex={0}
                 role="button"
-                aria-label={`${name}, ${text(show(placing.x_mm, unit))} along, ${text(show(placing.y_mm, unit))} across${pins.includes(k) ? ", pinned" : ""}`}
+                aria-label={`${name}, ${spoken(show(placing.x_mm, unit))} along, ${spoken(show(placing.y_mm, unit))} across${pins.includes(k) ? ", pinned" : ""}`}
                 onFocus={() => setChosen(k)}
                 cursor={pins.includes(k) ? "default" : "grab"}
                 style={{ touchAction: "none" }}

@@ -73,7 +73,7 @@ export function Rivals({ plan, lay, section, unit, used }: RivalsProps) {
         </tbody>
       </chakra.table>
       <details>
-        <chakra.summary cursor="pointer" minHeight="32px" fontSize="16px" color="dye">
+        <chakra.summary fontSize="16px" color="dye">
           Why no lay is shorter than that
         </chakra.summary>
         <Why plan={plan} section={section} unit={unit} named={lay.sections.length > 1} />
@@ -97,16 +97,16 @@ function Why({ plan, section, unit, named }: WhyProps) {
         </p>
       )}
       {section.bound_steps[0]?.kind === "counted" ? (
-        <Counted mm={steps[0]!.mm} unit={unit} />
+        <Counted mm={steps[0]!.mm} times={times} unit={unit} />
       ) : steps.length === 1 ? (
         <p>
           {steps[0]!.name}
-          {times > 1 && `, x ${times}`}
+          {times > 1 && `, × ${times}`}
         </p>
       ) : (
         <>
           <p>
-            Pieces that cannot pass each other, from middle to middle at least so far apart{times > 1 && `, x ${times}`}
+            Pieces that cannot pass each other, from middle to middle at least so far apart{times > 1 && `, × ${times}`}
             :
           </p>
           <chakra.ul listStyleType="none">
@@ -127,7 +127,7 @@ function Why({ plan, section, unit, named }: WhyProps) {
 }
 
 /** What was asked of every way to place the pieces along the table. */
-function Counted({ mm, unit }: { mm: number; unit: Unit }) {
+function Counted({ mm, times, unit }: { mm: number; times: number; unit: Unit }) {
   return (
     <>
       <p>Every order of the pieces along the cloth was counted through. Each keeps to this:</p>
@@ -138,7 +138,13 @@ function Counted({ mm, unit }: { mm: number; unit: Unit }) {
         <li>where the pieces are few, rectangles drawn inside them do not overlap.</li>
       </chakra.ul>
       <p>
-        No order that does is shorter than <Length mm={mm} unit={unit} /> along the table.
+        No order that does is shorter than <Length mm={mm} unit={unit} /> along the table
+        {times > 1 && (
+          <>
+            , which is <Length mm={mm * times} unit={unit} /> of cloth: {times} lengths are on one another
+          </>
+        )}
+        .
       </p>
     </>
   );
@@ -158,7 +164,7 @@ export function Matched({ plan, lay, unit }: { plan: Plan; lay: Lay; unit: Unit 
         {met.map(({ one, other, garment, code, off }) => (
           <chakra.li key={`${one} ${other}`} color={onStripe(off) ? "moss" : "ink"}>
             {pieceName(plan, { garment, panel: "front" })} to back at the {code}:{" "}
-            {onStripe(off) ? "on the same stripe" : `${text(show(Math.abs(off), unit))} off`}
+            <Taped>{onStripe(off) ? "on the same stripe" : `${text(show(Math.abs(off), unit))} off`}</Taped>
           </chakra.li>
         ))}
       </chakra.ul>
@@ -173,7 +179,7 @@ export function Matched({ plan, lay, unit }: { plan: Plan; lay: Lay; unit: Unit 
 
 type LeftProps = { offcuts: Lay["offcuts"]; order: Order; unit: Unit };
 
-/** What is left over in one piece, largest first; what is wanted goes on the cloth shelf. */
+/** What is left over in one piece, largest first; what is wanted goes on the shelf. */
 export function Left({ offcuts, order, unit }: LeftProps) {
   const may = useMay();
   const { put } = useShelfWrites();
@@ -199,10 +205,10 @@ export function Left({ offcuts, order, unit }: LeftProps) {
   return (
     <Box fontSize="16px">
       <chakra.h2 fontSize="20px" fontWeight={600}>
-        Left over
+        Off-cuts
       </chakra.h2>
       <chakra.p color="ink2" fontSize="14px">
-        along by across, measured where no piece touches, down to steps of 20 mm
+        along by across, where no piece touches; each may be a little larger
       </chakra.p>
       <chakra.ul listStyleType="none" display="grid" gap="4">
         {offcuts.map((one) => {
@@ -253,7 +259,7 @@ export function CutList({ plan, unit }: { plan: Plan; unit: Unit }) {
       <chakra.ul listStyleType="none">
         {plan.notions.map((notion) => (
           <li key={notion.garment + notion.name}>
-            {notion.count > 1 && `${notion.count} x `}
+            {notion.count > 1 && `${notion.count} × `}
             {notion.name}
             {notion.length_mm != null && (
               <>

@@ -86,7 +86,7 @@ it("says in one line how near the best the lay is, and counts what is proved mea
 it("says a plain bound in one line, and how many lengths of cloth are on one of the table", () => {
   const across = { ...section, bound_mm: 1016, bound_steps: [step("whole", 20)] };
   page({}, {}, { lay: { ...laid.lay!, sections: [across] } } as unknown as Partial<Plan>);
-  screen.getByText("the longest piece: front, x 2");
+  screen.getByText("the longest piece: front, × 2");
 });
 
 it("takes what is cut off the cloth that is kept, says what is left, and puts it back", async () => {

@@ -6,6 +6,7 @@ import { useSearch } from "../../api/searches";
 import { type Frame, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { PieceOn } from "../../drawing/PieceOn";
+import { SizedText } from "../../drawing/SizedText";
 import { show, text, type Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { ToBuy } from "../../ui/buying";
@@ -126,7 +127,7 @@ export function LayStation({ order, plan, planId, falls }: LayProps) {
           </LongTable>
         )}
         {!byHand && (
-          <Box display="flex" gap="12" alignItems="center" flexWrap="wrap" marginTop="8">
+          <Box display="flex" gap="8" alignItems="center" flexWrap="wrap" marginTop="8">
             {search.working && run ? (
               <>
                 <progress
@@ -183,12 +184,14 @@ type Run = NonNullable<ReturnType<typeof useSearch>["run"]>;
 
 const TIMES = [
   { seconds: 10, name: "Look for a shorter lay" },
-  { seconds: 60, name: "for a minute" },
-  { seconds: 300, name: "for five" },
+  { seconds: 60, name: "Look one minute" },
+  { seconds: 300, name: "Look five minutes" },
 ];
 
 const progress = (run: Run) =>
-  run.tried ? `${Math.round(run.gone_ms / 1000)} of ${run.seconds} s, ${run.tried} tries` : "Waiting for the worker";
+  run.tried
+    ? `${Math.round(run.gone_ms / 1000)} of ${run.seconds} s, ${run.tried} tried`
+    : "One moment: it waits for its turn";
 
 function done(run: Run): string {
   if (run.state === "failed") return "The search broke off. What was found before stays.";
@@ -198,7 +201,7 @@ function done(run: Run): string {
       ? ""
       : "None was shorter; another search looks elsewhere.";
   const proved = run.proved ? "It is proved that none is shorter by more than a tenth of an inch." : "";
-  return `${run.state === "stopped" ? "Stopped" : "Done"} after ${run.tried} tries. ${found} ${proved}`;
+  return `${run.state === "stopped" ? "Stopped" : "Done"} after ${run.tried} were tried. ${found} ${proved}`;
 }
 
 type Offcut = NonNullable<Plan["lay"]>["offcuts"][number];
@@ -229,11 +232,7 @@ function OffcutOn({ offcut, draw, line, px, unit }: OffcutProps) {
         strokeDasharray={`${px} ${4 * px}`}
         strokeLinecap="round"
       />
-      {wide > size.length * 8 * px && (
-        <text x={left} y={top + 5 * px} fontSize={14 * px} fill={line} textAnchor="middle">
-          {size}
-        </text>
-      )}
+      {wide > size.length * 8 * px && <SizedText text={size} x={left} y={top + 5 * px} size={14 * px} fill={line} />}
     </g>
   );
 }

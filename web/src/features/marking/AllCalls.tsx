@@ -5,6 +5,7 @@ import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
 import { Sign } from "../../ui/icons";
 import { words } from "./words";
+import { FileWay } from "../../ui/way";
 
 /** Every call of the plan as a list: a sign at those that are chalked, each a way to it. */
 export function AllCalls(props: {
@@ -21,9 +22,9 @@ export function AllCalls(props: {
     <Box flex="1" minHeight="0" overflowY="auto">
       <Box display="flex" gap="16" alignItems="center">
         <Press onClick={props.close}>{words.drawing}</Press>
-        <chakra.a href={props.card} target="_blank" color="dye" textDecoration="underline">
+        <FileWay href={props.card} target="_blank">
           Print all calls
-        </chakra.a>
+        </FileWay>
       </Box>
       <chakra.table
         width="100%"

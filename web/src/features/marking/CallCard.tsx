@@ -9,7 +9,8 @@ import type { Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
 import { Length } from "../../ui/length";
 import { Unworkable } from "../../ui/findings";
-import { PaperHeading, usePaper } from "../../ui/paper";
+import { PaperHeading } from "../../ui/paper";
+import { useTitle } from "../../ui/title";
 import { Press } from "../../ui/press";
 import { Prepare, under } from "./Section";
 import { Table } from "./Table";
@@ -20,12 +21,12 @@ import { Taped } from "../../ui/taped";
 export function CallCard() {
   const { id = "" } = useParams();
   const [query] = useSearchParams();
-  usePaper();
   const order = useOrder(id);
   const cut = (query.get("cloth") as Cut | null) ?? "main";
   const chalk = useChalk(id, cut, false);
   const ticked = new Set(chalk.data?.chalk?.ticked);
   const answer = usePlan(id, cut, "", chalk.data?.chalk?.id ?? "", !chalk.isPending);
+  useTitle(["Calls", order.data?.client.name, order.data?.title].filter(Boolean).join(", "));
   if (answer.error) {
     return (
       <Box padding="24">
@@ -110,7 +111,7 @@ export function CallCard() {
                   <chakra.td textAlign="right" fontWeight={600} fontSize="20px" whiteSpace="nowrap" paddingInline="12">
                     {mark.shown && <Length mm={mark.reads_mm} unit={unit} />}
                   </chakra.td>
-                  <chakra.td fontSize="13px">
+                  <chakra.td fontSize="14px">
                     {mark.from && `from ${mark.from}, `}
                     {mark.along}
                     <br />

@@ -17,7 +17,7 @@ export const words = {
     tick: "Chalked",
     hide: "Hide numbers",
     all: "All calls",
-    unit: "in / cm",
+    unit: "Inches or cm",
     aloud: "Read aloud",
     closer: "Closer",
     further: "Further",

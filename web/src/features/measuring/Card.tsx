@@ -2,9 +2,10 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useParams, useSearchParams } from "react-router";
 import { type Point, type Session, usePoints } from "../../api/measuring";
 import { type Order, useOrder } from "../../api/orders";
-import type { Unit } from "../../lengths/units";
+import { UNIT, type Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
-import { PaperHeading, usePaper } from "../../ui/paper";
+import { PaperHeading } from "../../ui/paper";
+import { useTitle } from "../../ui/title";
 import { Press } from "../../ui/press";
 import { Reading } from "../../ui/reading";
 
@@ -20,11 +21,11 @@ const VIEW_NAMES: Record<string, string> = {
 export function Card() {
   const { id = "" } = useParams();
   const [asked, ask] = useSearchParams();
-  usePaper();
   const session = (asked.get("session") ?? "trousers") as Session;
   const blank = asked.get("blank") === "1";
   const order = useOrder(id);
   const points = usePoints(session);
+  useTitle(order.data ? `Measurements, ${order.data.client.name}` : "Measurements");
   if (!order.data || !points.data) return <Box padding="24">{order.error?.message ?? "One moment…"}</Box>;
   return (
     <Box
@@ -60,8 +61,8 @@ function Sheet({ order, points, blank }: { order: Order; points: Point[]; blank:
       </chakra.h1>
       <p>
         {blank
-          ? "Name ____________________   Day ______________   Unit: in / cm   Waist: natural / low / high / as worn"
-          : `${day(sheet.taken_on)}, in ${unit === "in" ? "inches" : "centimetres"}, no ease. Waist: ${sheet.waist === "worn" ? "as worn" : sheet.waist}.`}
+          ? "Name ____________________   Day ______________   Unit: inches / cm   Waist: natural / low / high / as worn"
+          : `${day(sheet.taken_on)}, in ${UNIT[unit].name}, no ease. Waist: ${sheet.waist === "worn" ? "as worn" : sheet.waist}.`}
       </p>
       {views.map((view) => (
         <chakra.table key={view} width="100%" marginTop="12" css={{ breakInside: "avoid" }}>
@@ -79,7 +80,7 @@ function Sheet({ order, points, blank }: { order: Order; points: Point[]; blank:
                     <chakra.th textAlign="left" fontWeight={600} width="34%" scope="row">
                       {point.name}
                     </chakra.th>
-                    <chakra.td fontSize="13px">{point.how}</chakra.td>
+                    <chakra.td fontSize="14px">{point.how}</chakra.td>
                     <chakra.td textAlign="right" width="110px" fontWeight={600}>
                       {!blank && reading?.mm != null && <Reading mm={reading.mm} way={reading.way} unit={unit} />}
                       {!blank && skipped?.note}

@@ -31,7 +31,7 @@ export function Closed({ order, plan }: { order: Order; plan: Plan | undefined }
               key={reading.id}
               display="flex"
               justifyContent="space-between"
-              minHeight="40px"
+              minHeight="44px"
               alignItems="center"
               borderBottom="1px solid {colors.hairline}"
             >

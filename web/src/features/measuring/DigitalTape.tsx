@@ -36,9 +36,7 @@ export function DigitalTape({ fill }: { fill: (typed: string) => void }) {
   const silent = now?.heard_at ? tape.dataUpdatedAt - new Date(now.heard_at).getTime() > SILENT : true;
   return (
     <chakra.details>
-      <chakra.summary cursor="pointer" minHeight="40px">
-        Digital tape
-      </chakra.summary>
+      <chakra.summary>Digital tape</chakra.summary>
       {!on ? (
         <Press onClick={start}>Pair a tape</Press>
       ) : (

@@ -96,16 +96,17 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
     <WithMargin>
       <Box
         flex="1"
+        minWidth="0"
         minHeight="0"
         overflowY={{ md: "auto" }}
         padding={{ base: "12", md: "24" }}
         display="grid"
         gap={{ base: "8", md: "24" }}
-        gridTemplateColumns={{ base: "1fr", md: "minmax(170px, 230px) minmax(320px, 460px)" }}
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(170px, 230px) minmax(320px, 460px)" }}
         alignContent="start"
       >
         <Box>
-          <Box height={{ base: doubt && !doubt.upheld ? "16vh" : "30vh", md: "440px" }} color="ink">
+          <Box height={{ base: doubt && !doubt.upheld ? "16vh" : "30vh", lg: "440px" }} color="ink">
             <Figure
               point={point}
               shape={shapeOf((key) => taken.get(key)?.mm ?? undefined, SHAPES[body.value]?.shape)}

@@ -9,6 +9,7 @@ import { Reading } from "../../ui/reading";
 import { StaleEdit } from "../../ui/stale";
 import { TakeFile } from "../../ui/taking";
 import { Says } from "../../ui/words";
+import { FileWay } from "../../ui/way";
 
 const SESSIONS: [Session, string][] = [
   ["trousers", "Trousers"],
@@ -99,21 +100,13 @@ export function Sheet({ order, points, at, go, advice, writes, session, setSessi
       </chakra.ul>
       <Box display="flex" gap="8" flexWrap="wrap" alignItems="center">
         <Press onClick={() => writes.close.mutate()}>Close the sheet</Press>
-        <chakra.a
-          color="dye"
-          textDecoration="underline"
-          paddingBlock="12"
-          href={`/orders/${order.id}/card?session=${session}`}
-          target="_blank"
-        >
+        <FileWay paddingBlock="12" href={`/orders/${order.id}/card?session=${session}`} target="_blank">
           Card to print
-        </chakra.a>
+        </FileWay>
       </Box>
       {writes.close.error && <Says tone="wrong">{writes.close.error.message}</Says>}
       <chakra.details>
-        <chakra.summary cursor="pointer" minHeight="40px">
-          From a file
-        </chakra.summary>
+        <chakra.summary>From a file</chakra.summary>
         <TakeFile
           text="Sheet as CSV (point,typed) or JSON"
           accept=".csv,.json,.txt"
@@ -144,7 +137,7 @@ function Row({ point, order, advice, unit, now, go }: RowProps) {
       display="flex"
       justifyContent="space-between"
       alignItems="center"
-      minHeight="40px"
+      minHeight="44px"
       paddingInline="8"
       textAlign="left"
       cursor="pointer"

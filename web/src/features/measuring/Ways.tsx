@@ -23,9 +23,7 @@ export function Ways({ point, unit, writes, ways }: WaysProps) {
   };
   return (
     <chakra.details marginTop="4">
-      <chakra.summary cursor="pointer" minHeight="40px" fontWeight={600}>
-        Another way
-      </chakra.summary>
+      <chakra.summary fontWeight={600}>Another way</chakra.summary>
       <Box as="ul" listStyleType="none" display="grid" gap="12">
         {mine.map((way) => (
           <chakra.li key={way.code} display="flex" gap="12" alignItems="center" justifyContent="space-between">

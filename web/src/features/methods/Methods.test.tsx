@@ -64,7 +64,7 @@ it("steps through a method in words and numbers, another laid over it", async ()
   expect(screen.getByRole("button", { name: "Next step" })).toHaveProperty("disabled", true);
   const table = await screen.findByRole("table", { name: "Where they differ" });
   within(table).getByText("Crotch depth");
-  expect(table.textContent).toContain("hip / 4 + 1 in");
+  expect(table.textContent).toContain("hip ÷ 4 + 1″");
   screen.getByRole("img", { name: "Two drafts of one body, over each other" });
   document.querySelector("details")!.open = true; // a click does not open it here
   fireEvent.change(screen.getByLabelText("Which"), { target: { value: "a" } });

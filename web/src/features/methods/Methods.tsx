@@ -1,11 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { Link } from "react-router";
 import { useBodies, useDraft } from "../../api/design";
 import { inWords } from "../../api/client";
 import type { Mark, Plan } from "../../api/plans";
 import { called, methodName, methodOf, useTrade } from "../../api/trade";
-import type { Unit } from "../../lengths/units";
+import { UNIT, type Unit } from "../../lengths/units";
 import { Pick } from "../../ui/field";
 import { useKeys } from "../../ui/keys";
 import { Length } from "../../ui/length";
@@ -16,7 +15,8 @@ import { Says } from "../../ui/words";
 import { differences } from "./differences";
 import { Overlay } from "./Overlay";
 import { Taped } from "../../ui/taped";
-import { Unseen } from "../../ui/announce";
+import { Unseen } from "../../ui/unseen";
+import { Way } from "../../ui/way";
 
 /** Every method, step by step in words and numbers on one body; another laid over it. */
 export function Methods() {
@@ -68,7 +68,7 @@ export function Methods() {
         <p>
           {methodOf(trade, method)?.says}{" "}
           <chakra.span css={{ "& a": { color: "dye", textDecoration: "underline" } }}>
-            <Link to={`/practice?method=${method}&style=${style}`}>Practise it</Link>
+            <Way to={`/practice?method=${method}&style=${style}`}>Practise it</Way>
           </chakra.span>
         </p>
         <Trouble error={one.error} name={name(method)} />
@@ -167,7 +167,7 @@ function Apart({ one, other, names: [first, second], unit }: ApartProps) {
       <thead>
         <chakra.tr color="ink2" fontSize="14px">
           <chakra.th textAlign="left" fontWeight={600}>
-            net, {unit}
+            to the sewing line, {UNIT[unit].name}
           </chakra.th>
           <chakra.th {...cell} fontWeight={600}>
             {first}
@@ -183,11 +183,11 @@ function Apart({ one, other, names: [first, second], unit }: ApartProps) {
             <chakra.th scope="row" textAlign="left" fontWeight="400" paddingBlock="4">
               {row.name}
               <chakra.p fontSize="14px" color="ink2" lineHeight="1.3">
-                {row.why[0]}
+                <Taped>{row.why[0]}</Taped>
                 {row.why[0] !== row.why[1] && (
                   <>
                     <br />
-                    <i>against</i> {row.why[1]}
+                    <i>against</i> <Taped>{row.why[1]}</Taped>
                   </>
                 )}
               </chakra.p>

@@ -58,7 +58,7 @@ const written = (calls: ReturnType<typeof page>) => calls.filter((call) => call.
 it("asks only for what nobody can do without, and says who is planned and who is to be mended", async () => {
   page([marit, tove]);
   await screen.findByRole("heading", { name: "Choir, concert palazzo, for 2 clients" });
-  const table = screen.getByRole("table", { name: "Sizes, in" });
+  const table = screen.getByRole("table", { name: "Sizes, inches" });
   expect(within(table).getAllByRole("columnheader").map((one) => one.textContent)).toEqual([
     "Client",
     "Cloth",

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type FormEvent, useEffect, useRef, useState } from "react";
-import { Link, useParams } from "react-router";
+import { type FormEvent, useState } from "react";
+import { useParams } from "react-router";
 import { inWords } from "../../api/client";
 import { useClients } from "../../api/clients";
 import { type Session, usePoints } from "../../api/measuring";
@@ -8,12 +8,15 @@ import { type Group, type Member, useGroup, useGroupWrites } from "../../api/oth
 import { useMoney } from "../../api/house";
 import { useOrder } from "../../api/orders";
 import { useMe } from "../../api/session";
-import type { Unit } from "../../lengths/units";
+import { UNIT, type Unit, withUnit } from "../../lengths/units";
 import { field } from "../../ui/field";
 import { Length } from "../../ui/length";
 import { Bought } from "../../ui/buying";
 import { Press } from "../../ui/press";
+import { Taped } from "../../ui/taped";
+import { useTyped } from "../../ui/typed";
 import { Says } from "../../ui/words";
+import { Way } from "../../ui/way";
 
 /** The same outfit for a choir or a crew: everybody's sizes in one table, one plan each, one shopping list. */
 export function Others() {
@@ -44,7 +47,7 @@ export function Others() {
           {order.data.title}, for {members.length === 1 ? "one client" : `${members.length} clients`}
         </chakra.h1>
         <p>
-          <Link to={`/orders/${id}/design`}>Back to {order.data.client.name}</Link>
+          <Way to={`/orders/${id}/design`}>Back to {order.data.client.name}</Way>
         </p>
       </Box>
       <Add order={id} writes={writes} taken={members} />
@@ -66,7 +69,7 @@ export function Others() {
           </Press>
         )}
         {members.filter((one) => one.planned).length > 1 && (
-          <Link to={`/orders/${id}/lay?cloth=all`}>Lay all that are planned on one cloth</Link>
+          <Way to={`/orders/${id}/lay?cloth=all`}>Lay all that are planned on one cloth</Way>
         )}
         <span role="status">
           {members.filter((one) => one.planned).length} of {members.length} planned
@@ -150,20 +153,12 @@ type SizesProps = {
 /** A row a client, a column a point: typed as on the sheet, read when the cell is left. */
 function Sizes({ members, points, unit, writes, refused }: SizesProps) {
   const [wrong, setWrong] = useState<Record<string, string>>({});
-  const ids = useRef(new Map<string, string>());
-  const keep = (member: Member, key: string, typed: string) => {
+  const keep = (member: Member, key: string, typed: string, id: string) => {
     if (typed.trim() === (member.sizes[key] ?? "")) return;
     const place = `${member.order}.${key}`;
-    // The same text typed again after the line was lost is the same reading.
-    const sent = `${place}=${typed.trim()}`;
-    const id = ids.current.get(sent) ?? crypto.randomUUID();
-    ids.current.set(sent, id);
     // Each write is waited for by itself: several are on their way when somebody types fast.
     writes.read.mutateAsync({ id, sheet: member.sheet, key, typed: typed.trim() }).then(
-      () => {
-        ids.current.delete(sent);
-        setWrong((was) => ({ ...was, [place]: "" }));
-      },
+      () => setWrong((was) => ({ ...was, [place]: "" })),
       (error: Error) => setWrong((was) => ({ ...was, [place]: inWords(error) })),
     );
   };
@@ -182,7 +177,7 @@ function Sizes({ members, points, unit, writes, refused }: SizesProps) {
           }}
         >
           <chakra.caption textAlign="left" fontWeight={600} fontSize="20px" paddingBottom="4">
-            Sizes, {unit}
+            Sizes, {UNIT[unit].name}
           </chakra.caption>
           <thead>
             <chakra.tr background="well" fontSize="14px" verticalAlign="bottom">
@@ -197,7 +192,7 @@ function Sizes({ members, points, unit, writes, refused }: SizesProps) {
             {members.map((member) => (
               <chakra.tr key={member.order} borderBottom="1px solid {colors.hairline}" verticalAlign="top">
                 <chakra.th scope="row" fontWeight={600} minWidth="150px">
-                  <Link to={`/orders/${member.order}/measure`}>{member.name}</Link>
+                  <Way to={`/orders/${member.order}/measure`}>{member.name}</Way>
                   {[
                     ...points.map((point) => wrong[`${member.order}.${point.key}`]),
                     member.planned ? undefined : refused[member.order],
@@ -211,7 +206,7 @@ function Sizes({ members, points, unit, writes, refused }: SizesProps) {
                   )}
                   {member.stops > 0 && (
                     <chakra.span display="block" color="madder" fontWeight="400">
-                      <Link to={`/orders/${member.order}/check`}>{member.stops} to be mended</Link>
+                      <Way to={`/orders/${member.order}/check`}>{member.stops} to be mended</Way>
                     </chakra.span>
                   )}
                 </chakra.th>
@@ -226,7 +221,7 @@ function Sizes({ members, points, unit, writes, refused }: SizesProps) {
                       wrong={Boolean(wrong[`${member.order}.${point.key}`])}
                       closed={member.closed}
                       place={`size:${member.sheet}:${point.key}`}
-                      keep={(typed) => keep(member, point.key, typed)}
+                      keep={(typed, id) => keep(member, point.key, typed, id)}
                     />
                   </td>
                 ))}
@@ -248,25 +243,12 @@ type CellProps = {
   closed: boolean;
   /** Where the unsaved text waits in this browser. */
   place: string;
-  keep: (typed: string) => void;
+  /** `id` stays the same while the same text is tried again. */
+  keep: (typed: string, id: string) => void;
 };
 
 function Cell({ label, saved, wrong, closed, place, keep }: CellProps) {
-  const [typed, setText] = useState(() => localStorage.getItem(place) ?? saved);
-  const [last, setLast] = useState(saved);
-  const setTyped = (text: string) => {
-    setText(text);
-    // What is not taken yet, or refused, is there again after the page was read anew.
-    if (text === saved) localStorage.removeItem(place);
-    else localStorage.setItem(place, text);
-  };
-  if (saved !== last) {
-    setLast(saved);
-    setText(saved);
-  }
-  useEffect(() => {
-    if (localStorage.getItem(place) === saved) localStorage.removeItem(place);
-  }, [place, saved]);
+  const { typed, type, id } = useTyped(place, saved);
   return (
     <chakra.input
       {...field}
@@ -279,9 +261,9 @@ function Cell({ label, saved, wrong, closed, place, keep }: CellProps) {
       readOnly={closed}
       title={closed ? "This sheet is closed: a correction goes on a new sheet." : undefined}
       value={typed}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={() => keep(typed)}
-      onKeyDown={(event) => event.key === "Enter" && keep(typed)}
+      onChange={(event) => type(event.target.value)}
+      onBlur={() => keep(typed, id())}
+      onKeyDown={(event) => event.key === "Enter" && keep(typed, id())}
     />
   );
 }
@@ -328,8 +310,9 @@ function Shopping({ group, unit }: { group: Group; unit: Unit }) {
               <b>
                 <Bought mm={cloth.buy_mm} unit={unit} />
               </b>{" "}
-              of {cloth.kind}, {cloth.width} wide, for {cloth.orders}: <Length mm={cloth.length_mm} unit={unit} />{" "}
-              together, cut off the bolt in one piece, rounded up to the {cloth.sold_in}
+              of {cloth.kind}, <Taped>{withUnit(cloth.width, unit)}</Taped> wide, for {cloth.orders}:{" "}
+              <Length mm={cloth.length_mm} unit={unit} /> together, cut off the bolt in one piece, rounded up to the{" "}
+              {cloth.sold_in}
               {cloth.cost != null && (
                 <>
                   ; costs <b>{money(cloth.cost)}</b>
@@ -340,7 +323,7 @@ function Shopping({ group, unit }: { group: Group; unit: Unit }) {
         ))}
         {group.notions.map((notion) => (
           <li key={notion.name + notion.length_mm}>
-            {notion.count} x {notion.name}
+            {notion.count} × {notion.name}
             {notion.length_mm != null && (
               <>
                 , <Length mm={notion.length_mm} unit={unit} />

@@ -1,6 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
-import { Link } from "react-router";
 import { type Person, type Role, useTeam, useTeamWrites } from "../../api/people";
 import { Chips } from "../../ui/chips";
 import { day } from "../../ui/day";
@@ -8,6 +7,7 @@ import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { ROLES } from "./roles";
+import { Way } from "../../ui/way";
 
 /** Who works here and under which role; inviting by a link; the messages that would have been sent. */
 export function People() {
@@ -27,9 +27,9 @@ export function People() {
         People
       </chakra.h1>
       <chakra.p marginBottom="16" color="dye" textDecoration="underline">
-        <Link to="/people/seen">Who saw what of our clients</Link>
+        <Way to="/people/seen">Who saw what of our clients</Way>
         <chakra.span marginLeft="24" display="inline-block">
-          <Link to="/people/learned">What is learned by practising</Link>
+          <Way to="/people/learned">What is learned by practising</Way>
         </chakra.span>
       </chakra.p>
       <Box
@@ -71,9 +71,7 @@ export function People() {
           )}
           {team.data && team.data.messages.length > 0 && (
             <chakra.details>
-              <chakra.summary cursor="pointer" minHeight="40px">
-                Messages that would have been sent
-              </chakra.summary>
+              <chakra.summary>Messages that would have been sent</chakra.summary>
               {team.data.messages.map((one) => (
                 <chakra.p key={one.written_at} fontSize="16px" overflowWrap="anywhere" marginBottom="8">
                   <b>{one.to || "no address"}</b>: {one.text}

@@ -1,10 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { Link, useSearchParams } from "react-router";
+import { useSearchParams } from "react-router";
 import { type Seen as Row, useSeen } from "../../api/people";
 import { day } from "../../ui/day";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { Way } from "../../ui/way";
 
 const A_PAGE = 50;
 const WHAT: Record<Row["what"], string> = {
@@ -31,7 +32,7 @@ export function Seen() {
         One line for each person, client and day. Kept for a little over a year; what is about a client goes when the
         client is erased.
       </chakra.p>
-      {client && <Link to="/people/seen">Of all clients</Link>}
+      {client && <Way to="/people/seen">Of all clients</Way>}
       {seen.error && <Says tone="wrong">{seen.error.message}</Says>}
       {seen.data && rows.length === 0 && (
         <p>{page === 1 ? "Nobody opened a client or an order yet; who does is listed here." : "No more."}</p>
@@ -49,7 +50,7 @@ export function Seen() {
             <chakra.span color="ink2">{day(row.day)}</chakra.span>
             <b>{row.who}</b>
             <chakra.span css={{ "& a": { color: "dye", textDecoration: "underline" } }}>
-              {row.client && <Link to={`/clients/${row.client}`}>{row.client_name}</Link>}
+              {row.client && <Way to={`/clients/${row.client}`}>{row.client_name}</Way>}
               {row.client ? ": " : ""}
               {WHAT[row.what]}
               {row.times > 1 && <chakra.span color="ink2">, {row.times} times</chakra.span>}

@@ -10,6 +10,7 @@ import { Pick } from "../../ui/field";
 import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { useWide } from "../../ui/size";
+import { Taped } from "../../ui/taped";
 import { Says } from "../../ui/words";
 import { LearnedTable } from "./LearnedTable";
 
@@ -36,7 +37,7 @@ export function Practice() {
   const unit = (drill.data?.unit ?? "in") as Unit;
   const question = questions[done.length];
   const picks = (
-    <Box display="grid" gap="12" gridTemplateColumns={{ base: "1fr", md: "repeat(3, 1fr)" }}>
+    <Box display="grid" gap="12" gridTemplateColumns={{ base: "1fr", md: "repeat(3, minmax(0, 1fr))" }}>
       <Pick
         text="Method"
         value={method}
@@ -78,7 +79,7 @@ export function Practice() {
           picks
         ) : (
           <details>
-            <chakra.summary minHeight="40px" cursor="pointer">
+            <chakra.summary>
               {methodName(trade, method)}, {styleName(trade, style).toLowerCase()}
             </chakra.summary>
             {picks}
@@ -133,7 +134,12 @@ function Ask({ question, at, of, unit, answer, onward }: AskProps) {
   const compared = useDrillAnswer();
   const { rule, seed } = question;
   return (
-    <Box display="grid" gap="24" gridTemplateColumns={{ base: "1fr", md: "220px minmax(0, 640px)" }} alignItems="start">
+    <Box
+      display="grid"
+      gap="24"
+      gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "220px minmax(0, 640px)" }}
+      alignItems="start"
+    >
       <chakra.table background="sheet" border="1px solid {colors.hairline}" width="100%">
         <chakra.caption textAlign="left" fontWeight={600} padding="8">
           Invented client {seed + 1}
@@ -145,7 +151,7 @@ function Ask({ question, at, of, unit, answer, onward }: AskProps) {
                 {one.name}
               </chakra.th>
               <chakra.td textAlign="right" fontWeight={600} padding="8" whiteSpace="nowrap">
-                {one.typed}
+                <Taped>{one.typed}</Taped>
               </chakra.td>
             </chakra.tr>
           ))}
@@ -177,7 +183,7 @@ function Ask({ question, at, of, unit, answer, onward }: AskProps) {
             />
             {shows ? (
               <chakra.p background="well" padding="8" paddingInline="12">
-                {question.hint}
+                <Taped>{question.hint}</Taped>
               </chakra.p>
             ) : (
               <Press kind="quiet" justifySelf="start" onClick={() => setShows(true)}>

@@ -1,7 +1,8 @@
 import { chakra } from "@chakra-ui/react";
-import { useEffect, useId, useState } from "react";
+import { useId, useState } from "react";
 import { inWords } from "../../api/client";
 import { field } from "../../ui/field";
+import { useTyped } from "../../ui/typed";
 
 type TextProps = {
   label: string;
@@ -15,22 +16,16 @@ type TextProps = {
 
 /** A line of words that is kept when the field is left, or on Enter; what is refused stays as it was typed. */
 export function Text({ label, hint, most, saved, place, keep }: TextProps) {
-  const [typed, setTyped] = useState(() => localStorage.getItem(place) ?? saved);
-  const [last, setLast] = useState(saved);
+  const { typed, type, taken } = useTyped(place, saved);
   const [wrong, setWrong] = useState("");
   const line = useId();
-  if (saved !== last) {
-    setLast(saved);
-    setTyped(saved);
-  }
-  useEffect(() => {
-    if (typed === saved) localStorage.removeItem(place);
-    else localStorage.setItem(place, typed);
-  }, [place, typed, saved]);
   const send = () => {
     if (typed.trim() === saved) return;
     keep(typed.trim()).then(
-      () => setWrong(""),
+      () => {
+        taken();
+        setWrong("");
+      },
       (error: Error) => setWrong(inWords(error)),
     );
   };
@@ -52,7 +47,7 @@ export function Text({ label, hint, most, saved, place, keep }: TextProps) {
         aria-invalid={wrong !== ""}
         aria-describedby={line}
         borderColor={wrong ? "madder" : "edge"}
-        onChange={(event) => setTyped(event.target.value)}
+        onChange={(event) => type(event.target.value)}
         onBlur={send}
         onKeyDown={(event) => event.key === "Enter" && send()}
       />

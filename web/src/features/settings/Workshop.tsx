@@ -86,7 +86,7 @@ function Turn({ house, turn }: { house: House; turn: (unit: House["unit"]) => vo
       <chakra.p fontSize="16px" color="ink2" role="status">
         {to
           ? "Every length that was typed without a unit gets it written out now. Until that is done, none is written."
-          : "Lengths that were typed before keep their size: 45 becomes 45 in. Sheets keep the unit they were taken in, plans are made anew."}
+          : "Lengths that were typed before keep their size: 45 becomes 45 inches. Sheets keep the unit they were taken in, plans are made anew."}
       </chakra.p>
     </Box>
   );

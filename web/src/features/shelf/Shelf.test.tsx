@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, expect, it, vi } from "vitest";
 import { plainCloth } from "../../api/shelf";
-import { show, standIn } from "../../test/shop";
+import { show, standIn, whole } from "../../test/shop";
 import { Shelf } from "./Shelf";
 
 afterEach(() => {
@@ -29,7 +29,7 @@ const page = (rights: string[], put: (body: unknown) => { status?: number; body:
 
 it("lists what is there and what it is kept for; who may not order changes nothing", async () => {
   page([]);
-  await screen.findByText("Bolt of twill, 60 in wide");
+  await screen.findByText(whole("Bolt of twill, 60″ wide"));
   expect(screen.getByRole("link", { name: "Choir" }).getAttribute("href")).toBe("/orders/o/cloth");
   expect(screen.queryByRole("button")).toBeNull();
 });

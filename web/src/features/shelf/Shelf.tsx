@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
-import { Link } from "react-router";
 import { inWords } from "../../api/client";
+import { useMoney } from "../../api/house";
 import { useMay, useMe } from "../../api/session";
 import { plainCloth, type Form, type ShelfCloth, useShelf, useShelfWrites } from "../../api/shelf";
 import { useTrade } from "../../api/trade";
@@ -9,7 +9,9 @@ import { type Unit, withUnit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
+import { Taped } from "../../ui/taped";
 import { Says } from "../../ui/words";
+import { Way } from "../../ui/way";
 
 const FORMS: { value: Form; label: string }[] = [
   { value: "bolt", label: "Bolt" },
@@ -33,7 +35,7 @@ export function Shelf() {
   return (
     <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%">
       <chakra.h1 fontSize="26px" fontWeight={600} marginBottom="12">
-        Cloth shelf
+        Shelf
       </chakra.h1>
       <Box
         display="grid"
@@ -57,6 +59,7 @@ export function Shelf() {
 
 function Row({ row, edit }: { row: ShelfCloth; edit?: () => void }) {
   const unit = (useMe().data?.unit ?? "in") as Unit;
+  const money = useMoney();
   return (
     <chakra.li display="flex" gap="16" alignItems="center" borderBottom="1px solid {colors.hairline}" paddingBlock="8">
       <Box
@@ -69,14 +72,20 @@ function Row({ row, edit }: { row: ShelfCloth; edit?: () => void }) {
       <Box flex="1" minWidth="0">
         <b>{row.name}</b>
         <chakra.p color="ink2" fontSize="16px">
-          {FORMS.find((one) => one.value === row.form)?.label} of {row.kind}, {withUnit(row.width, unit)} wide
-          {row.length && `, ${withUnit(row.length, unit)} long`}
-          {row.one_way && ", one way"}
-          {row.price && `, at ${row.price}`}
+          <Taped>
+            {[
+              `${FORMS.find((one) => one.value === row.form)?.label} of ${row.kind}, ${withUnit(row.width, unit)} wide`,
+              row.length && `${withUnit(row.length, unit)} long`,
+              row.one_way && "one way",
+              row.price && `${money(row.price)} a ${unit === "in" ? "yard" : "metre"}`,
+            ]
+              .filter(Boolean)
+              .join(", ")}
+          </Taped>
         </chakra.p>
         {row.kept_for.map((one) => (
           <chakra.p key={one.order} fontSize="16px">
-            Kept for <Link to={`/orders/${one.order}/cloth`}>{one.title}</Link>
+            Kept for <Way to={`/orders/${one.order}/cloth`}>{one.title}</Way>
           </chakra.p>
         ))}
       </Box>

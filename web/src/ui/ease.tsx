@@ -11,7 +11,7 @@ const SCALE = 4;
 const EDGE = 6;
 
 /** The body at each level with the garment round it, both as far round as the ledger says. */
-export function Sections({ plan, unit }: { plan: Plan; unit: Unit }) {
+export function Ease({ plan, unit }: { plan: Plan; unit: Unit }) {
   const rows = plan.ledger.filter((row) => row.body_mm != null && hasSection(row.level));
   if (!rows.length) return null;
   const several = new Set(rows.map((row) => row.garment)).size > 1;

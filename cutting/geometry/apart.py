@@ -1,0 +1,43 @@
+"""How far two drawings are apart, and where."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from shapely.geometry import MultiLineString
+from shapely.geometry import Point as Place
+
+from cutting.geometry.point import Point
+
+
+@dataclass(frozen=True)
+class Apart:
+    """How far two drawings go apart at most, and the box round where they are at least a third so far apart, in mm."""
+
+    far: float
+    left: float
+    top: float
+    right: float
+    low: float
+
+
+def apart(one: Sequence[Sequence[Point]], other: Sequence[Sequence[Point]], seen: float) -> Apart | None:
+    """Where two drawings, each of several polylines, are further apart than `seen` mm; None where they nowhere are."""
+    mine, theirs = (MultiLineString([[(p.across, p.down) for p in line] for line in lines]) for lines in (one, other))
+    far = max(_furthest(mine, theirs), _furthest(theirs, mine))
+    if far <= seen:
+        return None
+    least = max(seen, far / 3)
+    off = mine.difference(theirs.buffer(least)).union(theirs.difference(mine.buffer(least)))
+    return Apart(far, *map(float, off.bounds)) if not off.is_empty else None
+
+
+def _furthest(one: MultiLineString, other: MultiLineString) -> float:
+    """How far the corner of a drawing is from another that is furthest from it, in mm."""
+    corners = {corner for line in one.geoms for corner in line.coords}
+    return max(float(other.distance(Place(corner))) for corner in corners)
+
+
+def least_box(points: Sequence[Point]) -> tuple[float, float, float, float]:
+    """The box round points: left, top, right, low, in mm."""
+    across, down = [point.across for point in points], [point.down for point in points]
+    return min(across), min(down), max(across), max(down)
