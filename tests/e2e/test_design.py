@@ -57,6 +57,11 @@ def test_a_style_is_made_without_a_manual_and_kept_as_a_house_rule(inside: Page)
     page.get_by_role("navigation", name="Stations").get_by_role("link", name="Lay").click()
     # The keyboard goes on in the station, not in what was left.
     expect(page.locator("#station")).to_be_focused()
+    # Nor is it lost with a button that goes, or that can no longer be pressed.
+    page.get_by_role("button", name="Move by hand").press("Enter")
+    expect(page.locator("#station")).to_be_focused()
+    page.get_by_role("button", name="Leave it as it was").press("Enter")
+    expect(page.locator("#station")).to_be_focused()
     expect(page.get_by_text("Front pocket bag, cut 4, left and right")).to_be_visible()
     expect(page.get_by_text(re.compile("fly zip, 7"))).to_be_visible()
     page.get_by_role("navigation", name="Stations").get_by_role("link", name="Check").click()

@@ -17,6 +17,7 @@ import { Press } from "../ui/press";
 import { moment } from "../ui/day";
 import { Length } from "../ui/length";
 import { useWide } from "../ui/size";
+import { useKeptFocus } from "../ui/focus";
 import { useTitle } from "../ui/title";
 import { Says } from "../ui/words";
 import { NoGarment } from "./NoGarment";
@@ -93,6 +94,7 @@ export function Job() {
   useEffect(() => {
     if (!sheet.current?.contains(document.activeElement)) sheet.current?.focus({ preventScroll: true });
   }, [station]);
+  useKeptFocus(sheet);
   useTitle(
     [STATIONS.find((one) => one.key === station)?.name, order.data?.client.name, order.data?.title]
       .filter(Boolean)

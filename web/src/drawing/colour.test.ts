@@ -11,7 +11,13 @@ it("shows every cloth so that its line is seen at 4.5 to 1 or better", () => {
       }
 });
 
-it("leaves a dark cloth as it is but for the shade of two layers", () => {
+it("leaves a dark cloth as it is but for the shade of two layers, and one near black only lighter", () => {
   expect(clothColours("#23556B", 1).cloth.toLowerCase()).toBe("#23556b");
   expect(contrast("#000000", "#ffffff")).toBeCloseTo(21);
+  for (const dark of ["#000000", "#27304A", "#1B1B1B"]) {
+    expect(contrast(clothColours(dark, 1).cloth, "#000000"), dark).toBeGreaterThan(2);
+    expect(contrast(clothColours(dark, 2).cloth, "#000000")).toBeLessThan(
+      contrast(clothColours(dark, 1).cloth, "#000000"),
+    );
+  }
 });

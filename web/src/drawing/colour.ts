@@ -1,6 +1,8 @@
 /** The cloth's own colour on the screen, and whether chalk or pencil is seen on it. */
 const CHALK = "#FBF8EF";
 const PENCIL = "#141830";
+/** No cloth is shown darker than of this luminance. */
+const DARKEST = 0.06;
 
 function channels(hex: string): [number, number, number] {
   return [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)) as [number, number, number];
@@ -31,9 +33,18 @@ export function mix(hex: string, other: string, share: number): string {
     .join("")}`;
 }
 
+/** A little lighter, of the same hue. */
+function lighter(hex: string): string {
+  const parts = channels(hex).map((value) => Math.min(255, Math.round(value * 1.06 + 2)));
+  return `#${parts.map((value) => value.toString(16).padStart(2, "0")).join("")}`;
+}
+
 /** The cloth as shown with `layers` layers, and the line that is seen on it: at least 4.5 to 1. */
 export function clothColours(colour: string, layers: number): { cloth: string; line: string } {
-  let cloth = mix(colour, PENCIL, layers > 1 ? 0.12 : 0);
+  // A cloth near black is shown a little lighter: as cloth on a table, not as a night.
+  let one = colour;
+  for (let step = 0; step < 40 && luminance(one) < DARKEST; step++) one = lighter(one);
+  let cloth = mix(one, PENCIL, layers > 1 ? 0.12 : 0);
   const line = contrast(cloth, CHALK) >= contrast(cloth, PENCIL) ? CHALK : PENCIL;
   const away = line === CHALK ? PENCIL : "#FFFFFF";
   for (let step = 0; step < 20 && contrast(cloth, line) < 4.5; step++) cloth = mix(cloth, away, 0.08);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import cases from "../../../tests/shared/lengths.json";
-import { read, show, spoken, text, type Unit, Unreadable, withUnit } from "./units";
+import { apart, read, show, spoken, text, type Unit, Unreadable, withUnit } from "./units";
 
 const value = (fraction: string) =>
   fraction
@@ -46,4 +46,11 @@ describe("lengths as the tape shows them", () => {
     expect(spoken(show(0.875 * 25.4, "in"))).toBe("7 eighths of an inch");
     expect(spoken(show(25.4, "in"))).toBe("1 inch");
   });
+});
+
+it("says how much longer one length is than another by what is shown of both", () => {
+  // 63 in and 63 1/16 in: a sixteenth, though they are hardly apart.
+  expect(apart(1601.1, 1600.9, "in")).toBeCloseTo(25.4 / 16);
+  expect(apart(1600.2, 1601.7, "in")).toBeCloseTo(-25.4 / 16);
+  expect(apart(10.4, 9.6, "cm")).toBe(0);
 });

@@ -132,6 +132,12 @@ export function show(mm: number, unit: Unit): Shown {
   return { negative: mm < 0 && marks > 0, whole: Math.floor(marks / parts), over, under, exact, unit };
 }
 
+/** How much longer one length is than another as both are shown, in mm. */
+export function apart(one: number, other: number, unit: Unit): number {
+  const mark = unit === "in" ? 25.4 / 16 : 1;
+  return (Math.round(one / mark) - Math.round(other / mark)) * mark;
+}
+
 /** `11 3/4 in`, `29.8 cm`. */
 export function text(shown: Shown): string {
   const sign = shown.negative ? "-" : "";

@@ -126,6 +126,8 @@ export function Entry(props: EntryProps) {
       <Box display="flex" gap="8" alignItems="center">
         <chakra.input
           {...field}
+          flex="1"
+          minWidth="0"
           id={`${line}-field`}
           ref={input}
           name={props.name}
@@ -143,7 +145,7 @@ export function Entry(props: EntryProps) {
           onBlur={() => void commit()}
           onKeyDown={(event) => void press(event)}
         />
-        <chakra.span color="ink2" minWidth="24px">
+        <chakra.span color="ink2" flexShrink="0">
           {props.plain ?? UNIT[unit].beside}
         </chakra.span>
       </Box>

@@ -8,6 +8,7 @@ const Button = chakra("button", {
     borderRadius: "cut",
     border: "1.5px solid {colors.edge}",
     background: "sheet",
+    color: "ink",
     fontWeight: 600,
     cursor: "pointer",
     _hover: { borderColor: "ink" },

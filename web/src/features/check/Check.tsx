@@ -93,7 +93,7 @@ export function Check({ plan, children }: { plan: Plan; children?: ReactNode }) 
         padding="16"
         display="grid"
         gap="16"
-        gridTemplateColumns={{ base: "1fr", lg: "1fr 300px" }}
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 300px" }}
         alignContent="start"
       >
         <Box>
@@ -241,44 +241,54 @@ function WholeLedger({ plan, unit }: { plan: Plan; unit: Unit }) {
   const heads = ["cut", "seams", "darts", "gathers", "sewn", "body", "ease"];
   const cell = { textAlign: "right", paddingBlock: "4", paddingInline: "4" } as const;
   return (
-    <chakra.table width="100%" marginTop="24" fontSize="16px">
-      <chakra.caption textAlign="left" fontWeight={600} fontSize="20px" paddingBottom="4">
-        From the cut to the body, {UNIT[unit].name}
-      </chakra.caption>
-      <thead>
-        <chakra.tr color="ink2" fontSize="14px" background="well">
-          <th scope="col">
-            <Unseen>Level</Unseen>
-          </th>
-          {heads.map((head, k) => (
-            <chakra.th key={head} {...cell} fontWeight={600} scope="col">
-              {k > 0 && k < 4 ? "less " : ""}
-              {head}
-            </chakra.th>
-          ))}
-        </chakra.tr>
-      </thead>
-      <tbody>
-        {plan.ledger.map((row, at) => {
-          const sizes = [row.cut_mm, row.seams_mm, row.darts_mm, row.gathers_mm, row.sewn_mm, row.body_mm, row.ease_mm];
-          return (
-            <Fragment key={row.garment + row.level}>
-              <OfGarment plan={plan} at={at} span={8} />
-              <chakra.tr borderBottom="1px solid {colors.hairline}">
-                <chakra.th scope="row" textAlign="left" fontWeight="400">
-                  {LEVELS[row.level]}
-                  {row.kind === "resulting" && <chakra.span color="ink2">, as it comes out</chakra.span>}
-                </chakra.th>
-                {sizes.map((mm, k) => (
-                  <chakra.td key={heads[k]} {...cell} fontWeight={k === 4 ? 800 : 400}>
-                    {mm != null && (k < 5 || row.body_mm != null) && <Length mm={mm} unit={unit} bare />}
-                  </chakra.td>
-                ))}
-              </chakra.tr>
-            </Fragment>
-          );
-        })}
-      </tbody>
-    </chakra.table>
+    <Box role="region" aria-label="From the cut to the body" tabIndex={0} overflowX="auto" marginTop="24">
+      <chakra.table width="100%" fontSize="16px">
+        <chakra.caption textAlign="left" fontWeight={600} fontSize="20px" paddingBottom="4">
+          From the cut to the body, {UNIT[unit].name}
+        </chakra.caption>
+        <thead>
+          <chakra.tr color="ink2" fontSize="14px" background="well">
+            <th scope="col">
+              <Unseen>Level</Unseen>
+            </th>
+            {heads.map((head, k) => (
+              <chakra.th key={head} {...cell} fontWeight={600} scope="col">
+                {k > 0 && k < 4 ? "less " : ""}
+                {head}
+              </chakra.th>
+            ))}
+          </chakra.tr>
+        </thead>
+        <tbody>
+          {plan.ledger.map((row, at) => {
+            const sizes = [
+              row.cut_mm,
+              row.seams_mm,
+              row.darts_mm,
+              row.gathers_mm,
+              row.sewn_mm,
+              row.body_mm,
+              row.ease_mm,
+            ];
+            return (
+              <Fragment key={row.garment + row.level}>
+                <OfGarment plan={plan} at={at} span={8} />
+                <chakra.tr borderBottom="1px solid {colors.hairline}">
+                  <chakra.th scope="row" textAlign="left" fontWeight="400">
+                    {LEVELS[row.level]}
+                    {row.kind === "resulting" && <chakra.span color="ink2">, as it comes out</chakra.span>}
+                  </chakra.th>
+                  {sizes.map((mm, k) => (
+                    <chakra.td key={heads[k]} {...cell} fontWeight={k === 4 ? 800 : 400}>
+                      {mm != null && (k < 5 || row.body_mm != null) && <Length mm={mm} unit={unit} bare />}
+                    </chakra.td>
+                  ))}
+                </chakra.tr>
+              </Fragment>
+            );
+          })}
+        </tbody>
+      </chakra.table>
+    </Box>
   );
 }

@@ -4,7 +4,7 @@ import type { Cloth } from "../../api/orders";
 import { type Plan, useWidths } from "../../api/plans";
 import { useTrade } from "../../api/trade";
 import { EndView } from "../../drawing/EndView";
-import { show, text, type Unit } from "../../lengths/units";
+import { apart, show, text, type Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Bought } from "../../ui/buying";
 import { Taped } from "../../ui/taped";
@@ -16,7 +16,7 @@ function why(folded: Row | undefined, open: Row | undefined, unit: Unit): string
   const rule = "folded lengthwise where all of it fits, else open";
   if (!folded || !open) return rule;
   if (folded.length_mm == null) return `${rule}: folded, not all of it fits`;
-  const more = open.length_mm == null ? null : open.length_mm - folded.length_mm;
+  const more = open.length_mm == null ? null : apart(open.length_mm, folded.length_mm, unit);
   if (more === null) return `${rule}: open, not all of it fits`;
   if (Math.abs(more) < 1) return `${rule}: open would take as much`;
   const size = text(show(Math.abs(more), unit));

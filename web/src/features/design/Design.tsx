@@ -177,6 +177,8 @@ type GroupProps = {
 /** Choices that belong together, folded away until they are wanted; each drawn as what it would move. */
 function Group({ order, part, group, unit, stamp, first, drawn, press, keep }: GroupProps) {
   const [open, setOpen] = useState(first);
+  // Rows are made when they are first looked at: there are sixty of them.
+  const [seen, setSeen] = useState(first);
   // The draft itself comes first: what else it could be is asked for when a hand rests.
   const rested = useRested(stamp, RESTS);
   const moves = useMoves(order.id, part.row.name, part.half, group.key, rested, open && drawn).data;
@@ -190,13 +192,16 @@ function Group({ order, part, group, unit, stamp, first, drawn, press, keep }: G
       open={open}
       borderTop="1px solid {colors.hairline}"
       paddingTop="8"
-      onToggle={(event) => setOpen(event.currentTarget.open)}
+      onToggle={(event) => {
+        setOpen(event.currentTarget.open);
+        setSeen(seen || event.currentTarget.open);
+      }}
     >
       <chakra.summary fontSize="20px" fontWeight={600}>
         {group.name}
       </chakra.summary>
       <Box display="grid" gap="12" paddingBlock="8">
-        {group.rows.map((row) => (
+        {(seen ? group.rows : []).map((row) => (
           <OneChoice
             key={row.of + row.key}
             moves={byRow.get(rowOf(row)) ?? NONE}

@@ -6,7 +6,7 @@ import { plainCloth, useShelfWrites } from "../../api/shelf";
 import type { Order } from "../../api/orders";
 import type { Plan } from "../../api/plans";
 import { pieceName } from "../../drawing/names";
-import { show, text, type Unit } from "../../lengths/units";
+import { apart, show, text, type Unit } from "../../lengths/units";
 import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
@@ -34,7 +34,7 @@ export function Rivals({ plan, lay, section, unit, used }: RivalsProps) {
     ["One careful pass", lay.one_pass_mm, "largest piece first"],
     ...(lay.one_fold_mm == null
       ? []
-      : [["On one fold", lay.one_fold_mm, price(lay.length_mm - lay.one_fold_mm, unit)] as Rival]),
+      : [["On one fold", lay.one_fold_mm, price(apart(lay.length_mm, lay.one_fold_mm, unit), unit)] as Rival]),
     ["On open cloth", lay.open_mm, "one pass, one layer"],
     ["No lay is under", lay.bound_mm, ""],
   ];

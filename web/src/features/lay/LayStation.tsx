@@ -232,7 +232,9 @@ function OffcutOn({ offcut, draw, line, px, unit }: OffcutProps) {
         strokeDasharray={`${px} ${4 * px}`}
         strokeLinecap="round"
       />
-      {wide > size.length * 8 * px && <SizedText text={size} x={left} y={top + 5 * px} size={14 * px} fill={line} />}
+      {wide > size.length * 6.5 * px && deep > 40 * px && (
+        <SizedText text={size} x={left} y={top + 5 * px} least={14 * px} fill={line} />
+      )}
     </g>
   );
 }
