@@ -106,14 +106,38 @@ def _top_sums(body: Body, _: str, ask: TopAsk) -> dict[str, float]:
 
 
 def _lower_outline(body: Body, style: str) -> list[Point]:
-    """What reaches past the centre line is folded in between the legs."""
+    """What reaches past the centre line is folded in at the crotch; from there down the leg hangs out by it more and
+    more, so that its hem is seen whole.
+    """
     method = usual_method(style)
     how = METHODS[method]
     _, drafts = how.draw(body, resolve(method, style, {}), how.seats)
     panel = finish(style, drafts[0])
     centre = panel.points["CF"].across
     net = beyond(panel.net, 0.0) if panel.name == "leg" else panel.net
-    return [Point(min(0.0, p.across - centre), p.down) for p in net]
+    fork, hem = max(net, key=lambda p: p.across).down, max(p.down for p in net)
+
+    def hangs(p: Point) -> Point:
+        hung = max(0.0, (p.down - fork) / (hem - fork))
+        past = max(0.0, _reach(net, p.down) - centre)
+        return Point(min(0.0, p.across - centre - hung * past), p.down)
+
+    return [hangs(p) for p in net]
+
+
+def _reach(outline: Sequence[Point], down: float) -> float:
+    """How far across a closed outline reaches at a level that it crosses or ends at."""
+    sides = zip(outline, [*outline[1:], outline[0]], strict=True)
+    spans = [(a, b) if a.down < b.down else (b, a) for a, b in sides]
+    ends = [high for one in spans if one[0].down <= down <= one[1].down for high in _at(*one, down)]
+    return max(ends)
+
+
+def _at(a: Point, b: Point, down: float) -> tuple[float, ...]:
+    """Where a side is at a level; both its ends where it is level itself."""
+    if b.down == a.down:
+        return a.across, b.across
+    return (a.across + (b.across - a.across) * (down - a.down) / (b.down - a.down),)
 
 
 def _top_outline(body: Body, style: str) -> list[Point]:

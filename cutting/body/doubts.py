@@ -199,9 +199,18 @@ OF_THE_HIP = {"bust": (0.72, 1.39), "chest": (0.72, 1.39), "waist": (0.6, 1.1), 
 """Shares of the hip that other girths are, wide: common practice, no source."""
 
 
+ALONE = {"bust": 635.0, "chest": 635.0, "under_bust": 560.0, "hip": 660.0, "waist": 480.0}
+"""Under so many mm no grown body has such a girth. From memory, no source."""
+
+
 def _halves(sizes: Sizes, sure: Collection[str]) -> list[Finding]:
-    """Where there are too few girths for the model: one out of all proportion to the hip, and that fits it doubled."""
+    """Where there are too few girths for the model: a lone one that is no grown body's, or one out of all proportion to
+    the hip, and that fits it doubled.
+    """
     hip, found = sizes.get("hip"), list[Finding]()
+    taken = [key for key in GIRTHS if sizes.get(key)]
+    if len(taken) == 1 and taken[0] not in sure and sizes[taken[0]] < ALONE.get(taken[0], 0.0):
+        return [_doubt("doubt.half", "warn", taken[0], is_=sizes[taken[0]], double=2 * sizes[taken[0]])]
     if not hip or fits(sizes):
         return []
     for key, (low, high) in OF_THE_HIP.items():

@@ -2,6 +2,7 @@
 
 from contextlib import suppress
 from dataclasses import astuple, dataclass
+from fractions import Fraction
 from typing import Any, Literal, TypeAlias
 
 from pydantic import BaseModel
@@ -194,7 +195,9 @@ def _option(found: dict[tuple[str, str], Effect], key: str, rule: str, label: st
 
 
 def _plain(value: Any, unit: Unit) -> str:
-    return show(value.value, unit).text if isinstance(value, Fixed) else str(value)
+    if isinstance(value, Fixed):
+        return show(value.value, unit).text
+    return f"{float(value):g}" if isinstance(value, Fraction) else str(value)
 
 
 def _text(value: Any, unit: Unit) -> str:

@@ -278,3 +278,14 @@ def test_what_several_rules_compare_with_is_the_one_that_is_doubted():
     sizes = {"waist": Fraction(800), "hip": Fraction(520), "body_rise": Fraction(270)}
     assert [(finding.where.measure, finding.weight) for finding in doubts(sizes)] == [("hip", "warn")]
     assert [finding.where.measure for finding in doubts(sizes | {"hip": Fraction(1040)})] == []
+
+
+@pytest.mark.parametrize(
+    ("key", "whole", "half"), [("bust", 38, 19), ("hip", 40, 20), ("waist", 30, 15), ("chest", 42, 21)]
+)
+def test_half_of_a_girth_is_doubted_though_no_other_is_taken(key, whole, half):
+    """The first girth of a sheet: somebody read the tape folded in two. Measured twice, it is believed."""
+    assert not doubts({key: whole * 25.4})
+    [found] = doubts({key: half * 25.4})
+    assert (found.code, found.weight, found.where.measure) == ("doubt.half", "warn", key)
+    assert not doubts({key: half * 25.4}, sure=[key])

@@ -99,3 +99,21 @@ def test_what_moves_nothing_or_cannot_be_drafted_is_not_drawn():
     assert ("length", "floor") in found
     without = read_job(job(ALL | {"waist_to_floor": None}, style="straight-trousers"))
     assert not [one for one in moves(without.body, "quarter-hip", "straight-trousers", {}, without.cloth, False, "leg", inch(1)) if one.rule == "floor"]  # fmt: skip
+
+
+@pytest.mark.parametrize("style", [style for style in KINDS["lower"].styles if style != "wide-gathered"])
+def test_a_silhouette_has_the_whole_width_of_its_front_at_the_hem(style):
+    """What is past the centre line at the crotch is folded in; at the hem a wide leg is seen to be wide."""
+    kind = KINDS["lower"]
+    method = kind.first_method(style)
+    drawn_ = kind.outline(read_job(asking(style, method)).body, style)
+    low = max(p.down for p in drawn_)
+    band = box(-2000, low - 6, 2000, low - 4)
+    hanging = Polygon([(p.across, p.down) for p in drawn_]).buffer(0).intersection(band)
+    [[garment]] = draft(read_job(asking(style, method)))
+    name = "leg" if "leg" in garment.panels else "front"
+    net = Polygon(garment.panels[name].net)
+    level = LineString([(-2000, net.bounds[3] - 5), (2000, net.bounds[3] - 5)])
+    if name == "front":
+        assert hanging.bounds[2] - hanging.bounds[0] == pytest.approx(net.intersection(level).length, abs=6)
+    assert hanging.bounds[2] <= 0.01

@@ -208,3 +208,14 @@ def test_what_a_group_moves_is_drawn_for_the_garment_as_it_stands(owner, order):
     now = owner.get(f"/orders/{order['id']}/design/moves", group="fit")
     assert {one["rule"] for one in now if one["key"] == "seat"} == {"flat", "usual"}
     assert owner.get(f"/orders/{order['id']}/design/moves", group="nothing") == []
+
+
+def test_what_is_usual_of_a_number_can_be_typed_as_it_is_said(owner, order):
+    path, body = garment_of(order)
+    assert (
+        owner("PUT", path, body | {"style": "wide-gathered", "method": "multiplied-quarter", "choices": {}})[0] == 200
+    )
+    groups = owner.get(f"/orders/{order['id']}/design")["groups"]
+    [fullness] = [row for group in groups for row in group["rows"] if row["key"] == "fullness"]
+    assert fullness["usual"] == "2.5"
+    assert fullness["usually"].startswith("2.5, ")

@@ -4,7 +4,7 @@ import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { type Chalk, frozenBy, useChalk } from "../api/chalk";
 import { useTakenAlong } from "../api/along";
 import { Refused } from "../api/client";
-import { useMay } from "../api/session";
+import { useMay, useMe } from "../api/session";
 import { type Order, type Station as Key, useLife, useOrder } from "../api/orders";
 import { type Cut, type Plan, usePlan } from "../api/plans";
 import { back, useUndo } from "../api/undo";
@@ -50,9 +50,8 @@ const NO_HEADING = ["design", "cloth", "lay"];
 const CHALKED = ["mark", "check"];
 
 /** The cloths whose plan a station can show. */
-function cutsOf(order: Order | undefined, station: string): { value: Cut; label: string }[] {
+function cutsOf(order: Order | undefined, station: string, unit: Unit): { value: Cut; label: string }[] {
   if (!order) return [];
-  const unit = order.sheet.unit as Unit;
   const name = ({ kind, width }: Order["cloth"]) => `${kind}, ${withUnit(width, unit)} wide`;
   const cuts: { value: Cut; label: string }[] = [{ value: "main", label: name(order.cloth) }];
   if (order.other_cloth && TWO_CLOTHS.includes(station)) cuts.push({ value: "other", label: name(order.other_cloth) });
@@ -77,7 +76,7 @@ export function Job() {
   const may = useMay();
   const needs = NEEDS[station];
   const [query, ask] = useSearchParams();
-  const cuts = cutsOf(order.data, station);
+  const cuts = cutsOf(order.data, station, (useMe().data?.unit ?? "in") as Unit);
   const cut = cuts.find((one) => one.value === query.get("cloth"))?.value ?? "main";
   const [unit, setUnit] = useState<"" | Unit>("");
   const byChalk = CHALKED.includes(station);

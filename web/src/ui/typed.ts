@@ -6,7 +6,8 @@ type Waiting = { typed: string; id: string };
 
 function waiting(place: string): Waiting | null {
   try {
-    return JSON.parse(localStorage.getItem(place) ?? "null") as Waiting | null;
+    const kept = JSON.parse(localStorage.getItem(place) ?? "null") as Partial<Waiting> | null;
+    return typeof kept?.typed === "string" && typeof kept.id === "string" ? { typed: kept.typed, id: kept.id } : null;
   } catch {
     return null;
   }

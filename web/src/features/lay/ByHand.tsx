@@ -162,7 +162,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
                 key={k}
                 tabIndex={0}
                 role="button"
-                aria-label={`${name}, ${spoken(show(placing.x_mm, unit))} along, ${spoken(show(placing.y_mm, unit))} across${pins.includes(k) ? ", pinned" : ""}`}
+                aria-label={`${name}, ${spoken(show(Math.max(0, x), unit))} along, ${spoken(show(Math.max(0, y), unit))} across${pins.includes(k) ? ", pinned" : ""}`}
                 onFocus={() => setChosen(k)}
                 cursor={pins.includes(k) ? "default" : "grab"}
                 style={{ touchAction: "none" }}

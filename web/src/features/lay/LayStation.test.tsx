@@ -152,4 +152,8 @@ it("is a table too: each piece where its nearest corner is", () => {
     ["Front", "all 2", "0 inches", "0 inches", "20 inches", "10 inches", "as drawn"],
     ["Back", "2, under another", "26 inches", "0 inches", "24 inches", "10 inches", "flipped"],
   ]);
+  // Moved by hand, a piece is said to be where the table has it.
+  fireEvent.click(screen.getByRole("button", { name: "Move by hand" }));
+  screen.getByRole("button", { name: "Back, 26 inches along, 0 inches across" });
+  screen.getByRole("button", { name: "Front, 0 inches along, 0 inches across" });
 });
