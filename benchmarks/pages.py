@@ -7,8 +7,8 @@ from playwright.sync_api import Page, sync_playwright
 
 from demo import people
 from setup.__main__ import serve
+from setup.browser import start_browser
 from setup.places import ROOT
-from setup.shots import FLAGS
 
 QUARTER = 4
 KEY = """async () => {
@@ -63,7 +63,7 @@ def _logged_in(page: Page) -> None:
 def page_times() -> Iterator[tuple[str, float, str, float | None]]:
     """Rows of what, how long in ms, and the goal."""
     with sync_playwright() as playwright:
-        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        browser = start_browser(playwright)
         context = browser.new_context(base_url=serve(), viewport={"width": 1280, "height": 800})
         page = context.new_page()
         _logged_in(page)

@@ -5,10 +5,10 @@ import sys
 from playwright.sync_api import Page, sync_playwright
 
 from demo import people
+from setup.browser import start_browser
 from setup.places import ROOT
 
 FOLDER = ROOT / "docs/screenshots"
-FLAGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking"]
 CHOIR, FERRY, BAND, TWO, SUIT = (str(order["title"]) for order in people.ORDERS)
 WIDE: list[tuple[str, str | None, str, str]] = [
     ("bench", None, "/", "Add an order"),
@@ -50,7 +50,7 @@ def _take(page: Page, name: str, title: str | None, where: str, wait: str) -> No
 def main(address: str) -> int:
     FOLDER.mkdir(parents=True, exist_ok=True)
     with sync_playwright() as playwright:
-        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        browser = start_browser(playwright)
         for views, width, height, ending in ((WIDE, 1280, 800, ""), (PHONE, 390, 844, "-phone")):
             context = browser.new_context(base_url=address, viewport={"width": width, "height": height})
             page = context.new_page()

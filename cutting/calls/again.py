@@ -8,8 +8,8 @@ from dataclasses import dataclass, field
 from math import hypot, sqrt
 
 from cutting.calls.call import GUIDE, TOP, Call, Name
-from cutting.calls.spans import at_place, drawn, place_on
-from cutting.geometry import Point, distance, unit
+from cutting.calls.curve import drawn
+from cutting.geometry import Point, Polyline, distance, unit
 
 Line = tuple[Point, Point]
 """A point of a line, and its direction."""
@@ -154,9 +154,9 @@ class Again:
         edge, first = self.edge(call.along.of[0]), self.points.get(call.source) if call.source else None
         if not edge or first is None or call.length is None:
             return call.start, call.end
-        at, size = place_on(edge, first)[0], call.length.mm + slip
-        whole = sum(distance(a, b) for a, b in zip(edge, edge[1:], strict=False))
-        ends = [at_place(edge, min(max(at + way * size, 0.0), whole))[0] for way in (1, -1)]
+        line = Polyline(edge)
+        at, size = line.place(first)[0], call.length.mm + slip
+        ends = [line.at(min(max(at + way * size, 0.0), line.length))[0] for way in (1, -1)]
         run = call.end.minus(call.start)
         return first, max(ends, key=lambda end: end.minus(first).dot(run))
 

@@ -4,22 +4,15 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from functools import partial
 
+from cutting.cached import cached_property
 from cutting.calls.board import SAME, UNREAD, Board, spoken
-from cutting.calls.call import Along, Kind, Name, Way
-from cutting.calls.spans import FOLD, Span, apart, at_place, drawn, place_on, stretch, through
+from cutting.calls.call import Along, Kind, Name
+from cutting.calls.spans import FOLD, Span
+from cutting.calls.stroke import NEAR, Shown, Stroke
 from cutting.drafting import Dart
-from cutting.geometry import Point, crossings, distance, unit
+from cutting.geometry import Point, Polyline, distance, unit
 from cutting.lengths import Length, found, named, total
 from cutting.pieces import Notch, Piece
-
-STRAIGHT, NEAR = 1.6, 1.6
-"""A stretch no further from the straight line is chalked straight; a curve goes no further from the cut line. In mm."""
-MOST = 14
-"""No more points than these are called on one edge."""
-SHALLOW, WORTH = 1.6, 1.4
-"""Nearer to the straight line than a sixteenth of an inch a curve is called by another point; a quarter of the way is
-called in place of halfway where it is so many times as far from it.
-"""
 
 FAR = 40.0
 """A dart's place by the method is that of the dart within so many mm of it."""
@@ -35,15 +28,6 @@ Hints = dict[tuple[str, str], tuple[Point, Length]]
 
 
 @dataclass(frozen=True)
-class Shown:
-    """A point of an edge that is chalked: how far along the edge it is, in mm, and its name."""
-
-    size: float
-    name: Name
-    point: Point
-
-
-@dataclass(frozen=True)
 class Edged:
     """An edge as it is chalked: the points it goes through, by how far along the stroke they are, the stroke, and which
     stretches of it are straight, from where to where along it.
@@ -54,6 +38,10 @@ class Edged:
     shown: tuple[Shown, ...]
     points: tuple[Point, ...]
     straight: tuple[tuple[float, float], ...] = ()
+
+    @cached_property
+    def way(self) -> Polyline:
+        return Polyline(self.points)
 
 
 def corners(board: Board, spans: Sequence[Span], hints: Hints) -> list[Name]:
@@ -83,8 +71,9 @@ def edges(board: Board, spans: Sequence[Span], starts: Sequence[Name]) -> list[E
         ends = starts[number], starts[(number + 1) % len(starts)]
         there, points, bends = _known(board, span, ends), list(span.points), [True]
         if span.edge != FOLD and (ends[0] != ends[1] or span.length > CRUMB):
-            there, points, bends = _stroke(board, span.edge, span.nth, span.points, there, inside=False)
-        along = tuple(Shown(place_on(points, one.point)[0], one.name, one.point) for one in there)
+            there, points, bends = Stroke(board, span.edge, span.nth, span.way).chalked(there)
+        way = Polyline(points)
+        along = tuple(Shown(way.place(one.point)[0], one.name, one.point) for one in there)
         straight = tuple(
             (a.size, b.size) for a, b, bent in zip(along, along[1:], bends, strict=False) if not bent
         )  # fmt: skip
@@ -101,7 +90,7 @@ def _known(board: Board, span: Span, ends: tuple[Name, Name]) -> list[Shown]:
     for name, point in board.points.items():
         if not (low.across <= point.across <= high.across and low.down <= point.down <= high.down):
             continue
-        size, away = place_on(span.points, point)
+        size, away = span.way.place(point)
         if away <= SAME and name not in ends and 5 < size < whole - 5:
             found_.append(Shown(size, name, point))
     return _spaced(sorted(found_, key=lambda one: one.size))
@@ -122,114 +111,6 @@ def _spaced(shown: list[Shown]) -> list[Shown]:
     return [*kept, shown[-1]]
 
 
-def _stroke(
-    board: Board, edge: str, nth: int, points: Sequence[Point], shown: list[Shown], inside: bool
-) -> tuple[list[Shown], list[Point], list[bool]]:
-    """Call points until straight lines and curves through them are near the edge, then chalk those; as a polyline, and
-    which stretches are curved.
-    """
-    number = 0
-    while True:
-        worst = _worst(points, shown)
-        if worst is None or number == MOST:
-            break
-        number += 1
-        name = Name("point_of", (edge, *(str(nth),) * bool(nth)), number)
-        more = _more(board, name, points, shown, worst, inside)
-        if more.name != name:
-            break  # nothing nearer than what is chalked already
-        shown = sorted([*shown, more], key=lambda one: one.size)
-    shown, bends = _needed(points, shown)
-    names = [one.name for one in shown]
-    name = Name("line_of", (edge,)) if inside else Name("edge_of", (edge,), nth)
-    board.draw("curve" if any(bends) else "join", name, names, shown[-1].point, inside, bends)
-    return shown, drawn([one.point for one in shown], bends), bends
-
-
-def _needed(points: Sequence[Point], shown: list[Shown]) -> tuple[list[Shown], list[bool]]:
-    """Without points that one straight line goes through all the same; and which stretches are curved."""
-    kept, bends = [shown[0]], list[bool]()
-    for run, curved in _runs(points, shown):
-        kept += run[1:] if curved else run[-1:]
-        bends += [curved] * (len(run) - 1 if curved else 1)
-    return kept, bends
-
-
-def _runs(points: Sequence[Point], shown: list[Shown]) -> list[tuple[list[Shown], bool]]:
-    """The stretches between points, those that are straight and those that are one curve together."""
-    runs: list[tuple[list[Shown], bool]] = []
-    for one, other in zip(shown, shown[1:], strict=False):
-        curved = apart(stretch(points, one.size, other.size), [one.point, other.point]) > STRAIGHT
-        if runs and runs[-1][1] == curved and (curved or _goes_on(points, runs[-1][0], other)):
-            runs[-1][0].append(other)
-        else:
-            runs.append(([one, other], curved))
-    return runs
-
-
-def _goes_on(points: Sequence[Point], run: list[Shown], after: Shown) -> bool:
-    """Whether one straight line goes as far."""
-    return apart(stretch(points, run[0].size, after.size), [run[0].point, after.point]) <= STRAIGHT
-
-
-def _worst(points: Sequence[Point], shown: list[Shown]) -> int | None:
-    """The stretch where a curve by hand would leave the edge furthest; None where all are near."""
-    worst, where = NEAR, None
-    before = 0
-    runs = _runs(points, shown)
-    for number, (run, curved) in enumerate(runs):
-        if curved:
-            first = _way(runs[number - 1]) if number else None
-            last = _way(runs[number + 1]) if number + 1 < len(runs) else None
-            curve = through([one.point for one in run], 8, first, last)
-            each = (len(curve) - 1) // (len(run) - 1)
-            for k, (one, other) in enumerate(zip(run, run[1:], strict=False)):
-                away = apart(stretch(points, one.size, other.size), curve[k * each : (k + 1) * each + 1])
-                if away > worst:
-                    worst, where = away, before + k
-        before += len(run) - 1
-    return where
-
-
-def _way(run: tuple[list[Shown], bool]) -> Point | None:
-    """The direction of a run, where it is straight."""
-    shown, curved = run
-    return None if curved else unit(shown[-1].point.minus(shown[0].point))
-
-
-def _more(board: Board, name: Name, points: Sequence[Point], shown: list[Shown], where: int, inside: bool) -> Shown:
-    """One more point on a stretch: at the middle of the straight line between its ends, square to that."""
-    one, other = shown[where], shown[where + 1]
-    part = stretch(points, one.size, other.size)
-    best: tuple[float, Point, Along] | None = None
-    ways: list[tuple[Way, Shown, Shown, float]] = [
-        ("half", one, other, 0.5), ("quarter", one, other, 0.25), ("quarter", other, one, 0.25),
-    ]  # fmt: skip
-    for code, a, b, share in ways:
-        foot, way = a.point.towards(b.point, share), unit(b.point.minus(a.point))
-        hits = crossings(part, foot, way.left)
-        by = min((hit.at for hit in hits), key=abs, default=0.0)
-        if abs(by) >= SHALLOW and (best is None or abs(by) > WORTH * abs(best[0])):
-            best = by, foot, Along(code, (a.name, b.name))
-    if best is not None:
-        by, foot, along = best
-        end = foot.plus(unit(other.point.minus(one.point)).left, by if along.of[0] == one.name else -by)
-        board.tape(name, end, foot, along.of[0], found(abs(by), "curve"), along, inside=inside)
-    else:
-        places = [place_on(points, point)[0] for point in part[1:-1]]
-        middle = (one.size + other.size) / 2
-        size = max(places, key=lambda place: _aside(points, place, one, other), default=middle)
-        name = board.reach(name, at_place(points, size)[0], "curve", inside=inside)
-        end = board.points[name]
-    return Shown(place_on(points, end)[0], name, end)
-
-
-def _aside(points: Sequence[Point], size: float, one: Shown, other: Shown) -> float:
-    """How far a place on an edge is from the straight line between two points."""
-    way = unit(other.point.minus(one.point))
-    return abs(way.cross(at_place(points, size)[0].minus(one.point)))
-
-
 def darts(board: Board, piece: Piece, chalked: Sequence[Edged]) -> None:
     """Chalk every dart: its middle and its legs on the cut edge, then its point inside."""
     board.stage = "darts"
@@ -238,9 +119,9 @@ def darts(board: Board, piece: Piece, chalked: Sequence[Edged]) -> None:
         on = _edge_of(chalked, dart.edge, dart.near.towards(dart.far, 0.5))
         nth = number if several else 0
         legs = [(_notch_at(piece.notches, leg), leg) for leg in (dart.near, dart.far)]
-        near, far = (place_on(on.points, leg if notch is None else notch.cut)[0] for notch, leg in legs)
+        near, far = (on.way.place(leg if notch is None else notch.cut)[0] for notch, leg in legs)
         names = {key: Name("dart_of", (dart.edge, key), nth) for key in ("middle", "one", "other", "point")}
-        middle = Shown((near + far) / 2, names["middle"], at_place(on.points, (near + far) / 2)[0])
+        middle = Shown((near + far) / 2, names["middle"], on.way.at((near + far) / 2)[0])
         _walk(board, names["middle"], on, middle.size, "point", _placed(board), _inner(chalked, on))
         half = partial(spoken, dart.intake / 2)
         for key, size in (("one", near), ("other", far)):
@@ -285,11 +166,10 @@ def openings(board: Board, piece: Piece, chalked: Sequence[Edged]) -> None:
     """Chalk the lines inside, such as where a pocket is opened: from notch to notch, on the sewing line."""
     board.stage = "openings"
     for name, path in piece.lines:
-        points = path.flat(0.1)
-        ends = [_opening_end(board, piece, chalked, name, n, p) for n, p in enumerate((points[0], points[-1]), 1)]
-        whole = sum(distance(a, b) for a, b in zip(points, points[1:], strict=False))
-        there = [Shown(size, end, board.points[end]) for size, end in zip((0.0, whole), ends, strict=True)]
-        _stroke(board, name, 0, points, there, inside=True)
+        way = Polyline(path.flat(0.1))
+        ends = [_opening_end(board, piece, chalked, name, n, p) for n, p in enumerate((path.start, path.end), 1)]
+        there = [Shown(size, end, board.points[end]) for size, end in zip((0.0, way.length), ends, strict=True)]
+        Stroke(board, name, 0, way, inside=True).chalked(there)
 
 
 def _opening_end(board: Board, piece: Piece, chalked: Sequence[Edged], line: str, number: int, point: Point) -> Name:
@@ -299,9 +179,9 @@ def _opening_end(board: Board, piece: Piece, chalked: Sequence[Edged], line: str
         return board.reach(end, point, "opening", inside=True)
     on = _edge_of(chalked, notch.edge, notch.cut)
     mark = Name("notch_on", (on.span.edge, notch.code, line), number)
-    size, _ = place_on(on.points, notch.cut)
+    size, _ = on.way.place(notch.cut)
     at = _walk(board, mark, on, size, "notch")
-    square = at_place(on.points, size)[1].left
+    square = on.way.at(size)[1].left
     by = point.minus(at).dot(square)
     if abs(by) > SHORT and not any(a + SHORT < size < b - SHORT for a, b in on.straight):
         # Square to a curve that is drawn by hand is another way for everybody.
@@ -323,8 +203,8 @@ def notches(board: Board, piece: Piece, chalked: Sequence[Edged]) -> None:
     counts: dict[tuple[str, str], int] = {}
     for notch in piece.notches:
         on = _edge_of(chalked, notch.edge, notch.cut)
-        size, _ = place_on(on.points, notch.cut)
-        place, _ = at_place(on.points, size)
+        size, _ = on.way.place(notch.cut)
+        place, _ = on.way.at(size)
         if on.span.edge == FOLD or any(distance(place, end) <= UNREAD + SAME for end in done):
             continue
         key = on.span.edge, notch.code
@@ -342,7 +222,7 @@ def _walk(
     first: Shown | None = None,
 ) -> Point:
     """Chalk a place on an edge by a tape along it: from `first`, else the nearest point that is chalked there."""
-    end, _ = at_place(on.points, size)
+    end, _ = on.way.at(size)
     start = first or min(on.shown, key=lambda one: abs(one.size - size))
     long = abs(start.size - size)
     if kind == "notch" and long < UNREAD:
@@ -356,7 +236,7 @@ def _walk(
 def _edge_of(chalked: Sequence[Edged], edge: str, point: Point) -> Edged:
     """The chalked edge a point is on: of that name where there is one, else the nearest."""
     of = [one for one in chalked if one.span.edge == edge] or list(chalked)
-    return min(of, key=lambda one: place_on(one.points, point)[1])
+    return min(of, key=lambda one: one.way.place(point)[1])
 
 
 def writing(board: Board, piece: Piece) -> None:

@@ -5,10 +5,11 @@ from dataclasses import dataclass, replace
 
 from cutting.calls.board import Board
 from cutting.calls.call import Call, Name
+from cutting.calls.curve import drawn
 from cutting.calls.outline import Edged, Hints, corners, darts, edges, notches, openings, writing
-from cutting.calls.spans import Span, drawn, place_on, spans_of
+from cutting.calls.spans import Span, spans_of
 from cutting.drafting import Step
-from cutting.geometry import Point, crossings, unit
+from cutting.geometry import Point, Polyline, crossings, unit
 from cutting.lengths import Length, named, total
 from cutting.pieces import Piece, Tape
 
@@ -99,16 +100,17 @@ def calls_of(
     notches(board, drawn_, chalked)
     writing(board, piece)
     points = board.points | board.seen
-    calls = tuple(_aside(call, drawn_.cut) for call in board.calls)
+    outline = Polyline((*drawn_.cut, drawn_.cut[0]))
+    calls = tuple(_aside(call, outline) for call in board.calls)
     return Chalked(piece.panel, guide, top, corner, calls, board.levels, board.uprights, points, tuple(chalked))
 
 
-def _aside(call: Call, outline: Sequence[Point]) -> Call:
+def _aside(call: Call, outline: Polyline) -> Call:
     """The call, which says so where its point is only measured from."""
     by_edge = call.along is not None and call.along.code == "edge"
     if call.kind not in ("point", "meet") or call.inside or by_edge:
         return call
-    return replace(call, aside=place_on((*outline, outline[0]), call.end)[1] > BESIDE)
+    return replace(call, aside=outline.place(call.end)[1] > BESIDE)
 
 
 def _on_paper(piece: Piece) -> Piece:

@@ -35,9 +35,3 @@ def _furthest(one: MultiLineString, other: MultiLineString) -> float:
     """How far the corner of a drawing is from another that is furthest from it, in mm."""
     corners = {corner for line in one.geoms for corner in line.coords}
     return max(float(other.distance(Place(corner))) for corner in corners)
-
-
-def least_box(points: Sequence[Point]) -> tuple[float, float, float, float]:
-    """The box round points: left, top, right, low, in mm."""
-    across, down = [point.across for point in points], [point.down for point in points]
-    return min(across), min(down), max(across), max(down)

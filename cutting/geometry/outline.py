@@ -2,11 +2,15 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from itertools import pairwise
 from math import hypot
 
 from shapely.geometry import LineString, Polygon
 
 from cutting.geometry.point import Point, distance, unit
+
+BESIDE = 1e-5
+"""A segment of less than 10 m whose two ends are further than this, in mm, to one side of a line does not cross it."""
 
 
 @dataclass(frozen=True)
@@ -24,14 +28,18 @@ def crossings(polyline: Sequence[Point], start: Point, direction: Point, extend:
     """
     found: list[Crossing] = []
     last = len(polyline) - 2
-    dx, dy = direction.across, direction.down
+    dx, dy = direction
     # How far each point is to the side of the line; a segment crosses where this passes through nothing.
-    aside = [dx * (p.down - start.down) - dy * (p.across - start.across) for p in polyline]
-    for k in range(last + 1):
-        slope = aside[k + 1] - aside[k]
+    still = dx * start.down - dy * start.across
+    aside = [dx * down - dy * across - still for across, down in polyline]
+    for k, (one, other) in enumerate(pairwise(aside)):
+        on_end = extend and k in (0, last)
+        if not on_end and (min(one, other) > BESIDE or max(one, other) < -BESIDE):
+            continue
+        slope = other - one
         if abs(slope) < 1e-12:
             continue
-        share = -aside[k] / slope
+        share = -one / slope
         low = -1e9 if extend and k == 0 else -1e-9
         high = 1e9 if extend and k == last else 1 + 1e-9
         if low <= share <= high:
@@ -96,3 +104,9 @@ def beyond(points: Sequence[Point], across: float) -> list[Point]:
         if (one < 0) != (other < 0) and one != 0 and other != 0:
             kept.append(Point(0.0, a.down + (b.down - a.down) * one / (one - other)))
     return kept
+
+
+def least_box(points: Sequence[Point]) -> tuple[float, float, float, float]:
+    """The box round points: left, top, right, low, in mm."""
+    across, down = [point.across for point in points], [point.down for point in points]
+    return min(across), min(down), max(across), max(down)

@@ -91,29 +91,12 @@ class Skyline:
 
 def _touch(left: Variant, left_y: float, left_x: float, right: Variant, right_y: float) -> float:
     """The least x at which `right` is beside `left` without overlap; -inf where they share no y."""
-    a, b = left.shape.polygon + (left_x, left_y), right.shape.polygon + (0.0, right_y)
-    low, high = max(a[:, 1].min(), b[:, 1].min()), min(a[:, 1].max(), b[:, 1].max())
+    far, near = left.shape.sides, right.shape.sides
+    low, high = max(left_y, right_y), min(left_y + left.depth, right_y + right.depth)
     if high - low <= 1e-9:
         return -np.inf
-    ys = np.unique(np.concatenate([a[:, 1], b[:, 1], [low, high]]))
+    ys = np.concatenate([far.at + left_y, near.at + right_y, [low, high]])
     ys = ys[(ys >= low - 1e-12) & (ys <= high + 1e-12)]
     # The outlines jump where an edge runs along the cloth: look a hair to either side of each corner.
     ys = np.clip(np.concatenate([ys - 1e-7, ys + 1e-7]), low + 1e-9, high - 1e-9)
-    return float((_edge(a, ys, far=True) - _edge(b, ys, far=False)).max())
-
-
-def _edge(polygon: Floats, ys: Floats, far: bool) -> Floats:
-    """The far or the near side of an outline at each y."""
-    ends = np.roll(polygon, -1, axis=0)
-    low, high = np.minimum(polygon[:, 1], ends[:, 1]), np.maximum(polygon[:, 1], ends[:, 1])
-    # Round an outline that turns one way, the far side goes up and the near side down, or the other way about.
-    turns = np.dot(polygon[:, 0], ends[:, 1]) > np.dot(ends[:, 0], polygon[:, 1])
-    side = (ends[:, 1] > polygon[:, 1]) == (turns == far)
-    there = side & (low != high) & (low <= ys.max()) & (high >= ys.min())
-    starts, ends = polygon[there], ends[there]
-    y1, y2 = starts[:, 1][:, None], ends[:, 1][:, None]
-    within = (low[there][:, None] <= ys) & (ys <= high[there][:, None])
-    xs = starts[:, 0][:, None] + (ys - y1) / (y2 - y1) * (ends[:, 0] - starts[:, 0])[:, None]
-    if far:
-        return np.asarray(np.where(within, xs, -np.inf).max(axis=0, initial=-np.inf))
-    return np.asarray(np.where(within, xs, np.inf).min(axis=0, initial=np.inf))
+    return left_x + float((far.far_at(ys - left_y) - near.near_at(ys - right_y)).max())

@@ -28,6 +28,28 @@ NEAR = 1e-9
 
 
 @dataclass(frozen=True)
+class Sides:
+    """The far and the near side of an outline. Between two of the places `at` across where it has a corner, each is
+    straight: rows of where they are along, at the first and at the second of the two.
+    """
+
+    at: Floats
+    far: tuple[Floats, Floats]
+    near: tuple[Floats, Floats]
+
+    def far_at(self, across: Floats) -> Floats:
+        return self._between(self.far, across)
+
+    def near_at(self, across: Floats) -> Floats:
+        return self._between(self.near, across)
+
+    def _between(self, ends: tuple[Floats, Floats], across: Floats) -> Floats:
+        k = np.clip(np.searchsorted(self.at, across, "right") - 1, 0, len(self.at) - 2)
+        share = (across - self.at[k]) / (self.at[k + 1] - self.at[k])
+        return np.asarray(ends[0][k] + share * (ends[1][k] - ends[0][k]))
+
+
+@dataclass(frozen=True)
 class Shape:
     """A cut outline (along, across) with its least values at 0; `origin` is where the draft's own 0, 0 was before."""
 
@@ -62,6 +84,23 @@ class Shape:
         np.minimum.at(low, cell, start[:, 0])
         np.maximum.at(high, cell, start[:, 0])
         return low, high
+
+    @cached_property
+    def sides(self) -> Sides:
+        """Its far and its near side, exactly."""
+        start, end = self.polygon, np.roll(self.polygon, -1, axis=0)
+        at = np.unique(start[:, 1])
+        level = start[:, 1] == end[:, 1]
+        (x1, y1), (x2, y2) = start[~level].T[:, :, None], end[~level].T[:, :, None]
+        there = (np.minimum(y1, y2) <= at[:-1]) & (at[1:] <= np.maximum(y1, y2))
+        slope = (x2 - x1) / (y2 - y1)
+        ends = [x1 + (bound - y1) * slope for bound in (at[:-1], at[1:])]
+        # Edges do not cross: which is furthest on the middle of a stretch is so on all of it.
+        middle = ends[0] + ends[1]
+        rows = np.arange(len(at) - 1)
+        far = np.where(there, middle, -np.inf).argmax(axis=0)
+        near = np.where(there, middle, np.inf).argmin(axis=0)
+        return Sides(at, (ends[0][far, rows], ends[1][far, rows]), (ends[0][near, rows], ends[1][near, rows]))
 
 
 @dataclass(frozen=True)
@@ -248,7 +287,7 @@ class _Maker:
         if key not in self.known:
             if not _is_sound(piece):
                 raise refuse("lay.broken", LAY / piece.id, piece=piece.id)
-            raw = np.array([(along * p.down, across * p.across) for p in piece.cut])
+            raw = np.array(piece.cut)[:, ::-1] * (along, across)
             raw = raw[:, ::-1] if self.table.crosswise else raw
             least = raw.min(axis=0)
             self.known[key] = Shape(raw - least, (float(least[0]), float(least[1])))

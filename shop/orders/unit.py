@@ -43,7 +43,7 @@ def _rewrite(model: type[WorkshopRow], workshop: Workshop, fields: dict[str, Cal
     """Each field by its own rule, so many rows at once; the version of one that changes grows, so that an older page is
     asked.
     """
-    for rows in _by_the_hundred(model, workshop):
+    for rows in _in_parts(model, workshop):
         changed = []
         for row in rows:
             now = {field: anew(getattr(row, field)) for field, anew in fields.items()}
@@ -55,7 +55,7 @@ def _rewrite(model: type[WorkshopRow], workshop: Workshop, fields: dict[str, Cal
         model.of(workshop).bulk_update(changed, [*fields, "version"], batch_size=AT_ONCE)
 
 
-def _by_the_hundred(model: type[WorkshopRow], workshop: Workshop) -> Iterator[list[Any]]:
+def _in_parts(model: type[WorkshopRow], workshop: Workshop) -> Iterator[list[Any]]:
     last = UUID(int=0)
     while rows := list(model.of(workshop).select_for_update().filter(pk__gt=last).order_by("pk")[:AT_ONCE]):
         yield rows

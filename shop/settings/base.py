@@ -56,6 +56,7 @@ MIDDLEWARE = [
     "django.contrib.auth.middleware.AuthenticationMiddleware",
     "axes.middleware.AxesMiddleware",
     "shop.accounts.sessions.UsedMiddleware",
+    "shop.api.turned.TurnedMiddleware",
     "shop.api.days.DayMiddleware",
 ]
 TEMPLATES = [{"BACKEND": "django.template.backends.django.DjangoTemplates", "DIRS": [ROOT / "web/dist"]}]

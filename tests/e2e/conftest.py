@@ -7,24 +7,47 @@ from collections.abc import Iterator
 import pytest
 from django.core.signals import request_finished, request_started
 from playwright.sync_api import Browser, Page, expect, sync_playwright
+from pytest_django.live_server_helper import LiveServer
 
 from demo import people
 from demo.load import load
+from setup.browser import start_browser
+from tests.rows import Rows
 
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "1"
 expect.set_options(timeout=30_000)  # how long is waited on a busy machine, not how fast a page is
-FLAGS = [
-    "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-    "--disable-component-update", "--disable-sync",
-]  # fmt: skip
 
 
 @pytest.fixture(scope="session")
 def browser() -> Iterator[Browser]:
     with sync_playwright() as playwright:
-        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        browser = start_browser(playwright)
         yield browser
         browser.close()
+
+
+@pytest.fixture(scope="session")
+def rows(django_db_setup, django_db_blocker) -> Rows:
+    """The demo, loaded once."""
+    with django_db_blocker.unblock():
+        load()
+        return Rows()
+
+
+@pytest.fixture
+def transactional_db(rows: Rows, django_db_blocker) -> Iterator[None]:
+    """In place of an emptied database one with the demo; what a test writes stays until the next begins."""
+    with django_db_blocker.unblock():
+        rows.put_back()
+        yield
+
+
+@pytest.fixture(scope="session")
+def server(django_db_setup) -> Iterator[LiveServer]:
+    """A server in this process, in its own thread."""
+    server = LiveServer("localhost")
+    yield server
+    server.stop()
 
 
 @pytest.fixture
@@ -39,16 +62,15 @@ def said(line: str) -> bool:
 
 
 @pytest.fixture
-def page(browser: Browser, live_server, transactional_db, complaints: list[str]) -> Iterator[Page]:
-    load()
-    context = browser.new_context(base_url=live_server.url, viewport={"width": 1280, "height": 800})
+def page(browser: Browser, server: LiveServer, transactional_db, complaints: list[str]) -> Iterator[Page]:
+    context = browser.new_context(base_url=server.url, viewport={"width": 1280, "height": 800})
     context.set_default_timeout(30_000)
     page = context.new_page()
     page.on("pageerror", lambda error: complaints.append(f"uncaught: {error}"))
     page.on(
         "console", lambda line: complaints.append(line.text) if line.type == "error" and not said(line.text) else None
     )
-    page.on("request", lambda r: complaints.append(r.url) if not r.url.startswith((live_server.url, "data:")) else None)
+    page.on("request", lambda r: complaints.append(r.url) if not r.url.startswith((server.url, "data:")) else None)
     yield page
     context.close()
     wait_until_idle()

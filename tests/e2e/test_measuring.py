@@ -196,23 +196,23 @@ def test_somebody_new_comes_into_the_book_by_name(inside: Page):
     expect(page.get_by_role("link", name="Runa Strand")).to_be_visible()
 
 
-def test_a_digital_tape_fills_the_field_in_hand_and_may_go_away(inside: Page, live_server):
+def test_a_digital_tape_fills_the_field_in_hand_and_may_go_away(inside: Page, server):
     page = inside
     new_order(page, "Dag Moe")
     page.get_by_text("Digital tape", exact=True).click()
     page.get_by_role("button", name="Pair a tape").click()
     expect(page.get_by_text("It is silent now; type by hand.")).to_be_visible()
     code = Tape._base_manager.get().code
-    assert tape([code, "33.5"], live_server.url) == 0
+    assert tape([code, "33.5"], server.url) == 0
     expect(entry(page)).to_have_value("33.5 in")
     expect(page.get_by_text("Heard: 33.5 in")).to_be_visible()
     page.get_by_role("button", name="Next: hip").click()
     point(page, "Hip").wait_for()
-    assert tape([code, "410", "--slip", "none"], live_server.url) == 0
+    assert tape([code, "410", "--slip", "none"], server.url) == 0
     expect(entry(page)).to_have_value("410 in")
     page.get_by_role("button", name="Next: thigh").click()
     expect(page.get_by_role("alert")).to_contain_text("too large for a hip")
     expect(page.get_by_role("button", name=re.compile("^waist.*33 and a half"))).to_be_visible()
     page.get_by_role("button", name="Put it away").click()
     expect(page.get_by_role("button", name="Pair a tape")).to_be_visible()
-    assert tape([code, "41"], live_server.url) == 1
+    assert tape([code, "41"], server.url) == 1

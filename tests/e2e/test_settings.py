@@ -67,6 +67,12 @@ def test_the_day_it_is_is_the_workshops(inside: Page):
 
 def test_the_unit_turns_and_cloth_keeps_its_width(inside: Page):
     page = inside
+    before = page.context.new_page()
+    before.goto("/")
+    before.get_by_role("link", name="Mark").first.click()
+    before.get_by_role("link", name=re.compile("Cloth")).first.click()
+    width = before.get_by_label("Width, selvedge to selvedge")
+    expect(width).to_have_value(re.compile(r"^\d+$"))
     page.get_by_role("link", name="Settings", exact=True).click()
     page.get_by_text("Centimetres", exact=True).click()
     expect(page.get_by_text("gets it written out now")).to_be_visible()
@@ -79,3 +85,10 @@ def test_the_unit_turns_and_cloth_keeps_its_width(inside: Page):
     expect(page.locator("[data-call]").get_by_role("img")).to_have_attribute("aria-label", re.compile("centimetres$"))
     page.get_by_role("link", name=re.compile("Cloth")).first.click()
     expect(page.get_by_label("Width, selvedge to selvedge")).to_have_value(re.compile(r"^\d+ in$"))
+    # A page that was open before the turn: what is typed there is of the old unit, and is not taken for the new one.
+    width.fill("50")
+    width.press("Enter")
+    expect(before.get_by_role("alert").first).to_contain_text("centimetres now")
+    expect(width).to_have_value("50 in")
+    width.press("Enter")
+    expect(before.get_by_role("img", name=re.compile("^The depth is 63.5 centimetres"))).to_be_visible()

@@ -105,6 +105,8 @@ def test_what_is_chalked_does_not_move_and_another_goes_on_where_it_was_left(ins
         page.keyboard.press("ArrowRight")
     page.locator("[data-call-n='9']").wait_for()
     expect(page.locator("[data-call]")).not_to_have_text(number)
+    page.keyboard.press("PageDown")
+    expect(page.get_by_text("rubbed out once before")).to_be_visible()
 
 
 @pytest.fixture

@@ -5,7 +5,6 @@ import re
 from playwright.sync_api import Browser, Page, expect
 
 from demo import people
-from demo.load import load
 from shop.chalk.models import Chalking, Tick
 from shop.clients.models import Reading
 from tests.servers import database, free_port, served
@@ -46,7 +45,6 @@ def opened(page: Page) -> str:
 
 def test_an_opened_order_goes_on_while_the_server_is_gone(browser: Browser, transactional_db):
     """Killed and started again: two ticks and a reading made meanwhile come once, with the ids they were made with."""
-    load()
     port = free_port()
     beside = {"port": port, "DATABASE_URL": database(), "DJANGO_SETTINGS_MODULE": "shop.settings.test"}
     context = browser.new_context(base_url=f"http://127.0.0.1:{port}", viewport={"width": 1280, "height": 800})

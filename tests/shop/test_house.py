@@ -1,5 +1,6 @@
 """What a workshop settles: its unit, its days, its allowances; what a person settles."""
 
+import json
 from datetime import UTC, datetime
 from uuid import UUID
 
@@ -108,6 +109,24 @@ def test_the_unit_turns_and_every_length_keeps_its_size(owner, stranger, order, 
         status, shown = owner("POST", f"/orders/{one['id']}/plan")
         missing = {problem["code"] for problem in (shown or {}).get("problems", [])}
         assert status == 200 or missing <= {"measure.missing", "measure.either"}, missing
+
+
+def test_a_page_of_before_the_turn_writes_no_length(owner, order):
+    """It says in which unit it reads what is typed; 50 of it would be another length now."""
+    write = {key: value for key, value in order["cloth"].items() if key != "id"} | {"width": "50"}
+
+    def put(unit):
+        return owner.http.put(
+            f"/api/cloths/{order['cloth']['id']}", json.dumps(write), "application/json", headers={"Plavet-Unit": unit}
+        )  # fmt: skip
+
+    refused = put("cm")
+    assert (refused.status_code, refused.json()["code"]) == (409, "turned")
+    assert "inches now" in refused.json()["title"]
+    assert owner.get(f"/orders/{order['id']}")["cloth"]["width"] == order["cloth"]["width"]
+    assert owner.http.get("/api/session", headers={"Plavet-Unit": "cm"}).status_code == 200
+    assert put("in").status_code == 200
+    assert owner.get(f"/orders/{order['id']}")["cloth"]["width"] == "50"
 
 
 def test_a_workshops_day_begins_at_its_own_midnight(owner, order, new_id, monkeypatch):

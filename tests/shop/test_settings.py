@@ -4,6 +4,7 @@ import os
 import subprocess
 import sys
 from pathlib import Path
+from tempfile import TemporaryDirectory
 
 import pytest
 from django.core.management import call_command
@@ -12,6 +13,7 @@ from django.http import HttpResponse
 from django.test import Client as Http
 from django.test import RequestFactory
 from django.utils.module_loading import import_string
+from whitenoise.compress import Compressor
 from whitenoise.middleware import WhiteNoiseMiddleware
 
 from shop.settings import base
@@ -57,6 +59,21 @@ def test_a_large_answer_is_compressed_and_a_small_one_is_left(owner, order):
     assert len(packed.content) < len(plain.content) / 2
     small = owner.http.get("/api/session", headers={"accept-encoding": "gzip"})
     assert "Content-Encoding" not in small or len(small.content) > 100
+
+
+def test_scripts_are_kept_in_brotli_too():
+    """Where its package is missing they would be served by gzip, which nobody would see."""
+    assert base.STORAGES["staticfiles"]["BACKEND"] == "whitenoise.storage.CompressedStaticFilesStorage"
+    assert "br" in {encoding for encoding, _ in _compressed(b"let chalk = 1;" * 400)}
+
+
+def _compressed(text):
+    """What whitenoise keeps beside a script: (encoding, bytes)."""
+    with TemporaryDirectory() as folder:
+        path = Path(folder) / "app.js"
+        path.write_bytes(text)
+        made = Compressor(log=lambda *_: None).compress(str(path))
+        return [("br" if one.endswith(".br") else "gzip", Path(one).read_bytes()) for one in made]
 
 
 def test_a_password_is_kept_as_argon2id_at_19_mib():

@@ -19,7 +19,7 @@ from shop.orders import actions, queries
 from shop.orders.actions import OutfitError
 from shop.orders.models import HouseRule
 from shop.plans.job import job_of
-from shop.plans.pace import check_pace
+from shop.plans.pace import DRAWN, check_pace
 
 router = Router(tags=["design"])
 
@@ -50,14 +50,14 @@ def _rule(row: HouseRule) -> HouseRuleOut:
     )
 
 
-def _job(request: HttpRequest, id: UUID) -> dict[str, Any]:
-    """An order that has a garment, as a job; one more draft of the actor's."""
+def _job(request: HttpRequest, id: UUID, drafts: int = 1) -> dict[str, Any]:
+    """An order that has a garment, as a job; so many drafts more of the actor's."""
     row = queries.order(person(request), id)
     seen.note(person(request), [row.client_id], "measures")
     job = job_of(person(request), row)
     if not job["garments"]:
         raise OutfitError("This order has no garment yet. Add one: what is to be sewn is chosen here then.")
-    check_pace(person(request))
+    check_pace(person(request), drafts)
     return job
 
 
@@ -76,7 +76,7 @@ def order_moves(
     request: HttpRequest, id: UUID, group: str = "", garment: str = "", half: Literal["", "top", "lower"] = ""
 ) -> list[MoveOut]:
     """What the choices of a group would move on this client's own draft, drawn before and after."""
-    return moved(_job(request, id), garment, half, group)
+    return moved(_job(request, id, DRAWN), garment, half, group)
 
 
 @router.get("/trade", response=TradeOut)

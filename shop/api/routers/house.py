@@ -40,6 +40,7 @@ class HouseOut(Schema):
     `edges` and `zones` are what can be chosen.
     """
 
+    id: str = Field(description="what a browser keeps of this workshop's settings it keeps under this")
     name: str
     heading: str
     time_zone: str
@@ -65,7 +66,8 @@ class OwnIn(Schema):
 
 def _out(row: Workshop) -> HouseOut:
     return HouseOut(
-        name=row.name, heading=row.heading, unit="cm" if row.unit == "cm" else "in", turning_to=row.turning_to,
+        id=str(row.id), name=row.name, heading=row.heading, unit="cm" if row.unit == "cm" else "in",
+        turning_to=row.turning_to,
         time_zone=row.time_zone, currency=row.currency, paper="Letter" if row.paper == "Letter" else "A4",
         allowances=row.allowances, edges=edges(), zones=sorted(zone for zone in available_timezones() if "/" in zone),
     )  # fmt: skip

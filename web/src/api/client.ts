@@ -33,19 +33,26 @@ function cookie(name: string): string {
   );
 }
 
+const UNIT = "Plavet-Unit";
+let unit = "";
+
+/** The pages read lengths without a unit in this one: the server takes nothing where it has another by now. */
+export const readsIn = (now: string) => void (unit = now);
+
 export const server = createClient<paths>({
   baseUrl: "/",
   fetch: (request) => {
     request.headers.set("X-CSRFToken", cookie("csrftoken"));
+    if (!request.headers.has(UNIT)) request.headers.set(UNIT, unit);
     return globalThis.fetch(request);
   },
 });
 
-/** Write to an address that was written down earlier. */
+type Put = (path: string, sent: { body: unknown; headers: Record<string, string> }) => Promise<Answer<unknown>>;
+
+/** Write to an address that was written down earlier; what is in it needs no unit of the page. */
 export const put = (path: string, body: unknown): Promise<unknown> =>
-  answered(
-    (server.PUT as unknown as (path: string, sent: { body: unknown }) => Promise<Answer<unknown>>)(path, { body }),
-  );
+  answered((server.PUT as unknown as Put)(path, { body, headers: { [UNIT]: "" } }));
 
 /** A proxy that stands before the server answers so where it is gone. */
 const GONE = [502, 503, 504];

@@ -2,7 +2,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, server } from "./client";
 import type { components } from "./schema.gen";
-import { useMe } from "./session";
+import { readAllAnew, useMe } from "./session";
 
 type Schemas = components["schemas"];
 export type House = Schemas["HouseOut"];
@@ -19,7 +19,7 @@ export function useHouse() {
     queryFn: async () => {
       const now = await answered(server.GET("/api/workshop"));
       // When the unit has turned, every page that shows a length is read anew.
-      if (now.unit !== memory.getQueryData<Me>(["me"])?.unit) await memory.invalidateQueries();
+      if (now.unit !== memory.getQueryData<Me>(["me"])?.unit) await readAllAnew(memory);
       return now;
     },
     refetchInterval: ({ state }) => (state.data?.turning_to ? OFTEN : false),
@@ -29,17 +29,20 @@ export function useHouse() {
     await memory.invalidateQueries({ queryKey: ["me"] });
   };
   const scope = { id: "workshop" };
-  const settle = useMutation({
+  const settling = {
     scope,
     mutationFn: (changes: Schemas["HouseIn"]) => answered(server.PATCH("/api/workshop", { body: changes })),
     onSuccess,
-  });
+  };
+  // What is typed says beside its field what is wrong with it; what is picked has a line of its own.
+  const settle = useMutation(settling);
+  const pick = useMutation(settling);
   const turn = useMutation({
     scope,
     mutationFn: (unit: House["unit"]) => answered(server.PUT("/api/workshop/unit", { body: { unit } })),
     onSuccess,
   });
-  return { house, settle, turn };
+  return { house, settle, pick, turn };
 }
 
 /** What one settles for oneself; shown at once, as it was where it is refused. */

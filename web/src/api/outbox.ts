@@ -83,8 +83,9 @@ export function sendWaiting(): Promise<number> {
   return sending;
 }
 
-/** Who is logged out, or asked too often, or finds the server in trouble, sends it later. */
-const isForLater = ({ status }: Refused) => status === 0 || [401, 429].includes(status) || status >= 500;
+/** Who is logged out, or asked too often, or finds the server in trouble or the unit being changed, sends it later. */
+const isForLater = ({ status, code }: Refused) =>
+  status === 0 || [401, 429].includes(status) || status >= 500 || code === "turning";
 
 async function sendAll(): Promise<number> {
   let took = 0;

@@ -2523,6 +2523,11 @@ export interface components {
             edges: components["schemas"]["AllowanceOut"][];
             /** Heading */
             heading: string;
+            /**
+             * Id
+             * @description what a browser keeps of this workshop's settings it keeps under this
+             */
+            id: string;
             /** Name */
             name: string;
             /**

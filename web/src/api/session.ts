@@ -1,8 +1,9 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { entered, isForgotten, keepPages, keptFor, left, tell } from "../offline/device";
 import { keepWhatIsHere } from "../offline/answers";
 import { forgetAnswers, forgetRows, thinOut } from "../offline/store";
-import { server, answered, Refused } from "./client";
+import { forgetTyped } from "../offline/typed";
+import { server, answered, readsIn, Refused } from "./client";
 import { waiting } from "./outbox";
 
 /** Somebody left while the line was lost: the server's session is ended before anything else is asked. */
@@ -11,9 +12,7 @@ const OWED = "leave-owed";
 /** Nothing of anybody stays on this device; `rows` that were written and not sent stay for who wrote them, or go too. */
 async function forget(rows: boolean): Promise<void> {
   const who = keptFor();
-  if (rows) {
-    for (const key of Object.keys(localStorage)) if (/^(reading|size):/.test(key)) localStorage.removeItem(key);
-  }
+  if (rows) forgetTyped();
   left();
   await forgetAnswers();
   if (rows && who !== null) await forgetRows(who);
@@ -33,6 +32,7 @@ async function who() {
   }
   try {
     const me = await answered(server.GET("/api/session"));
+    readsIn(me.unit);
     if (entered(me.id)) await forgetAnswers();
     if (keptFor() !== null) {
       void keepPages(true).catch(() => undefined);
@@ -44,6 +44,12 @@ async function who() {
     if (error instanceof Refused && error.status === 401 && keptFor() !== null) await forget(false);
     throw error;
   }
+}
+
+/** Every length is read anew: first in which unit, then the rest. */
+export async function readAllAnew(memory: QueryClient) {
+  await memory.refetchQueries({ queryKey: ["me"] });
+  await memory.invalidateQueries();
 }
 
 export function useMe() {

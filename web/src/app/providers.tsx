@@ -1,10 +1,18 @@
 import { ChakraProvider } from "@chakra-ui/react";
-import { QueryClient, QueryClientProvider, type QueryObserverOptions } from "@tanstack/react-query";
+import { MutationCache, QueryClient, QueryClientProvider, type QueryObserverOptions } from "@tanstack/react-query";
 import type { ReactNode } from "react";
+import { Refused } from "../api/client";
+import { readAllAnew } from "../api/session";
 import { keepWhatComes, orKept } from "../offline/answers";
 import { system } from "./theme";
 
 const queries = new QueryClient({
+  mutationCache: new MutationCache({
+    onError: (error) => {
+      // The workshop's unit is another one by now.
+      if (error instanceof Refused && error.code === "turned") void readAllAnew(queries);
+    },
+  }),
   defaultOptions: {
     queries: {
       networkMode: "always",

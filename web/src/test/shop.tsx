@@ -1,5 +1,5 @@
 /** A stand-in for the server: answers from a few rows, keeps what is written, refuses what it is asked to. */
-import { render } from "@testing-library/react";
+import { fireEvent, render, screen } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { MemoryRouter } from "react-router";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
@@ -39,6 +39,11 @@ export function standIn(answers: Record<string, (call: Call) => Answer | Promise
   });
   return calls;
 }
+
+/** What a hand does: a text typed into the field of that name, a button pressed. */
+export const type = (label: string | RegExp, value: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+export const press = (name: string) => fireEvent.click(screen.getByRole("button", { name }));
 
 /** For a text whose numbers are in elements of their own: the innermost element that holds it all. */
 export const whole = (text: string) => (_: string, element: Element | null) =>

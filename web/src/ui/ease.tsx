@@ -21,7 +21,8 @@ export function Ease({ plan, unit }: { plan: Plan; unit: Unit }) {
         Ease round the body
       </chakra.h2>
       <chakra.p color="ink2" fontSize="16px">
-        The body filled, the garment round it, cut across and seen from above: to one scale, the front below.
+        The body filled, the garment round it, cut across and seen from above: to one scale, the front below. How far
+        round each is comes from the ledger; how deep it is for its width is a usual shape, not this client's.
       </chakra.p>
       <chakra.ul listStyleType="none" display="flex" flexWrap="wrap" gap="24" marginTop="8" alignItems="end">
         {rows.map((row) => (

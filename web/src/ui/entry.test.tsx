@@ -40,7 +40,7 @@ describe("a field for a length", () => {
     expect(keep).toHaveBeenCalledTimes(1);
     expect(keep.mock.calls[0]![0]).toBe("41 1/2");
     expect(field().value).toBe("41 1/2");
-    expect(localStorage.getItem("test:hip")).toBeNull();
+    expect(localStorage.getItem("typed:test:hip")).toBeNull();
   });
 
   it("refuses nonsense in words beside the field, which stays, and sends nothing", async () => {
@@ -85,7 +85,7 @@ describe("a field for a length", () => {
     expect(field().value).toBe("40");
     await act(async () => void fireEvent.click(screen.getByRole("button", { name: /Try again/ })));
     expect(keep.mock.calls[0]).toEqual(["40", ids[0]]);
-    expect(localStorage.getItem("test:hip")).toBeNull();
+    expect(localStorage.getItem("typed:test:hip")).toBeNull();
   });
 
   it("moves on with Enter only when the text was taken", async () => {

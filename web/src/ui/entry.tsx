@@ -54,7 +54,7 @@ export type EntryProps = {
 /** A field for one length: keeps the text as typed, reads it on leaving and on Enter, never clears it. */
 export function Entry(props: EntryProps) {
   const { saved, place, unit, keep } = props;
-  const { typed, type, waits, id, taken } = useTyped(place, saved);
+  const { typed, type, waits, id, taken } = useTyped(place, saved, props.plain === undefined ? unit : undefined);
   const [wrong, setWrong] = useState("");
   const [lost, setLost] = useState(() => waits() && typed !== saved);
   const line = useId();

@@ -1,7 +1,8 @@
 /** What every printed page has: the workshop's paper and heading, and a number. */
-import { chakra } from "@chakra-ui/react";
-import { useEffect } from "react";
+import { Box, chakra } from "@chakra-ui/react";
+import { type ReactNode, useEffect } from "react";
 import { useMe } from "../api/session";
+import { Press } from "./press";
 
 const MARGIN = "12mm 12mm 16mm";
 
@@ -17,6 +18,28 @@ export function usePaper() {
       document.adoptedStyleSheets = document.adoptedStyleSheets.filter((one) => one !== sheet);
     };
   }, [paper]);
+}
+
+/** A card as it is printed: black on white in any light, over it what is not printed. */
+export function Paper({ bar, children }: { bar?: ReactNode; children: ReactNode }) {
+  return (
+    <Box
+      as="main"
+      background="white"
+      color="black"
+      minHeight="100dvh"
+      padding="24"
+      css={{ "@media print": { padding: 0 } }}
+    >
+      <Box display="flex" gap="8" marginBottom="16" css={{ "@media print": { display: "none" } }}>
+        <Press kind="main" onClick={() => window.print()}>
+          Print
+        </Press>
+        {bar}
+      </Box>
+      {children}
+    </Box>
+  );
 }
 
 /** Whose card it is: the workshop and its heading. */

@@ -1,17 +1,7 @@
 /** What is typed in a field and not yet taken by the server: it is there again after the page was read anew. */
 import { useEffect, useState } from "react";
-
-/** `id` stays the same while the same text is tried again. */
-type Waiting = { typed: string; id: string };
-
-function waiting(place: string): Waiting | null {
-  try {
-    const kept = JSON.parse(localStorage.getItem(place) ?? "null") as Partial<Waiting> | null;
-    return typeof kept?.typed === "string" && typeof kept.id === "string" ? { typed: kept.typed, id: kept.id } : null;
-  } catch {
-    return null;
-  }
-}
+import { type Unit, withUnit } from "../lengths/units";
+import { dropTyped, keepTyped, typedAt, type Waiting } from "../offline/typed";
 
 export type Typed = {
   typed: string;
@@ -23,29 +13,44 @@ export type Typed = {
   taken: () => void;
 };
 
-/** The text of a field whose saved text is `saved`; `place` is where the unsaved one waits in this browser. */
-export function useTyped(place: string, saved: string): Typed {
-  const [typed, setTyped] = useState(() => waiting(place)?.typed ?? saved);
-  const taken = () => localStorage.removeItem(place);
-  const id = () => waiting(place)?.id ?? crypto.randomUUID();
+/** What waits, as it is read now: a length that was typed in another unit has that written out. */
+const asRead = ({ typed, unit: was }: Waiting, unit?: Unit) =>
+  was && unit && was !== unit ? withUnit(typed, was) : typed;
+
+/**
+ * The text of a field whose saved text is `saved`; `place` is where the unsaved one waits in this browser. Of a length,
+ * `unit` is what it is read in without one: where that changes, what was typed before gets its own written out.
+ */
+export function useTyped(place: string, saved: string, unit?: Unit): Typed {
+  const [typed, setTyped] = useState(() => {
+    const own = typedAt(place);
+    return own ? asRead(own, unit) : saved;
+  });
+  const taken = () => dropTyped(place);
+  const id = () => typedAt(place)?.id ?? crypto.randomUUID();
   const [last, setLast] = useState(saved);
-  const isSaved = () => [undefined, saved].includes(waiting(place)?.typed.trim());
+  const isSaved = () => [undefined, saved].includes(typedAt(place)?.typed.trim());
   if (saved !== last) {
     setLast(saved);
     if (isSaved()) setTyped(saved);
   }
+  const [readIn, setReadIn] = useState(unit);
+  if (unit !== readIn) {
+    setReadIn(unit);
+    const own = typedAt(place);
+    if (own) setTyped(asRead(own, unit));
+  }
   useEffect(() => {
-    if (isSaved()) localStorage.removeItem(place);
+    if (isSaved()) taken();
+    const own = typedAt(place);
+    if (own?.unit && unit && own.unit !== unit) keepTyped(place, { ...own, typed: asRead(own, unit), unit });
   });
   const type = (text: string) => {
     setTyped(text);
-    const own = waiting(place);
+    const own = typedAt(place);
+    const id = own?.typed === text ? own.id : crypto.randomUUID();
     if (text === saved) taken();
-    else
-      localStorage.setItem(
-        place,
-        JSON.stringify({ typed: text, id: own?.typed === text ? own.id : crypto.randomUUID() }),
-      );
+    else keepTyped(place, { typed: text, id, unit });
   };
-  return { typed, type, waits: () => waiting(place) !== null, id, taken };
+  return { typed, type, waits: () => typedAt(place) !== null, id, taken };
 }

@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { type ReactNode, useCallback, useEffect, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { inWords } from "../../api/client";
-import { type Choices, type Move, useDesign, useMoves } from "../../api/design";
+import { useDesign } from "../../api/design";
 import { type Order, usePutGarment } from "../../api/orders";
 import type { Plan } from "../../api/plans";
 import { called, methodName, methodOf, styleOf, type Trade, useTrade } from "../../api/trade";
@@ -15,11 +15,12 @@ import { Margin, WithMargin } from "../../ui/margin";
 import { OwnNumber } from "../../ui/ownNumber";
 import { StaleEdit } from "../../ui/stale";
 import { Says } from "../../ui/words";
+import { Group } from "./Group";
 import { HouseRules } from "./HouseRules";
 import { LiveDraft, StandIn } from "./LiveDraft";
 import { Outfit } from "./Outfit";
-import { effect, NONE, OneChoice } from "./OneChoice";
-import { changed, type Chosen, chosen, type Made, type Part, partsOf, type Row } from "./outfit";
+import { effect } from "./OneChoice";
+import { changed, chosen, type Made, type Part, partsOf, type Row } from "./outfit";
 import { StylePicker } from "./StylePicker";
 
 /** The garment as it would be with another style or method: choices that the method does not read are left out. */
@@ -158,74 +159,4 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
       </Margin>
     </WithMargin>
   );
-}
-
-type GroupProps = {
-  order: Order;
-  part: Part;
-  group: Choices["groups"][number];
-  unit: Unit;
-  stamp: string;
-  /** Open from the start. */
-  first: boolean;
-  /** The draft is there: what else is drawn can be asked for. */
-  drawn: boolean;
-  press: (row: Row, value: string) => void;
-  keep: (row: Row, typed: string) => Promise<unknown>;
-};
-
-/** Choices that belong together, folded away until they are wanted; each drawn as what it would move. */
-function Group({ order, part, group, unit, stamp, first, drawn, press, keep }: GroupProps) {
-  const [open, setOpen] = useState(first);
-  // Rows are made when they are first looked at: there are sixty of them.
-  const [seen, setSeen] = useState(first);
-  // The draft itself comes first: what else it could be is asked for when a hand rests.
-  const rested = useRested(stamp, RESTS);
-  const moves = useMoves(order.id, part.row.name, part.half, group.key, rested, open && drawn).data;
-  const byRow = useMemo(() => {
-    const found = new Map<string, Move[]>();
-    for (const move of moves ?? []) found.set(rowOf(move), [...(found.get(rowOf(move)) ?? []), move]);
-    return found;
-  }, [moves]);
-  return (
-    <chakra.details
-      open={open}
-      borderTop="1px solid {colors.hairline}"
-      paddingTop="8"
-      onToggle={(event) => {
-        setOpen(event.currentTarget.open);
-        setSeen(seen || event.currentTarget.open);
-      }}
-    >
-      <chakra.summary fontSize="20px" fontWeight={600}>
-        {group.name}
-      </chakra.summary>
-      <Box display="grid" gap="12" paddingBlock="8">
-        {(seen ? group.rows : []).map((row) => (
-          <OneChoice
-            key={row.of + row.key}
-            moves={byRow.get(rowOf(row)) ?? NONE}
-            own={(row.of ? ((part.choices[row.of] as Chosen) ?? {}) : part.choices)[row.key]}
-            place={`choice:${part.row.id}:${part.half}${row.key}`}
-            {...{ row, unit, press, keep }}
-          />
-        ))}
-      </Box>
-    </chakra.details>
-  );
-}
-
-const rowOf = ({ of, key }: { of: string; key: string }) => `${of}.${key}`;
-
-/** So long nothing was changed, in ms. */
-const RESTS = 700;
-
-/** A value once it has not changed for a while; at first as it is. */
-function useRested(value: string, ms: number): string {
-  const [rested, setRested] = useState(value);
-  useEffect(() => {
-    const timer = setTimeout(() => setRested(value), ms);
-    return () => clearTimeout(timer);
-  }, [value, ms]);
-  return rested;
 }

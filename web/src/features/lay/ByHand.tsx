@@ -7,7 +7,7 @@ import { useSearch } from "../../api/searches";
 import { boxOf, onCloth, pathOf } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { PieceOn } from "../../drawing/PieceOn";
-import { show, spoken, text, type Unit } from "../../lengths/units";
+import { apart, show, spoken, text, type Unit } from "../../lengths/units";
 import { doesAt } from "../../ui/keys";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
@@ -147,7 +147,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
     held.current = null;
     setDragged(null);
   };
-  const apart = length - (to_mm - from_mm);
+  const longer = apart(length, to_mm - from_mm, unit);
   return (
     <>
       <LongTable section={cutting.section} colour={order.cloth.colour} unit={unit} repeat={lay.repeat_mm}>
@@ -229,7 +229,7 @@ export function ByHand({ order, plan, planId, lay, section, unit, done }: Props)
             <Taped>{`Length ${text(show(length, unit))}`}</Taped>
           </b>
           <Taped>
-            {Math.abs(apart) > 0.5 && `, ${text(show(Math.abs(apart), unit))} ${apart > 0 ? "longer" : "shorter"}`}
+            {longer !== 0 && `, ${text(show(Math.abs(longer), unit))} ${longer > 0 ? "longer" : "shorter"}`}
           </Taped>
           {said && `. ${said}`}
         </span>

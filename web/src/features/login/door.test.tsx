@@ -1,7 +1,7 @@
-import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
+import { cleanup, screen, waitFor } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import { afterEach, expect, it, vi } from "vitest";
-import { show, standIn } from "../../test/shop";
+import { press, show, standIn, type } from "../../test/shop";
 import { Join } from "./Join";
 import { LogIn } from "./LogIn";
 
@@ -9,10 +9,6 @@ afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
 });
-
-const type = (label: string | RegExp, value: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value } });
-const press = (name: string) => fireEvent.click(screen.getByRole("button", { name }));
 
 it("asks for the code of the second step where there is one, and keeps what was typed", async () => {
   const me = { name: "Ebba", workshop: "Quay", unit: "in", role: "owner", rights: [] };

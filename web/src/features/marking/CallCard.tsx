@@ -9,9 +9,8 @@ import type { Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
 import { Length } from "../../ui/length";
 import { Unworkable } from "../../ui/findings";
-import { PaperHeading } from "../../ui/paper";
+import { Paper, PaperHeading } from "../../ui/paper";
 import { useTitle } from "../../ui/title";
-import { Press } from "../../ui/press";
 import { Prepare, under } from "./Section";
 import { Table } from "./Table";
 import { words } from "./words";
@@ -46,19 +45,7 @@ export function CallCard() {
   const sectionOf = (mark: Mark | undefined) =>
     mark?.placing == null ? undefined : plan.lay!.sections[plan.lay!.placements[mark.placing]!.section];
   return (
-    <Box
-      as="main"
-      background="white"
-      color="black"
-      minHeight="100dvh"
-      padding="24"
-      css={{ "@media print": { padding: 0 } }}
-    >
-      <Box marginBottom="16" css={{ "@media print": { display: "none" } }}>
-        <Press kind="main" onClick={() => window.print()}>
-          Print
-        </Press>
-      </Box>
+    <Paper>
       <OnEachPage head={`${order.data.client.name}: ${order.data.title}, promised for ${day(order.data.promised_on)}`}>
         <PaperHeading />
         <chakra.h1 fontSize="24px" fontWeight={600}>
@@ -125,7 +112,7 @@ export function CallCard() {
           </chakra.table>,
         ])}
       </OnEachPage>
-    </Box>
+    </Paper>
   );
 }
 

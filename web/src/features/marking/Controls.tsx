@@ -6,7 +6,7 @@ import type { Mark as Call, Plan } from "../../api/plans";
 import type { XY } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { useLine } from "../../offline/line";
-import type { Unit } from "../../lengths/units";
+import { type Unit, withUnit } from "../../lengths/units";
 import { field } from "../../ui/field";
 import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
@@ -90,7 +90,8 @@ export function Controls({ plan, chalk, mark, unit, reads, show, go }: ControlsP
             look={() => show((tape.cloth_mm as [XY, XY] | null) ?? null)}
             read={(typed) => {
               const says = `control tape from ${tape.from_} to ${tape.to}: ${typed || "reads so"}`;
-              read.mutate({ id: crypto.randomUUID(), tape: tape.n, typed, says });
+              // It may wait to be sent for longer than the workshop keeps its unit.
+              read.mutate({ id: crypto.randomUUID(), tape: tape.n, typed: withUnit(typed, unit), says });
             }}
           />
         ))}

@@ -4,7 +4,7 @@ import { type Point, type Session, usePoints } from "../../api/measuring";
 import { type Order, useOrder } from "../../api/orders";
 import { UNIT, type Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
-import { PaperHeading } from "../../ui/paper";
+import { Paper, PaperHeading } from "../../ui/paper";
 import { useTitle } from "../../ui/title";
 import { Press } from "../../ui/press";
 import { Reading } from "../../ui/reading";
@@ -28,24 +28,15 @@ export function Card() {
   useTitle(order.data ? `Measurements, ${order.data.client.name}` : "Measurements");
   if (!order.data || !points.data) return <Box padding="24">{order.error?.message ?? "One moment…"}</Box>;
   return (
-    <Box
-      as="main"
-      background="white"
-      color="black"
-      minHeight="100dvh"
-      padding="24"
-      css={{ "@media print": { padding: 0 } }}
-    >
-      <Box display="flex" gap="8" marginBottom="16" css={{ "@media print": { display: "none" } }}>
-        <Press kind="main" onClick={() => window.print()}>
-          Print
-        </Press>
+    <Paper
+      bar={
         <Press onClick={() => ask({ session, blank: blank ? "" : "1" })}>
           {blank ? "Filled in" : "Blank, to fill by hand"}
         </Press>
-      </Box>
+      }
+    >
       <Sheet order={order.data} points={points.data} blank={blank} />
-    </Box>
+    </Paper>
   );
 }
 

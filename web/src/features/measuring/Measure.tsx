@@ -205,7 +205,14 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
             </Press>
           </Box>
           <Skip key={`skip ${point.key}`} point={point} writes={writes} onward={next} skipped={sheet.skipped} />
-          <Ways key={`ways ${point.key}`} point={point} unit={unit} writes={writes} ways={advice?.ways ?? []} />
+          <Ways
+            key={`ways ${point.key}`}
+            sheet={sheet.id}
+            point={point}
+            unit={unit}
+            writes={writes}
+            ways={advice?.ways ?? []}
+          />
         </Box>
       </Box>
       <Margin>

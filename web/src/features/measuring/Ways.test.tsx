@@ -12,7 +12,7 @@ const way: Way = {
 
 function Stand({ at = point, ways = [way] }: { at?: Point; ways?: Way[] }) {
   const writes = useSheetWrites("order-1", "sheet-1");
-  return <Ways point={at} unit="in" writes={writes} ways={ways} />;
+  return <Ways sheet="sheet-1" point={at} unit="in" writes={writes} ways={ways} />;
 }
 
 beforeEach(() => localStorage.clear());

@@ -7,10 +7,16 @@ import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
 import { Taped } from "../../ui/taped";
 
-type WaysProps = { point: Point; unit: Unit; writes: ReturnType<typeof useSheetWrites>; ways: Way[] };
+type WaysProps = {
+  sheet: string;
+  point: Point;
+  unit: Unit;
+  writes: ReturnType<typeof useSheetWrites>;
+  ways: Way[];
+};
 
 /** Other ways to a point: by a sum from the rest or from trousers that fit, an estimate; or a reading less its ease. */
-export function Ways({ point, unit, writes, ways }: WaysProps) {
+export function Ways({ sheet, point, unit, writes, ways }: WaysProps) {
   const mine = ways.filter((way) => way.key === point.key);
   const [flat, setFlat] = useState("");
   const take = (typed: string, way: string) =>
@@ -63,7 +69,7 @@ export function Ways({ point, unit, writes, ways }: WaysProps) {
               name={`flat-${point.key}`}
               unit={unit}
               saved={flat}
-              place={`flat:${point.key}`}
+              place={`flat:${sheet}:${point.key}`}
               keep={lay}
             />
           </li>

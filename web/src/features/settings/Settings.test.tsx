@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, it, vi } from "vitest";
-import { show, standIn } from "../../test/shop";
+import { press, show, standIn, type } from "../../test/shop";
 import { SecondStep } from "./SecondStep";
 import { Sessions } from "./Sessions";
 
@@ -8,10 +8,6 @@ afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
 });
-
-const type = (label: string | RegExp, value: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value } });
-const press = (name: string) => fireEvent.click(screen.getByRole("button", { name }));
 
 it("turns the second step on by the app's first code, and shows the written codes once", async () => {
   let on = false;

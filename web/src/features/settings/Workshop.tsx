@@ -11,17 +11,16 @@ import { Text } from "./Text";
 
 /** What holds for everybody of the workshop. */
 export function Workshop() {
-  const { house, settle, turn } = useHouse();
+  const { house, settle, pick, turn } = useHouse();
   const now = house.data;
   if (!now) return house.error ? <Says tone="wrong">{house.error.message}</Says> : <p>Fetching the settings…</p>;
-  // What is typed says beside its field what is wrong with it.
-  const picked = settle.variables && ("time_zone" in settle.variables || "paper" in settle.variables);
-  const error = turn.error ?? (picked ? settle.error : null);
+  const own = `workshop:${now.id}`;
+  const error = turn.error ?? pick.error;
   return (
     <>
       <Text
         label="Name"
-        place="workshop:name"
+        place={`${own}:name`}
         most={120}
         saved={now.name}
         keep={(name) => settle.mutateAsync({ name })}
@@ -29,7 +28,7 @@ export function Workshop() {
       <Text
         label="Heading on paper"
         hint="printed over every card: street, telephone"
-        place="workshop:heading"
+        place={`${own}:heading`}
         most={200}
         saved={now.heading}
         keep={(heading) => settle.mutateAsync({ heading })}
@@ -42,12 +41,12 @@ export function Workshop() {
           ["", "As each device has it"],
           ...now.zones.map((zone): [string, string] => [zone, zone.replaceAll("_", " ")]),
         ]}
-        onPick={(time_zone) => settle.mutate({ time_zone })}
+        onPick={(time_zone) => pick.mutate({ time_zone })}
       />
       <Text
         label="Currency"
         hint="stands beside every price"
-        place="workshop:currency"
+        place={`${own}:currency`}
         most={8}
         saved={now.currency}
         keep={(currency) => settle.mutateAsync({ currency })}
@@ -60,7 +59,7 @@ export function Workshop() {
           { value: "A4", label: "A4" },
           { value: "Letter", label: "Letter" },
         ]}
-        onChoose={(paper) => settle.mutate({ paper: paper as House["paper"] })}
+        onChoose={(paper) => pick.mutate({ paper: paper as House["paper"] })}
       />
       {error && <Says tone="wrong">{inWords(error)}</Says>}
       <Allowances house={now} keep={(allowances) => settle.mutateAsync({ allowances })} />
@@ -123,7 +122,7 @@ function Allowances({ house, keep }: AllowancesProps) {
                   name={`${kind}.${key}`}
                   unit={house.unit as Unit}
                   saved={house.allowances[kind]?.[key] ?? ""}
-                  place={`workshop:${kind}.${key}`}
+                  place={`workshop:${house.id}:${kind}.${key}`}
                   keep={(typed) => {
                     const own = Object.entries({ ...house.allowances[kind], [key]: typed });
                     const given = Object.fromEntries(own.filter(([, size]) => size !== ""));

@@ -1,0 +1,68 @@
+"""A line through points, read by how far along it one is."""
+
+from bisect import bisect_left, bisect_right
+from collections.abc import Sequence
+from itertools import accumulate, pairwise
+from math import hypot
+
+import numpy as np
+from shapely import Point as Place
+from shapely import hausdorff_distance, linestrings
+from shapely.geometry import LineString
+
+from cutting.cached import cached_property
+from cutting.geometry.point import Point, unit
+
+ROUND = 1e-9
+"""A place so little beyond a point, in mm, is still on the stretch before it."""
+
+
+class Polyline:
+    """Points that follow one another, at least two. All lengths in mm."""
+
+    def __init__(self, points: Sequence[Point]):
+        self.points = tuple(points)
+
+    @cached_property
+    def sizes(self) -> list[float]:
+        """How far along each point is."""
+        return [0.0, *accumulate(hypot(b[0] - a[0], b[1] - a[1]) for a, b in pairwise(self.points))]
+
+    @property
+    def length(self) -> float:
+        return self.sizes[-1]
+
+    @cached_property
+    def line(self) -> LineString:
+        return linestrings(np.array(self.points))
+
+    def at(self, size: float) -> tuple[Point, Point]:
+        """The point so far along, and the unit direction there; beyond the end the last point."""
+        points, sizes = self.points, self.sizes
+        k = bisect_left(sizes, size - ROUND, 1)
+        while k < len(sizes) and sizes[k] <= sizes[k - 1]:
+            k += 1
+        if k == len(sizes):
+            return points[-1], unit(points[-1].minus(points[-2]))
+        a, b = points[k - 1], points[k]
+        share = min(1.0, (size - sizes[k - 1]) / (sizes[k] - sizes[k - 1]))
+        return a.towards(b, share), unit(b.minus(a))
+
+    def share(self, share: float) -> Point:
+        """The point so far along, as a share of the whole length."""
+        return self.at(share * self.length)[0]
+
+    def place(self, point: Point) -> tuple[float, float]:
+        """How far along the place nearest to a point is, and how far the point is from it."""
+        place = Place(point)
+        return float(self.line.project(place)), float(self.line.distance(place))
+
+    def part(self, start: float, end: float) -> list[Point]:
+        """The points between two places along it, both included."""
+        first, last = bisect_right(self.sizes, start + 1e-6, 1), bisect_left(self.sizes, end - 1e-6)
+        return [self.at(start)[0], *self.points[first:last], self.at(end)[0]]
+
+
+def furthest(one: Sequence[Point], other: Sequence[Point]) -> float:
+    """How far two polylines are from each other where they are furthest apart, in mm."""
+    return float(hausdorff_distance(linestrings(np.array(one)), linestrings(np.array(other))))
