@@ -4,18 +4,18 @@ Exit 0: every draft was made; 2: one was not; 1: our own fault.
 """
 
 import argparse
-import json
 import sys
 from pathlib import Path
-from typing import Any
 
+from cutting.drawing import PAPERS, PaperName
 from cutting.errors import CuttingError, refuse
-from cutting.export import plan_to_svg, plan_to_text
+from cutting.export.text import plan_to_text
+from cutting.files import FORMATS, Drawn, files_of, wire_to_json
 from cutting.formats import plan_to_wire, problems_to_wire, read_job_text
+from cutting.formats.plan_v1 import to_model
 from cutting.plan import Plan, plan
 from cutting.where import JOB
-
-FORMATS = ("json", "svg")
+from cutting.words import ENGLISH
 
 
 def _arguments(words: list[str]) -> argparse.Namespace:
@@ -23,7 +23,8 @@ def _arguments(words: list[str]) -> argparse.Namespace:
     parser.add_argument("jobs", nargs="+", metavar="job", help="a job file, or - for standard input")
     parser.add_argument("--json", action="store_true", help="the plan as JSON; of several jobs one plan a line")
     parser.add_argument("--out", metavar="DIR", help="write files there; of several jobs a folder each, by their names")
-    parser.add_argument("--formats", default="json,svg", help="which files: json,svg")
+    parser.add_argument("--formats", default="json,svg", help=f"which files: {','.join(FORMATS)}")
+    parser.add_argument("--paper", default="A4", choices=PAPERS, help="of pdf: the pattern in true size on this paper")
     return parser.parse_args(words)
 
 
@@ -40,15 +41,11 @@ def _made(job: str, by_width: bool) -> Plan:
     return shortened(made, asked.seconds, asked.seed)
 
 
-def _write(made: Plan, folder: Path, formats: list[str]) -> None:
+def _write(made: Plan, folder: Path, formats: list[str], paper: PaperName, head: str) -> None:
     folder.mkdir(parents=True, exist_ok=True)
-    for name in formats:
-        text = plan_to_svg(made) if name == "svg" else _json(plan_to_wire(made))
-        (folder / f"plan.{name}").write_text(text, encoding="utf-8")
-
-
-def _json(wire: dict[str, Any], indent: int | None = 1) -> str:
-    return json.dumps(wire, indent=indent, ensure_ascii=False, allow_nan=False) + "\n"
+    drawn = Drawn(to_model(made), ENGLISH, head)
+    for file in files_of(formats, paper):
+        (folder / file.name).write_bytes(file.made(drawn))
 
 
 def _formats(asked: str) -> list[str]:
@@ -60,7 +57,11 @@ def _formats(asked: str) -> list[str]:
 
 
 def _folder(out: str, job: str, several: bool) -> Path:
-    return Path(out) / (Path(job).stem if job != "-" else "standard-input") if several else Path(out)
+    return Path(out) / _name(job) if several else Path(out)
+
+
+def _name(job: str) -> str:
+    return Path(job).stem if job != "-" else "standard-input"
 
 
 def _refused(error: CuttingError, job: str, asked: argparse.Namespace) -> None:
@@ -68,7 +69,7 @@ def _refused(error: CuttingError, job: str, asked: argparse.Namespace) -> None:
     several = len(asked.jobs) > 1
     wire = problems_to_wire(error)
     if asked.json:
-        sys.stdout.write(_json(wire | ({"job": job} if several else {}), None if several else 1))
+        sys.stdout.write(wire_to_json(wire | ({"job": job} if several else {}), None if several else 1))
         return
     for one in wire["problems"]:
         name = f"{job}: " if several else ""
@@ -88,10 +89,10 @@ def _one(job: str, formats: list[str], asked: argparse.Namespace) -> int:
         print(f"{job}: it cannot be read: {error.strerror} (Check the name and that you may read it.)", file=sys.stderr)
         return 2
     if asked.out:
-        _write(made, _folder(asked.out, job, several), formats)
+        _write(made, _folder(asked.out, job, several), formats, asked.paper, _name(job))
     if several and not asked.json:
         print(f"{job}\n")
-    sys.stdout.write(_json(plan_to_wire(made), None if several else 1) if asked.json else plan_to_text(made))
+    sys.stdout.write(wire_to_json(plan_to_wire(made), None if several else 1) if asked.json else plan_to_text(made))
     sys.stdout.flush()
     return 0
 

@@ -23,7 +23,7 @@ def environment(settings: str = "demo") -> dict[str, str]:
         "DJANGO_SETTINGS_MODULE": f"shop.settings.{settings}",
         "DATABASE_URL": postgres.ensure_running(),
         "PLAVET_SECRET_KEY": secret("django"),
-        "PYTHONDONTWRITEBYTECODE": "1",
+        "PYTHONPYCACHEPREFIX": str(VAR / "pycache"),
         "NUMBA_CACHE_DIR": str(VAR / "numba"),
     }
 

@@ -1,4 +1,4 @@
-"""Remake docs/screenshots from the demo: one picture of each main view, three more on a phone."""
+"""Remake docs/screenshots from the demo: one picture of each main view, two more on a phone."""
 
 import sys
 
@@ -20,6 +20,7 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("calls", SUIT, "calls", "Print"),
     ("lay", FERRY, "lay", "This lay"),
     ("check", CHOIR, "check", "hold"),
+    ("files", SUIT, "files", "pages,"),
     ("clients", None, "/clients", "Marit Sol"),
     ("client", None, "/clients/first", "Everything about"),
     ("shelf", None, "/shelf", "Navy twill"),
@@ -28,7 +29,7 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("methods", None, "/methods", "Where they differ"),
     ("practice", None, "/practice?method=quarter-hip&style=straight-trousers", "Show the rule"),
 ]
-PHONE = [view for view in WIDE if view[0] in ("bench", "measure", "mark")]
+PHONE = [view for view in WIDE if view[0] in ("measure", "mark")]
 
 
 def _take(page: Page, name: str, title: str | None, where: str, wait: str) -> None:

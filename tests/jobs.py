@@ -4,9 +4,12 @@ import json
 from copy import deepcopy
 from pathlib import Path
 
+from cutting.files import FILES, Drawn
 from cutting.formats import read_job
+from cutting.formats.plan_v1 import to_model
 from cutting.kinds import KINDS
 from cutting.plan import Plan, plan
+from cutting.words import ENGLISH
 
 STYLES_BY_METHOD = [
     (style, method) for kind in KINDS.values() for style in kind.styles for method in kind.methods_for(style)
@@ -29,6 +32,12 @@ def job(measures=None, cloth=None, style="palazzo", **choices):
 def planned(*arguments, **choices) -> Plan:
     """The plan of such a job."""
     return plan(read_job(job(*arguments, **choices)), by_width=False)
+
+
+def file_of(made: Plan, name: str) -> bytes:
+    """One of the plan's files, by its name."""
+    file = next(one for one in FILES if one.name == name)
+    return file.made(Drawn(to_model(made), ENGLISH, "Choir, concert palazzo"))
 
 
 def parts_of(**choices):

@@ -1,17 +1,22 @@
 """What is drawn of a piece: every stroke of it, once for the screen, paper and files."""
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 from itertools import pairwise
+from math import atan2, cos, degrees, pi, sin
 
-from cutting.drawing.sheet import Figure, Sheet, Stroke, Text
-from cutting.geometry import ORIGIN, Line, Path, Point, Segment
+from cutting.drafting import Edge
+from cutting.drawing.sheet import Stroke
+from cutting.geometry import Line, Path, Point, Segment
 from cutting.pieces import Piece
-from cutting.words import Language
 
 HEAD = (4.0, 8.0)
 """Half the width and the length of the grain line's heads, mm."""
-GAP = 20.0
 NEAR = 1e-6
+SEAM_HEIGHT, INSIDE = 5.0, 4.0
+"""How high a seam's width is written, and how far inside the sewing line, mm."""
+SHORT = 40.0
+"""On an edge that is shorter, in mm, it is not written."""
 
 
 def strokes_of(piece: Piece) -> tuple[Stroke, ...]:
@@ -30,24 +35,28 @@ def strokes_of(piece: Piece) -> tuple[Stroke, ...]:
     return tuple(strokes)
 
 
-def figure_of(piece: Piece, words: Language, at: Point = ORIGIN) -> Figure:
-    """A piece with its name, how many and on which fold, written along its grain."""
-    top, foot = piece.grain
-    label = words.piece_label(piece.garment, piece.panel, piece.count, piece.pair, piece.folds is not None)
-    text = Text(label, Point(top.across + 8, (top.down + foot.down) / 2), 9.0, 90.0)
-    return Figure(piece.id, strokes_of(piece), (text,), at)
+@dataclass(frozen=True)
+class SeamWidth:
+    """How wide a seam is, in mm, and where it is written: halfway along a line of text turned by so many degrees."""
+
+    mm: float
+    at: Point
+    angle: float
 
 
-def pieces_sheet(pieces: Sequence[Piece], words: Language) -> Sheet:
-    """Pieces side by side, in true size."""
-    figures: list[Figure] = []
-    left, deep = GAP, 0.0
-    for piece in pieces:
-        corner = Point(min(p.across for p in piece.cut), min(p.down for p in piece.cut))
-        figures.append(figure_of(piece, words, Point(left - corner.across, GAP - corner.down)))
-        left += piece.width + GAP
-        deep = max(deep, piece.height)
-    return Sheet("pieces", left, deep + 2 * GAP, tuple(figures))
+def seam_widths(piece: Piece) -> tuple[SeamWidth, ...]:
+    """Each seam's width inside its edge, along the middle of it, the way one reads; in the piece's draft frame."""
+    return tuple(_width(edge) for edge in piece.edges if edge.allowance.mm > 0 and edge.path.length >= SHORT)
+
+
+def _width(edge: Edge) -> SeamWidth:
+    at, way = edge.path.along(edge.path.length / 2)
+    turn = atan2(way.down, way.across)
+    upright = turn - pi if turn > pi / 2 else turn + pi if turn <= -pi / 2 else turn
+    middle = at.plus(way.left, -(INSIDE + SEAM_HEIGHT / 2))
+    return SeamWidth(
+        edge.allowance.mm, middle.plus(Point(-sin(upright), cos(upright)), 0.35 * SEAM_HEIGHT), degrees(upright)
+    )
 
 
 def polyline(points: Sequence[Point]) -> Path:

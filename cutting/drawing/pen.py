@@ -1,9 +1,10 @@
-"""The pen: how thick and how broken a stroke of each role is on paper, and a stroke as path data."""
+"""The pen: how thick and how broken a stroke of each role is on paper, and a stroke as path data and back."""
 
+import re
 from dataclasses import dataclass
 
 from cutting.drawing.sheet import Role, Stroke
-from cutting.geometry import ORIGIN, Cubic, Point
+from cutting.geometry import ORIGIN, Cubic, Line, Path, Point, Segment
 
 
 @dataclass(frozen=True)
@@ -22,6 +23,7 @@ PENS: dict[Role, Pen] = {
     "notch": Pen(0.5),
     "dart": Pen(0.5),
     "chalk": Pen(0.35, (1, 3)),
+    "frame": Pen(0.2),
 }
 """Colour alone never distinguishes two of them."""
 
@@ -48,3 +50,23 @@ def path_data(stroke: Stroke, at: Point = ORIGIN, places: int = 2) -> str:
         parts.append(("c" if isinstance(segment, Cubic) else "l") + steps)
         here = ends[-1]
     return "".join(parts) + ("Z" if stroke.closed else "")
+
+
+PART = re.compile(r"([Mlc])([^MlcZ]*)")
+
+
+def stroke_of(role: Role, data: str) -> Stroke:
+    """The stroke that `path_data` was made of, with its rounded points; of other path data it reads nothing."""
+    here, segments = Point(0, 0), list[Segment]()
+    for code, numbers in PART.findall(data):
+        x = [float(one) for one in re.split("[ ,]", numbers)]
+        points = [
+            Point(here.across * (code != "M") + a, here.down * (code != "M") + b)
+            for a, b in zip(x[::2], x[1::2], strict=True)
+        ]
+        if code == "l":
+            segments.append(Line(here, points[0]))
+        elif code == "c":
+            segments.append(Cubic(here, *points))
+        here = points[-1]
+    return Stroke(role, Path(tuple(segments)), closed=data.endswith("Z"))

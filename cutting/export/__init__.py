@@ -1,6 +1,1 @@
-"""Other forms of a plan: drawings for paper and cloth, words for the shell."""
-
-from cutting.export.svg import plan_to_svg
-from cutting.export.text import plan_to_text
-
-__all__ = ["plan_to_svg", "plan_to_text"]
+"""Other forms of a plan: a writer a format, which knows drawings and nothing of tailoring; words for the shell."""

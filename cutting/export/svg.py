@@ -2,12 +2,11 @@
 
 from xml.sax.saxutils import escape, quoteattr
 
-from cutting.drawing import PENS, Figure, Sheet, path_data, pieces_sheet
-from cutting.plan import Plan
-from cutting.words import ENGLISH, Language
+from cutting.drawing import PENS, Figure, Sheet, path_data
 
 INK = "#141830"
-STYLE = f"path{{fill:none;stroke:{INK}}}text{{font:600 9px sans-serif;fill:{INK}}}" + "".join(
+MIDDLE = ' text-anchor="middle"'
+STYLE = f"path{{fill:none;stroke:{INK}}}text{{font-family:sans-serif;font-weight:600;fill:{INK}}}" + "".join(
     f".{role}{{stroke-width:{pen.width}"
     + (f";stroke-dasharray:{' '.join(f'{size:g}' for size in pen.dash)}" if pen.dash else "")
     + "}"
@@ -16,7 +15,7 @@ STYLE = f"path{{fill:none;stroke:{INK}}}text{{font:600 9px sans-serif;fill:{INK}
 
 
 def sheet_to_svg(sheet: Sheet) -> str:
-    """One drawing, 1 user unit = 1 mm, width and height in mm."""
+    """One drawing, 1 user unit = 1 mm, width and height in mm. A figure's title is the first of its texts."""
     width, height = f"{sheet.width:.3f}", f"{sheet.height:.3f}"
     return (
         f'<svg xmlns="http://www.w3.org/2000/svg" width="{width}mm" height="{height}mm" '
@@ -24,20 +23,15 @@ def sheet_to_svg(sheet: Sheet) -> str:
     )
 
 
-def plan_to_svg(plan: Plan, words: Language = ENGLISH) -> str:
-    """The plan's pieces side by side."""
-    return sheet_to_svg(pieces_sheet(plan.laid.pieces, words))
-
-
 def _figure(figure: Figure) -> str:
-    out = []
+    out = [f"<title>{escape(figure.texts[0].text)}</title>"] if figure.texts else []
     for stroke in figure.strokes:
         name = f" id={quoteattr(f'{figure.id}.{stroke.role}')}" if stroke.closed else ""
         out.append(f'<path class="{stroke.role}"{name} d="{path_data(stroke, figure.at, 4)}"/>')
     for text in figure.texts:
         x, y = text.at.across + figure.at.across, text.at.down + figure.at.down
         out.append(
-            f'<text transform="translate({x:.2f} {y:.2f}) rotate({text.angle:g})" font-size="{text.height:g}">'
-            f"{escape(text.text)}</text>"
+            f'<text transform="translate({x:.2f} {y:.2f}) rotate({text.angle:g})" font-size="{text.height:g}"'
+            f"{MIDDLE if text.middle else ''}>{escape(text.text)}</text>"
         )
     return f"<g id={quoteattr(figure.id)}>{''.join(out)}</g>"

@@ -10,7 +10,7 @@ from cutting.calls import Name
 from cutting.checks import Check
 from cutting.cloth import Cloth
 from cutting.dividing import with_small
-from cutting.drawing import path_data, strokes_of
+from cutting.drawing import path_data, seam_widths, strokes_of
 from cutting.formats.trees import keep_params, to_tree
 from cutting.garments import Garment, Notion, Seam
 from cutting.geometry import Cubic, Path, Point
@@ -170,6 +170,7 @@ def _piece(piece: Piece, garment: Garment, plan: Plan) -> dict[str, Any]:
         "notches": [{"edge": n.edge, "code": n.code, "net": _xy(n.net), "cut": _xy(n.cut)} for n in piece.notches],
         "lines": {name: _line(path) for name, path in piece.lines},
         "strokes": [{"role": stroke.role, "d": path_data(stroke)} for stroke in strokes_of(piece)],
+        "seam_widths": [{"mm": one.mm, "at": _xy(one.at), "angle": one.angle} for one in seam_widths(piece)],
         "sewn_to": [] if piece.panel in BODY else list(garment.sewn_to(piece.panel)), **outlines,
     }  # fmt: skip
 

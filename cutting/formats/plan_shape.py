@@ -4,7 +4,7 @@ from typing import Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
-from cutting.drawing import Role
+from cutting.drawing import PieceRole
 from cutting.lay.bound import ENOUGH
 from cutting.lengths import Unit
 from cutting.plan import CORE
@@ -68,8 +68,16 @@ class NotchOut(BaseModel):
 class StrokeOut(BaseModel):
     """A stroke of a drawing: what it is, and its SVG path data in mm of the draft frame."""
 
-    role: Role
+    role: PieceRole
     d: str
+
+
+class SeamWidthOut(BaseModel):
+    """How wide a seam is and where that is written on the piece: halfway along a line turned clockwise, in degrees."""
+
+    mm: float
+    at: XY
+    angle: float
 
 
 class PieceOut(BaseModel):
@@ -90,6 +98,7 @@ class PieceOut(BaseModel):
     lines: dict[str, list[XY]] = {}
     sewn_to: str = ""
     strokes: list[StrokeOut] = []
+    seam_widths: list[SeamWidthOut] = []
 
 
 class MarkOut(Wire):

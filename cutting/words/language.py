@@ -136,6 +136,9 @@ class Language(Protocol):
     def sewn_to(self, places: tuple[str, ...]) -> str:
         """What a part is sewn to."""
 
+    def file_words(self, name: str) -> tuple[str, str]:
+        """What a file of a plan is called, and what it is for."""
+
     def piece_label(self, garment: str, panel: str, count: int, pair: bool, on_fold: bool) -> str:
         """What is written on a piece."""
 

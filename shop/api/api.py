@@ -12,6 +12,7 @@ from shop.api.routers import (
     chalk,
     clients,
     design,
+    files,
     group,
     house,
     lays,
@@ -48,6 +49,7 @@ api.add_router("", clients.router)
 api.add_router("", sheets.router)
 api.add_router("", orders.router)
 api.add_router("", design.router)
+api.add_router("", files.router)
 api.add_router("", group.router)
 api.add_router("", house.router)
 api.add_router("", lays.router)

@@ -12,7 +12,9 @@ from pathlib import Path
 from typing import Any
 
 ROOT = Path(__file__).resolve().parents[2]
-CHILD = {"PYTHONDONTWRITEBYTECODE": "1", "OPENBLAS_NUM_THREADS": "1", "OMP_NUM_THREADS": "1"}
+CHILD = {"OPENBLAS_NUM_THREADS": "1", "OMP_NUM_THREADS": "1"}
+PASSED_ON = ("PATH", "NUMBA_CACHE_DIR", "PYTHONPYCACHEPREFIX")
+"""What of this process's environment a child has too: without what is compiled it takes seconds to begin."""
 
 
 Lines = Generator[dict[str, Any] | None, None, None]
@@ -38,7 +40,7 @@ def _run(asked: dict[str, Any]) -> Lines:
     child = subprocess.Popen(
         [sys.executable, "-m", "cutting.search_child"], cwd=ROOT, stdin=subprocess.PIPE, stdout=subprocess.PIPE,
         stderr=subprocess.DEVNULL, start_new_session=True, preexec_fn=_be_modest,
-        env=CHILD | {key: os.environ[key] for key in ("PATH", "NUMBA_CACHE_DIR") if key in os.environ},
+        env=CHILD | {key: os.environ[key] for key in PASSED_ON if key in os.environ},
     )  # fmt: skip
     assert child.stdin is not None
     assert child.stdout is not None

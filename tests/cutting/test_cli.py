@@ -125,6 +125,11 @@ def test_files_are_written_and_words_are_printed(capsys, tmp_path):
     assert "31 1/2" in out.out
     assert json.loads((tmp_path / "out/plan.json").read_text())["format"] == "plavet-plan"
     assert (tmp_path / "out/plan.svg").read_text().startswith("<svg")
+    words = ["--out", str(tmp_path / "all"), "--formats", "pdf,dxf,dxf-r12,hpgl,csv,svg", "--paper", "Letter"]
+    assert run(capsys, tmp_path, MARIT, *words)[0] == 0
+    tables = {"calls.csv", "cut-list.csv", "ledger.csv", "notions.csv", "numbers.csv"}
+    drawings = {"pattern-letter.pdf", "pieces.dxf", "pieces-r12.dxf", "pieces.hpgl", "plan.svg"}
+    assert {one.name for one in (tmp_path / "all").iterdir()} == tables | drawings
 
 
 def test_the_plan_imports_no_search_and_no_scipy():

@@ -7,10 +7,9 @@ from shapely.geometry import LineString, Point, Polygon
 from svgpathtools import parse_path
 
 from cutting.drawing import path_data, strokes_of
-from cutting.export import plan_to_svg
 from cutting.formats import keep, read_job
 from cutting.plan import plan
-from tests.jobs import job, of_body, planned, top_job
+from tests.jobs import file_of, job, of_body, planned, top_job
 
 NEAR = 0.06
 """Path data are rounded to a hundredth of a mm, curves read at so many places."""
@@ -63,7 +62,7 @@ def test_every_stroke_is_on_its_piece_and_every_mark_of_it_is_drawn(name):
 
 def test_darts_of_a_piece_on_the_fold_are_in_the_svg():
     """A bodice's front and back are laid on the fold: their darts are drawn all the same."""
-    svg = plan_to_svg(bodice("lengthwise-centre"))
+    svg = file_of(bodice("lengthwise-centre"), "plan.svg").decode()
     for panel in ("front", "back"):
         group = re.search(rf'<g id="t\.{panel}">(.*?)</g>', svg)[1]
         assert group.count('class="dart"') == 1

@@ -5,7 +5,7 @@ from fractions import Fraction
 
 import pytest
 
-from cutting.export import plan_to_text
+from cutting.export.text import plan_to_text
 from cutting.formats import keep, plan_to_wire, read_job, read_kept
 from cutting.plan import plan
 from cutting.words import ENGLISH

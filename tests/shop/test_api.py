@@ -327,7 +327,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
             kind = path.split("/")[1]
             status, given = stranger(
                 method.upper(),
-                path.replace("{id}", rows.get(kind, "")).format(method="half-thigh")
+                path.replace("{id}", rows.get(kind, "")).format(method="half-thigh", name="plan.svg")
                 + "?garment=trousers&panel=front" * path.endswith("/tapes"),
                 bodies.get(kind, {}),
             )
@@ -338,7 +338,9 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
             else:
                 assert status in (200, 204), (method, path)
             assert not ids_in(given, set()) & secret
-            nobody = Http().generic(method.upper(), f"/api{path.replace('{id}', new_id()).format(method='half-thigh')}")
+            nobody = Http().generic(
+                method.upper(), f"/api{path.replace('{id}', new_id()).format(method='half-thigh', name='plan.svg')}"
+            )
             assert nobody.status_code in (401, 403), (method, path)
     assert walked >= 18
     assert owner("GET", f"/orders/{order['id']}")[1] == order

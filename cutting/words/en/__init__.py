@@ -6,6 +6,7 @@ from cutting.words.en.choices import choice_words, group_name, rule_name, source
 from cutting.words.en.controls import say_suspect
 from cutting.words.en.effects import say_effect
 from cutting.words.en.enough import saving_words
+from cutting.words.en.files import file_words
 from cutting.words.en.findings import say_finding
 from cutting.words.en.folds import fold_words, say_cloth_step, say_fold, section_name
 from cutting.words.en.formula import formula
@@ -30,6 +31,7 @@ __all__ = [
     "choice_words",
     "cloth_name",
     "cost_formula",
+    "file_words",
     "fold_words",
     "formula",
     "group_name",

@@ -889,6 +889,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{id}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Plan Files
+         * @description Every file that can be made of a plan.
+         */
+        get: operations["shop_api_routers_files_plan_files"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{id}/files/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Plan File
+         * @description The file.
+         */
+        get: operations["shop_api_routers_files_plan_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{id}/files/{name}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Plan File Look
+         * @description How a file looks, how many pages it has, how large it is.
+         */
+        get: operations["shop_api_routers_files_plan_file_look"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{id}/hand": {
         parameters: {
             query?: never;
@@ -2243,6 +2303,18 @@ export interface components {
             keep: boolean;
             /** Text */
             text: string;
+        };
+        /**
+         * FileLookOut
+         * @description How a file looks, small, as SVG; how many pages it has, 0 where it has none; how many bytes it is.
+         */
+        FileLookOut: {
+            /** Pages */
+            pages: number;
+            /** Picture */
+            picture: string;
+            /** Size */
+            size: number;
         };
         /** FileOut */
         FileOut: {
@@ -3631,6 +3703,11 @@ export interface components {
             /** Panel */
             panel: string;
             /**
+             * Seam Widths
+             * @default []
+             */
+            seam_widths: components["schemas"]["SeamWidthOut"][];
+            /**
              * Sewn To
              * @default
              */
@@ -3751,6 +3828,28 @@ export interface components {
             stamp: string;
         };
         /**
+         * PlanFileOut
+         * @description A file that can be made of a plan, and what it is for.
+         */
+        PlanFileOut: {
+            /**
+             * Drawn
+             * @description whether there is a picture of it
+             */
+            drawn: boolean;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Title */
+            title: string;
+            /**
+             * Use
+             * @enum {string}
+             */
+            use: "paper" | "machine" | "program" | "keep";
+        };
+        /**
          * PlanOut
          * @description The file `plavet-plan`, version 1.
          */
@@ -3759,7 +3858,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.14.1
+             * @default 0.15.0
              */
             core: string;
             /** Findings */
@@ -4060,6 +4159,21 @@ export interface components {
             edges: components["schemas"]["SeamEdgeOut"][];
             /** Garment */
             garment: string;
+        };
+        /**
+         * SeamWidthOut
+         * @description How wide a seam is and where that is written on the piece: halfway along a line turned clockwise, in degrees.
+         */
+        SeamWidthOut: {
+            /** Angle */
+            angle: number;
+            /** At */
+            at: [
+                number,
+                number
+            ];
+            /** Mm */
+            mm: number;
         };
         /**
          * SecretOut
@@ -6458,6 +6572,99 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_files_plan_files: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanFileOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_files_plan_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_files_plan_file_look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileLookOut"];
                 };
             };
             /** @description Refused, in words */

@@ -133,6 +133,9 @@ export function Job() {
         <Box padding="8" paddingBottom="0" display="flex" gap="8">
           {stations}
           {CHANGED.includes(station) && <Undo order={id} />}
+          <Way to={`/orders/${id}/files`} minHeight="56px" paddingInline="8">
+            Files
+          </Way>
           <Onward order={id} at={at} pass={pass} />
         </Box>
       ) : (
@@ -162,6 +165,9 @@ export function Job() {
               </Way>
             </chakra.li>
           ))}
+          <chakra.li minHeight="48px" display="flex" alignItems="center">
+            <Way to={`/orders/${id}/files`}>Files</Way>
+          </chakra.li>
         </chakra.ul>
       )}
       {keys && <Keys close={() => setKeys(false)} />}

@@ -20,6 +20,8 @@ const Join = lazy(() => import("../features/login/Join").then((m) => ({ default:
 const Settings = lazy(() => import("../features/settings/Settings").then((m) => ({ default: m.Settings })));
 const CallCard = lazy(() => import("../features/marking/CallCard").then((m) => ({ default: m.CallCard })));
 const Others = lazy(() => import("../features/others/Others").then((m) => ({ default: m.Others })));
+const Files = lazy(() => import("../features/files/Files").then((m) => ({ default: m.Files })));
+const Projector = lazy(() => import("../features/projector/Projector").then((m) => ({ default: m.Projector })));
 const Methods = lazy(() => import("../features/methods/Methods").then((m) => ({ default: m.Methods })));
 const Practice = lazy(() => import("../features/practice/Practice").then((m) => ({ default: m.Practice })));
 const Learners = lazy(() => import("../features/practice/Learners").then((m) => ({ default: m.Learners })));
@@ -45,6 +47,7 @@ const ROOMS: [string, string, ComponentType][] = [
   ["/people/seen", "Who saw what", Seen],
   ["/settings", "Settings", Settings],
   ["/orders/:id/others", "The same for others", Others],
+  ["/orders/:id/files", "Files", Files],
 ];
 
 function Room({ title, page }: { title: string; page: ReactNode }) {
@@ -85,6 +88,7 @@ function Inside() {
       ))}
       <Route path="/orders/:id/card" element={<Card />} />
       <Route path="/orders/:id/calls" element={<CallCard />} />
+      <Route path="/orders/:id/projector" element={<Projector />} />
       <Route path="/orders/:id" element={<ToMeasure />} />
       <Route
         path="/orders/:id/:station"

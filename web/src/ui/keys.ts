@@ -1,7 +1,7 @@
 /** Every key of the product in one table; keys.test.ts finds doubles. */
 import { useEffect, useLayoutEffect, useRef } from "react";
 
-export type Where = "job" | "mark" | "lay" | "methods";
+export type Where = "job" | "mark" | "lay" | "methods" | "projector";
 export type KeyRow = { where: Where; keys: string[]; does: string; words: string };
 
 export const KEYS: KeyRow[] = [
@@ -34,6 +34,19 @@ export const KEYS: KeyRow[] = [
   { where: "lay", keys: ["f"], does: "flip", words: "flip it" },
   { where: "lay", keys: ["k"], does: "pin", words: "pin it, or take the pin out" },
   { where: "lay", keys: ["m"], does: "match", words: "to the next stripe that matches" },
+  { where: "projector", keys: ["ArrowLeft"], does: "left", words: "to the left; with Shift each goes further" },
+  { where: "projector", keys: ["ArrowRight"], does: "right", words: "to the right" },
+  { where: "projector", keys: ["ArrowUp"], does: "up", words: "up" },
+  { where: "projector", keys: ["ArrowDown"], does: "down", words: "down" },
+  { where: "projector", keys: ["r"], does: "turn", words: "turn it a quarter" },
+  { where: "projector", keys: ["f"], does: "flip", words: "flip it" },
+  { where: "projector", keys: ["n"], does: "piece", words: "next piece" },
+  { where: "projector", keys: ["p"], does: "before", words: "the piece before" },
+  { where: "projector", keys: ["l"], does: "lay", words: "one piece, or the whole lay" },
+  { where: "projector", keys: [" ", "PageDown"], does: "call", words: "next call" },
+  { where: "projector", keys: ["PageUp"], does: "callBefore", words: "the call before" },
+  { where: "projector", keys: ["c"], does: "calibrate", words: "calibrate" },
+  { where: "projector", keys: ["b"], does: "bar", words: "hide the buttons, or show them" },
   { where: "methods", keys: [" ", "ArrowRight"], does: "next", words: "next step" },
   { where: "methods", keys: ["Shift+ ", "ArrowLeft"], does: "previous", words: "step back" },
   { where: "methods", keys: ["Home"], does: "first", words: "first step" },
@@ -57,6 +70,7 @@ export const PLACES: [Where, string][] = [
   ["job", "Everywhere in an order"],
   ["mark", "On Mark"],
   ["lay", "On Lay, a piece moved by hand"],
+  ["projector", "On the projector page, from Files"],
 ];
 
 /** What a key does at a place; nothing where it means nothing there. */

@@ -1,0 +1,24 @@
+"""What each file of a plan is, and what one does with it."""
+
+FILES = {
+    "pattern-a4.pdf": ("Pattern on A4", "True size, to be stuck together. The first page is a map with squares to measure."),
+    "pattern-letter.pdf": ("Pattern on Letter", "True size, to be stuck together. The first page is a map with squares to measure."),
+    "pattern-a3.pdf": ("Pattern on A3", "True size, to be stuck together. The first page is a map with squares to measure."),
+    "pattern-a0.pdf": ("Pattern on A0", "True size, for a print shop: sheets of 841 by 1189 mm."),
+    "pattern-roll.pdf": ("Pattern on a roll", "True size in one, for a print shop: paper 36 in wide."),
+    "pieces.hpgl": ("For a pen plotter", "HPGL: each piece after the other, a pen for cut lines, one for sewing lines, one for notches and names."),
+    "pieces.dxf": ("For a cutting machine", "DXF in mm: a block a piece, its lines on numbered layers, curves as splines too."),
+    "pieces-r12.dxf": ("For an older cutting machine", "DXF of release 12, in mm: a block a piece, polylines alone."),
+    "plan.svg": ("Drawing", "SVG in true size: a group a piece, its lines by what they are."),
+    "numbers.csv": ("Numbers of the draft", "A table: every number with its sum, in mm."),
+    "calls.csv": ("Calls", "A table: every call as it is spoken, with its number and its sum."),
+    "ledger.csv": ("Girths all round", "A table: body, ease, seams, darts and what comes out, in mm."),
+    "cut-list.csv": ("Cut list", "A table: every piece, how often, through how many layers, how large."),
+    "notions.csv": ("Notions", "A table: zips, elastic, hooks and tapes, by their length."),
+    "plan.json": ("The whole plan", "JSON as docs/file-formats.md says: all that is known of this plan."),
+}  # fmt: skip
+
+
+def file_words(name: str) -> tuple[str, str]:
+    """What a file is called, and what it is for."""
+    return FILES[name]
