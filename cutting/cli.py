@@ -4,8 +4,10 @@ Exit 0: every draft was made; 2: one was not; 1: our own fault.
 """
 
 import argparse
+import json
 import sys
 from pathlib import Path
+from typing import Any
 
 from cutting.drawing import PAPERS, PaperName
 from cutting.errors import CuttingError, refuse
@@ -28,9 +30,8 @@ def _arguments(words: list[str]) -> argparse.Namespace:
     return parser.parse_args(words)
 
 
-def _made(job: str, by_width: bool) -> Plan:
-    """The plan of a job file, with its table of widths or not. Raises CuttingError, and OSError for the file."""
-    text = sys.stdin.buffer.read() if job == "-" else Path(job).read_bytes()
+def _made(text: bytes, by_width: bool) -> Plan:
+    """The plan of a job's text, with its table of widths or not. Raises CuttingError."""
     asked = read_job_text(text)
     made = plan(asked, by_width)
     if asked.seconds <= 0:
@@ -41,9 +42,9 @@ def _made(job: str, by_width: bool) -> Plan:
     return shortened(made, asked.seconds, asked.seed)
 
 
-def _write(made: Plan, folder: Path, formats: list[str], paper: PaperName, head: str) -> None:
+def _write(made: Plan, folder: Path, formats: list[str], paper: PaperName, head: str, job: Any) -> None:
     folder.mkdir(parents=True, exist_ok=True)
-    drawn = Drawn(to_model(made), ENGLISH, head)
+    drawn = Drawn(to_model(made), ENGLISH, head, job)
     for file in files_of(formats, paper):
         (folder / file.name).write_bytes(file.made(drawn))
 
@@ -81,7 +82,8 @@ def _one(job: str, formats: list[str], asked: argparse.Namespace) -> int:
     several = len(asked.jobs) > 1
     try:
         # Only the plan file has the table of widths, which takes longer than all the rest.
-        made = _made(job, asked.json or (asked.out is not None and "json" in formats))
+        text = sys.stdin.buffer.read() if job == "-" else Path(job).read_bytes()
+        made = _made(text, asked.json or (asked.out is not None and "json" in formats))
     except CuttingError as error:
         _refused(error, job, asked)
         return 2
@@ -89,7 +91,7 @@ def _one(job: str, formats: list[str], asked: argparse.Namespace) -> int:
         print(f"{job}: it cannot be read: {error.strerror} (Check the name and that you may read it.)", file=sys.stderr)
         return 2
     if asked.out:
-        _write(made, _folder(asked.out, job, several), formats, asked.paper, _name(job))
+        _write(made, _folder(asked.out, job, several), formats, asked.paper, _name(job), json.loads(text))
     if several and not asked.json:
         print(f"{job}\n")
     sys.stdout.write(wire_to_json(plan_to_wire(made), None if several else 1) if asked.json else plan_to_text(made))

@@ -2,7 +2,7 @@
 
 import json
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from functools import partial
 from typing import Any, Literal
 
@@ -22,11 +22,12 @@ PICTURE = (180.0, 120.0)
 
 @dataclass(frozen=True)
 class Drawn:
-    """What a file is made of: the plan in words, its drawing, and what is written over each page."""
+    """What a file is made of: the plan in words, what is written over each page, and the job it is the plan of."""
 
     plan: PlanOut
     words: Language
     head: str
+    job: dict[str, Any] = field(default_factory=dict)
 
 
 @dataclass(frozen=True)
@@ -111,6 +112,7 @@ FILES = (
     File("csv", "ledger.csv", "program", CSV, _of_plan(ledger_table)),
     File("csv", "cut-list.csv", "program", CSV, _of_plan(cut_list)),
     File("csv", "notions.csv", "program", CSV, _of_plan(notions_table)),
+    File("job", "job.json", "keep", "application/json", lambda one: wire_to_json(one.job)),
     File("json", "plan.json", "keep", "application/json", _of_plan(as_json)),
 )
 PDF = "pdf"

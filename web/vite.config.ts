@@ -46,7 +46,8 @@ export default defineConfig(({ command }) => ({
   test: {
     environment: "jsdom",
     setupFiles: ["src/test/setup.ts"],
-    testTimeout: 20_000,
+    // How long is waited on a busy machine, not how fast a page is.
+    testTimeout: 90_000,
     // One page's memory and stand-ins are cleared after each test: the files can share an environment.
     pool: "threads",
     isolate: false,

@@ -96,7 +96,7 @@ def tiles(sheet: Sheet, paper: Paper) -> list[Tile]:
 
 
 def matching(shown: list[Tile], paper: Paper) -> tuple[Figure, ...]:
-    """On every edge that two pages share a diamond with its number, half of which is on each; on corners crosses."""
+    """On every strip that two pages both show a diamond, at the same place of the drawing on each."""
     there = {(one.row, one.column) for one in shown}
     across, down = paper.steps
     made = []

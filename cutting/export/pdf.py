@@ -12,7 +12,7 @@ from reportlab.pdfbase import pdfmetrics
 from reportlab.pdfbase.ttfonts import TTFont
 from reportlab.pdfgen.canvas import Canvas
 
-from cutting.drawing import PENS, Figure, Paper, Sheet, Stroke, Text, Tile, matching, page_map, tiles
+from cutting.drawing import PAPERS, PENS, Figure, Paper, Sheet, Stroke, Text, Tile, matching, page_map, tiles
 from cutting.drawing.paper import MARGIN
 from cutting.geometry import ORIGIN, Cubic, Point
 from cutting.words import Language
@@ -27,7 +27,7 @@ SQUARES = ((100.0, "100 mm"), (101.6, "4 in"))
 
 def sheet_to_pdf(sheet: Sheet, paper: Paper, head: str, words: Language) -> bytes:
     """A drawing on pages of paper. Where it needs more than one, the first page is a map of them, with the squares to
-    measure; every page says its row and column, and how many there are.
+    measure, on A4 where the others are larger; every page says its row and column, and how many there are.
     """
     shown = tiles(sheet, paper)
     whole = len(shown) == 1
@@ -36,8 +36,9 @@ def sheet_to_pdf(sheet: Sheet, paper: Paper, head: str, words: Language) -> byte
     pen = _Pen(Canvas(out, invariant=1, pageCompression=1))
     pen.canvas.setTitle(head)
     if not whole:
-        pen.page(paper.width, paper.height)
-        _map(pen, sheet, shown, paper, head, words)
+        page = paper if paper.width < PAPERS["A0"].width else PAPERS["A4"]
+        pen.page(page.width, page.height)
+        _map(pen, sheet, shown, paper, page, head, words)
         pen.end()
     pen.remember((*sheet.figures, *matching(shown, paper)))
     for number, tile in enumerate(shown, 1 + (not whole)):
@@ -47,7 +48,8 @@ def sheet_to_pdf(sheet: Sheet, paper: Paper, head: str, words: Language) -> byte
         pen.canvas.addOutlineEntry(tile.name, tile.name)
         _tile(pen, tile, (paper.across, height - 2 * MARGIN))
         pen.write(Text(tile.name, Point(MARGIN, height - 3), 6), strong=True)
-        pen.write(Text(words.page("paper_page", head=head, n=number, of=count), Point(MARGIN + 16, height - 3), 4))
+        foot = words.page("paper_page", head=head, n=number, of=count)
+        pen.write_within(foot, Point(MARGIN + 16, height - 3), 4, paper.across - 16)
         if whole:
             _squares(pen, Point(MARGIN + 10, height - MARGIN - SQUARES[1][0] - 5), words)
         pen.end()
@@ -98,6 +100,11 @@ class _Pen:
         (self.canvas.drawCentredString if text.middle else self.canvas.drawString)(0, 0, text.text)
         self.canvas.restoreState()
 
+    def write_within(self, text: str, at: Point, height: float, width: float, strong: bool = False) -> None:
+        """A line of text that is no wider: smaller where it has to be."""
+        wide = pdfmetrics.stringWidth(text, STRONG if strong else FONT, height)
+        self.write(Text(text, at, height * min(1.0, width / wide) if wide else height), strong=strong)
+
     def remember(self, figures: Sequence[Figure]) -> None:
         """Figures that are on several pages are in the file once."""
         for number, figure in enumerate(figures):
@@ -139,10 +146,10 @@ def _tile(pen: _Pen, tile: Tile, size: tuple[float, float]) -> None:
     canvas.rect(MARGIN, MARGIN, *size)
 
 
-def _map(pen: _Pen, sheet: Sheet, shown: Sequence[Tile], paper: Paper, head: str, words: Language) -> None:
-    """All pages small, each with its name; how to print; the squares."""
+def _map(pen: _Pen, sheet: Sheet, shown: Sequence[Tile], paper: Paper, page: Paper, head: str, words: Language) -> None:
+    """On a page: all pages of the paper small, each with its name; how to print; the squares."""
     left, top = MARGIN, MARGIN + 8
-    pen.write(Text(head, Point(left, top), 7), strong=True)
+    pen.write_within(head, Point(left, top), 7, page.across, strong=True)
     lines = [
         words.page(code, pages=len(shown)) for code in ("paper_print", "paper_measure", "paper_stick", "paper_match")
     ]
@@ -150,7 +157,7 @@ def _map(pen: _Pen, sheet: Sheet, shown: Sequence[Tile], paper: Paper, head: str
         pen.write(Text(text, Point(left, top + 10 + 6 * line), 4.2))
     _squares(pen, Point(left, top + 36), words)
     above = top + 36 + SQUARES[1][0] + 8
-    small = page_map(sheet, list(shown), paper, paper.across, paper.height - MARGIN - above)
+    small = page_map(sheet, list(shown), paper, page.across, page.height - MARGIN - above)
     pen.canvas.saveState()
     pen.canvas.translate(left, above)
     pen.figures(small.figures)

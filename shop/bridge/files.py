@@ -44,17 +44,17 @@ def file_of(name: str) -> File | None:
     return next((file for file in FILES if file.name == name), None)
 
 
-def made(file: File, plan: dict[str, Any], unit: str, head: str) -> bytes:
+def made(file: File, plan: dict[str, Any], job: dict[str, Any], unit: str, head: str) -> bytes:
     """The file's bytes; `head` is written over each page."""
-    return file.made(_drawn(plan, unit, head))
+    return file.made(_drawn(plan, job, unit, head))
 
 
-def look(file: File, plan: dict[str, Any], unit: str, head: str) -> FileLookOut:
+def look(file: File, plan: dict[str, Any], job: dict[str, Any], unit: str, head: str) -> FileLookOut:
     """Its picture, its pages, its size."""
-    drawn = _drawn(plan, unit, head)
+    drawn = _drawn(plan, job, unit, head)
     picture, pages = file.picture(drawn)
     return FileLookOut(picture=picture, pages=pages, size=len(file.made(drawn)))
 
 
-def _drawn(plan: dict[str, Any], unit: str, head: str) -> Drawn:
-    return Drawn(said_plan(plan, unit), words(), head)
+def _drawn(plan: dict[str, Any], job: dict[str, Any], unit: str, head: str) -> Drawn:
+    return Drawn(said_plan(plan, unit), words(), head, job)

@@ -75,7 +75,7 @@ def tick(
 def _begin(actor: User, order: Order, cut_from: str, plan_run: UUID, stamp: str, waited: bool) -> Chalking:
     """Freeze the plan that the page shows."""
     run = own(PlanRun, actor, plan_run)
-    found, of = best(actor, run), "main" if cut_from == "all" else cut_from
+    found, of = best(actor.workshop, run), "main" if cut_from == "all" else cut_from
     if waited and found.stamp != stamp:
         found = as_it_was(actor, run, stamp) or found
     if run.order_id != order.id or run.job.get("cut_from", "main") != of or found.stamp != stamp:

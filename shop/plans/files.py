@@ -27,13 +27,13 @@ class TooLargeError(ShopError):
 def look(actor: User, plan_run: UUID, name: str) -> files.FileLookOut:
     """How one of the files looks. Raises Http404, TooLargeError, TooOftenError."""
     run, file = _asked(actor, plan_run, name)
-    return files.look(file, best(actor, run).plan, actor.workshop.unit, _head(run))
+    return files.look(file, best(actor.workshop, run).plan, run.job, actor.workshop.unit, _head(run))
 
 
 def made(actor: User, plan_run: UUID, name: str) -> tuple[str, str, bytes]:
     """The file's name, its type and its bytes. The name says the order and nobody's name. Raises as `look` does."""
     run, file = _asked(actor, plan_run, name)
-    data = files.made(file, best(actor, run).plan, actor.workshop.unit, _head(run))
+    data = files.made(file, best(actor.workshop, run).plan, run.job, actor.workshop.unit, _head(run))
     called = slugify(run.order.title)[:40].strip("-")
     return f"{called}-{name}" if called else name, file.media, data
 

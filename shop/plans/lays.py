@@ -39,7 +39,7 @@ def cut_plan(*, actor: User, id: UUID, plan_run: UUID) -> Cut:
     """Take what a plan's lay needs, not rounded up, off the cloth that is kept for its order. Raises ShelfError."""
     allow(actor, "lays")
     run = own(PlanRun, actor, plan_run)
-    needs = best(actor, run).plan["yardage"]
+    needs = best(actor.workshop, run).plan["yardage"]
     if run.job.get("cut_from") == "other":
         raise ShelfError("The cloth of the shelf is the order's main one; this is cut from its other.")
     if needs is None:

@@ -44,7 +44,7 @@ class Best:
         return hashlib.sha256(whole.encode()).hexdigest()[:16]
 
 
-def best(actor: User, run: PlanRun) -> Best:
+def best(workshop: Workshop, run: PlanRun) -> Best:
     """The plan as it is to be cut: as it was last moved by hand, else with the shortest lay of all that were found.
 
     A search that was started after a move by hand counts again: somebody asked for it. A plan of an older form, whose
@@ -52,8 +52,8 @@ def best(actor: User, run: PlanRun) -> Best:
     """
     own = run.plan if can_be_said(run.plan) else make_plan(run.job)
     lay_mm = own["lay"]["length_mm"] if own["lay"] else None
-    lay_run = _chosen(actor.workshop, {run.id: Chosen(None, lay_mm, None, [])})[run.id].lay_run
-    return Best(own if lay_run is None else LayRun.of(actor.workshop).get(pk=lay_run).plan or {}, lay_run)
+    lay_run = _chosen(workshop, {run.id: Chosen(None, lay_mm, None, [])})[run.id].lay_run
+    return Best(own if lay_run is None else LayRun.of(workshop).get(pk=lay_run).plan or {}, lay_run)
 
 
 LOOKED_AT = 50

@@ -44,7 +44,7 @@ def _plan(actor: User, run: PlanRun, stamp: str) -> dict[str, Any]:
     chalking = Chalking.of(actor.workshop).filter(plan_run=run, stamp=stamp).order_by("-created_at").first()
     if chalking is not None:
         return chalked_plan(chalking)
-    found = best(actor, run)
+    found = best(actor.workshop, run)
     if found.stamp != stamp:
         raise MovedError("The lay changed since this page was read. Here it is anew.")
     return found.plan

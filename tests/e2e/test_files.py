@@ -7,6 +7,7 @@ from pathlib import Path
 import numpy as np
 from PIL import Image
 from playwright.sync_api import Page, expect
+from zxingcpp import read_barcodes
 
 SQUARE = np.array([(0, 0), (254, 0), (254, 254), (0, 254)], float)
 
@@ -23,7 +24,33 @@ def test_a_pattern_is_fetched_and_a_card_opened(inside: Page):
     assert Path(coming.value.path()).read_bytes().startswith(b"%PDF")
     with page.context.expect_page() as opened:
         page.get_by_role("link", name="Open the card").first.click()
-    expect(opened.value.get_by_role("heading", name="calls")).to_be_visible()
+    card = opened.value
+    expect(card.get_by_role("heading", name="calls")).to_be_visible()
+    # A telephone reads the code of the second piece as the address of its first call.
+    code = card.get_by_alt_text(re.compile("^Opens call")).nth(1)
+    code.scroll_into_view_if_needed()
+    (read,) = read_barcodes(Image.open(BytesIO(code.screenshot())).resize((264, 264)))
+    first = int(re.search(r"\d+", code.get_attribute("alt"))[0])
+    assert re.fullmatch(rf"{re.escape(card.url.partition('/orders/')[0])}/orders/[^/]+/mark\?call={first}", read.text)
+    page.goto(read.text)
+    expect(page.locator(f"[data-call-n='{first}']")).to_be_visible()
+
+
+def test_a_link_opens_the_plan_for_somebody_without_an_account(inside: Page, browser):
+    page = inside
+    page.get_by_role("link", name="Mark").first.click()
+    page.get_by_role("link", name="Files").click()
+    page.get_by_role("button", name="Make a link").click()
+    address = page.get_by_label(re.compile("^Until")).input_value()
+    elsewhere = browser.new_context(viewport={"width": 390, "height": 844})
+    theirs = elsewhere.new_page()
+    theirs.goto(address)
+    expect(theirs.get_by_role("heading", name="Choir, concert palazzo")).to_be_visible()
+    expect(theirs.get_by_role("img", name="Front, drawn")).to_be_visible()
+    expect(theirs.get_by_text("Marit Sol")).to_have_count(0)
+    theirs.goto(address[:-2])
+    expect(theirs.get_by_text("This link has ended, or was never one")).to_be_visible()
+    elsewhere.close()
 
 
 def thrown(corners):

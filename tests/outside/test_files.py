@@ -14,12 +14,13 @@ import pytest
 from shapely import affinity
 from shapely.geometry import LineString, Polygon
 from svgelements import SVG
-from svgelements import Path as Drawn
+from svgelements import Path as DrawnPath
 
-from cutting.files import FILES
+from cutting.files import FILES, Drawn
 from cutting.formats import read_job
 from cutting.formats.plan_v1 import to_model
 from cutting.plan import plan
+from cutting.words import ENGLISH
 from tests.jobs import MARIT, file_of
 
 SUIT = json.loads((Path(__file__).parents[2] / "demo/jobs/crew-jumpsuit.json").read_text())
@@ -142,6 +143,18 @@ def has_ink(dark, x, y, dots):
     return 0 <= k < width and 0 <= m < height and bool(dark[max(0, m - 2) : m + 3, max(0, k - 2) : k + 3].any())
 
 
+def test_a_long_title_stays_on_its_page(palazzo):
+    """Of an order with 120 wide letters, in several scripts."""
+    drawn = Drawn(to_model(palazzo), ENGLISH, "Ólafía Ждан Σοφία: " + "W" * 120)
+    for name in ("pattern-a4.pdf", "pattern-roll.pdf"):
+        data = next(file for file in FILES if file.name == name).made(drawn)
+        with pdfplumber.open(BytesIO(data)) as read:
+            for page in (read.pages[0], read.pages[-1]):
+                titles = [one for one in page.chars if one["text"] == "W"]
+                assert len(titles) >= 120
+                assert max(one["x1"] for one in titles) <= float(page.width) - MARGIN / POINT + 1
+
+
 def test_the_squares_are_as_long_as_they_say(palazzo):
     first = next(pages(file_of(palazzo, "pattern-a4.pdf")))
     rects = first[3].rects
@@ -154,7 +167,7 @@ def test_large_paper_takes_it_whole_and_a_map_names_every_page(jumpsuit):
     for name, width in (("pattern-roll.pdf", 914.4), ("pattern-a0.pdf", 841)):
         data = file_of(jumpsuit, name)
         read = pypdf.PdfReader(BytesIO(data))
-        assert float(read.pages[0].mediabox.width) * POINT == pytest.approx(width, abs=0.01)
+        assert float(read.pages[-1].mediabox.width) * POINT == pytest.approx(width, abs=0.01)
         assert len(read.pages) <= 4
     data = file_of(jumpsuit, "pattern-a4.pdf")
     small, names = list(pages(data)), ["".join(one) for one in names_of(data)]
@@ -215,7 +228,7 @@ def test_a_plotters_pen_goes_round_every_outline(jumpsuit):
 
 def test_svg_is_read_by_another_library(jumpsuit):
     drawing = SVG.parse(BytesIO(file_of(jumpsuit, "plan.svg")), ppi=25.4)
-    shapes = {one.id: one for one in drawing.elements() if isinstance(one, Drawn) and one.id}
+    shapes = {one.id: one for one in drawing.elements() if isinstance(one, DrawnPath) and one.id}
     for piece, outline in outlines(jumpsuit).items():
         points = [shapes[f"{piece}.cut"].point(t) for t in np.linspace(0, 1, 4000)]
         there = cornered(Polygon([(p.x, p.y) for p in points]))

@@ -73,6 +73,7 @@ def bodies_for(owner, order):
         ("PUT", f"/people/{User.objects.get(username='ebba').id}"): {"role": "owner"},
         ("PUT", f"/plans/{plan}/cut"): {"id": str(uuid4())},
         ("PUT", f"/plans/{plan}/hand"): {"id": str(uuid4()), "placements": made["plan"]["lay"]["placements"]},
+        ("POST", f"/plans/{plan}/link"): {"days": 7},
         ("POST", f"/plans/{plan}/number"): {"key": "trousers.crotch_depth", "typed": "11"},
         ("PUT", f"/readings/{uuid4()}"): {"sheet": ids["sheet"], "key": "hip", "typed": "41"},
         ("POST", "/session"): {"user_name": "ebba", "password": "wrong one"},

@@ -1,12 +1,19 @@
 """Files of an order over the API: every one is there, named so that nobody's name leaves, and only for its workshop."""
 
+import json
 import re
+from datetime import timedelta
 
 import pytest
+from django.utils import timezone
 
 from cutting.files import FILES
+from cutting.formats import plan_to_wire, read_job
+from cutting.plan import plan
 from shop.accounts.models import User
 from shop.clients.models import Seen
+from shop.plans.models import PlanRun
+from tests.shop.conftest import Caller
 
 BEGINS = {"pdf": b"%PDF-", "dxf": b"  0\n", "hpgl": b"IN;", "svg": b"<svg ", "csv": b"", "json": b"{"}
 
@@ -62,3 +69,36 @@ def test_who_fetches_a_clients_file_is_noted(owner, order, run):
         Seen.of(here).all().delete()
         assert owner.http.get(f"/api/plans/{run}/files/{path}").status_code == 200
         assert [(str(one.client_id), one.what) for one in Seen.of(here)] == [(order["client"]["id"], "measures")]
+
+
+def test_a_link_shows_the_plan_without_a_name_until_it_ends(owner, order, run, monkeypatch):
+    status, made = owner("POST", f"/plans/{run}/link", {"days": 7})
+    assert status == 200, made
+    token = made["address"].rpartition("/")[2]
+    nobody = Caller(None)
+    status, shown = nobody("GET", f"/look/{token}")
+    assert (status, shown["title"]) == (200, order["title"])
+    assert [mark["say"] for mark in shown["plan"]["marks"]]
+    assert order["client"]["name"] not in json.dumps(shown)
+    assert PlanRun.of(User.objects.get(username="ebba").workshop).get(pk=run).held, "it is not forgotten meanwhile"
+    for wrong in (token[:-1] + ("a" if token[-1] != "a" else "b"), token[:20], "x", f"{token}x"):
+        assert nobody("GET", f"/look/{wrong}")[0] == 404
+    later = timezone.now() + timedelta(days=7, minutes=1)
+    monkeypatch.setattr(timezone, "now", lambda: later)
+    assert nobody("GET", f"/look/{token}")[0] == 404
+
+
+def test_a_link_is_made_by_who_may_and_for_so_many_days(owner, stranger, run):
+    for days in (0, 31, -1):
+        assert owner("POST", f"/plans/{run}/link", {"days": days})[0] == 422
+    assert stranger("POST", f"/plans/{run}/link", {"days": 7})[0] == 404
+    User.objects.filter(username="ebba").update(role="sewer")
+    assert owner("POST", f"/plans/{run}/link", {"days": 7})[0] == 403
+
+
+def test_the_job_of_a_plan_makes_the_same_plan_again(owner, run):
+    job = json.loads(owner.http.get(f"/api/plans/{run}/files/job.json").content)
+    stored = json.loads(owner.http.get(f"/api/plans/{run}/files/plan.json").content)
+    again = plan_to_wire(plan(read_job(job), by_width=False))
+    for key in ("numbers", "marks", "ledger"):
+        assert json.loads(json.dumps(again[key])) == stored[key], key

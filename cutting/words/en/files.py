@@ -15,6 +15,7 @@ FILES = {
     "ledger.csv": ("Girths all round", "A table: body, ease, seams, darts and what comes out, in mm."),
     "cut-list.csv": ("Cut list", "A table: every piece, how often, through how many layers, how large."),
     "notions.csv": ("Notions", "A table: zips, elastic, hooks and tapes, by their length."),
+    "job.json": ("The job", "JSON: the measures, the cloth and every choice, from which the same plan is made again."),
     "plan.json": ("The whole plan", "JSON as docs/file-formats.md says: all that is known of this plan."),
 }  # fmt: skip
 

@@ -336,7 +336,7 @@ def plan(
         made = plan_together(actor=actor, order=row) if cloth == "all" else plan_order(
             actor=actor, order=row, cut_from=cloth
         )  # fmt: skip
-        run, found = made, best(actor, made)
+        run, found = made, best(actor.workshop, made)
         plan, stamp, told = found.plan, found.stamp, []
     others = list(queries.bench(actor).filter(pk__in=run.others)) if run.others else []
     names = {"": row.client.name} | {outfit_id(one): one.client.name for one in others} if cloth == "all" else {}
@@ -348,7 +348,7 @@ def plan(
 def plan_answer(request: HttpRequest, run: PlanRun) -> PlanAnswer:
     """A stored plan with its best lay, in words."""
     actor = person(request)
-    found = best(actor, run)
+    found = best(actor.workshop, run)
     said = said_plan(found.plan, actor.workshop.unit)
     return PlanAnswer(id=run.id, stamp=found.stamp, plan=said, **_search(actor, run))
 

@@ -1,6 +1,7 @@
-/** The files of a plan: what there is, and how each looks. */
-import { useQuery } from "@tanstack/react-query";
+/** The files of a plan: what there is, and how each looks; a link to the plan, and what it shows. */
+import { useMutation, useQuery } from "@tanstack/react-query";
 import { answered, server } from "./client";
+import type { Plan } from "./plans";
 import type { components } from "./schema.gen";
 
 type Schemas = components["schemas"];
@@ -25,3 +26,30 @@ export const useLook = (plan: string, name: string, stamp: string) =>
 
 /** Where a file is fetched. */
 export const fileAt = (plan: string, name: string) => `/api/plans/${plan}/files/${name}`;
+
+/** A link by which anybody can look at the plan for a week. */
+export const usePlanLink = (plan: string) =>
+  useMutation({
+    mutationFn: () =>
+      answered(server.POST("/api/plans/{id}/link", { params: { path: { id: plan } }, body: { days: 7 } })),
+  });
+
+/** The plan that a link shows, to somebody without an account. */
+export const useLookedAt = (token: string) =>
+  useQuery({
+    queryKey: ["looked at", token],
+    staleTime: Infinity,
+    queryFn: async () => {
+      const found = await answered(server.GET("/api/look/{token}", { params: { path: { token } } }));
+      return { ...found, plan: found.plan as unknown as Plan };
+    },
+  });
+
+/** What a telephone reads from the card as the address of a call. */
+export const useCallCode = (order: string, call: number, cloth: string) =>
+  useQuery({
+    queryKey: ["code", order, call, cloth],
+    staleTime: Infinity,
+    queryFn: () =>
+      answered(server.GET("/api/orders/{id}/code", { params: { path: { id: order }, query: { call, cloth } } })),
+  });

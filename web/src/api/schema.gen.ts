@@ -547,6 +547,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/look/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Look At
+         * @description The plan that a link shows.
+         */
+        get: operations["shop_api_routers_files_look_at"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders": {
         parameters: {
             query?: never;
@@ -618,6 +638,26 @@ export interface paths {
          * @description How far a cloth of an order is chalked, and by which plan. It says nothing of a body, and is asked often.
          */
         get: operations["shop_api_routers_chalk_chalk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Call Code
+         * @description For the card: what opens a call of the order on Mark.
+         */
+        get: operations["shop_api_routers_files_call_code"];
         put?: never;
         post?: never;
         delete?: never;
@@ -963,6 +1003,26 @@ export interface paths {
          */
         put: operations["shop_api_routers_lays_by_hand"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{id}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Link
+         * @description A link by which anybody can look at the plan until it ends, without the client's name.
+         */
+        post: operations["shop_api_routers_files_make_link"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2110,6 +2170,16 @@ export interface components {
             /** Code */
             code: string;
         };
+        /**
+         * CodeOut
+         * @description A picture that a telephone reads as the address of a call on Mark.
+         */
+        CodeOut: {
+            /** Address */
+            address: string;
+            /** Picture */
+            picture: string;
+        };
         /** CodesOut */
         CodesOut: {
             /** Codes */
@@ -2990,6 +3060,24 @@ export interface components {
             user_name: string;
         };
         /**
+         * LookedAtOut
+         * @description What a link shows to somebody without an account: nobody's name is in it.
+         */
+        LookedAtOut: {
+            /** Heading */
+            heading: string;
+            plan: components["schemas"]["PlanOut"];
+            /** Title */
+            title: string;
+            /**
+             * Until
+             * Format: date-time
+             */
+            until: string;
+            /** Workshop */
+            workshop: string;
+        };
+        /**
          * MarkOut
          * @description A call. `by_hand` where its number can be worked out from the measures alone.
          */
@@ -3848,6 +3936,24 @@ export interface components {
              * @enum {string}
              */
             use: "paper" | "machine" | "program" | "keep";
+        };
+        /** PlanLinkIn */
+        PlanLinkIn: {
+            /**
+             * Days
+             * @default 7
+             */
+            days: number;
+        };
+        /** PlanLinkOut */
+        PlanLinkOut: {
+            /** Address */
+            address: string;
+            /**
+             * Until
+             * Format: date-time
+             */
+            until: string;
         };
         /**
          * PlanOut
@@ -5979,6 +6085,37 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_files_look_at: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookedAtOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_orders_bench: {
         parameters: {
             query?: {
@@ -6132,6 +6269,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChalkAnswer"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_files_call_code: {
+        parameters: {
+            query?: {
+                call?: number;
+                cloth?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CodeOut"];
                 };
             };
             /** @description Refused, in words */
@@ -6700,6 +6871,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_files_make_link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanLinkIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanLinkOut"];
                 };
             };
             /** @description Refused, in words */

@@ -16,6 +16,7 @@ const ClientCard = lazy(() => import("../features/clients/ClientCard").then((m) 
 const Card = lazy(() => import("../features/measuring/Card").then((m) => ({ default: m.Card })));
 const People = lazy(() => import("../features/people/People").then((m) => ({ default: m.People })));
 const Seen = lazy(() => import("../features/people/Seen").then((m) => ({ default: m.Seen })));
+const LookedAt = lazy(() => import("../features/marking/LookedAt").then((m) => ({ default: m.LookedAt })));
 const Join = lazy(() => import("../features/login/Join").then((m) => ({ default: m.Join })));
 const Settings = lazy(() => import("../features/settings/Settings").then((m) => ({ default: m.Settings })));
 const CallCard = lazy(() => import("../features/marking/CallCard").then((m) => ({ default: m.CallCard })));
@@ -62,6 +63,7 @@ export function Routes() {
       <Suspense fallback={null}>
         <Paths>
           <Route path="/join/:token" element={<Join />} />
+          <Route path="/look/:token" element={<LookedAt />} />
           <Route path="*" element={<Inside />} />
         </Paths>
       </Suspense>

@@ -2,11 +2,15 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { useParams, useSearchParams } from "react-router";
 import { inWords } from "../../api/client";
-import { fileAt, type PlanFile, useFiles, useLook } from "../../api/files";
+import { fileAt, type PlanFile, useFiles, useLook, usePlanLink } from "../../api/files";
 import { useOrder } from "../../api/orders";
 import { type Cut, usePlan } from "../../api/plans";
+import { useMay } from "../../api/session";
 import { Chips } from "../../ui/chips";
+import { moment } from "../../ui/day";
+import { field } from "../../ui/field";
 import { Unworkable } from "../../ui/findings";
+import { Press } from "../../ui/press";
 import { Taped } from "../../ui/taped";
 import { useTitle } from "../../ui/title";
 import { Unseen } from "../../ui/unseen";
@@ -25,6 +29,7 @@ export function Files() {
   const { id = "" } = useParams();
   const [query, ask] = useSearchParams();
   const order = useOrder(id);
+  const may = useMay();
   const cut: Cut = query.get("cloth") === "other" && order.data?.other_cloth ? "other" : "main";
   const plan = usePlan(id, cut, "", "", true);
   const files = useFiles(plan.data?.id ?? "");
@@ -75,6 +80,7 @@ export function Files() {
       {plan.error && <Unworkable error={plan.error} order={id} />}
       {files.error && <Says tone="wrong">{inWords(files.error)}</Says>}
       {!plan.error && !files.data && !files.error && <p>Drafting…</p>}
+      {plan.data && may("orders") && <LetLook plan={plan.data.id} />}
       {plan.data &&
         USES.map(({ use, title }) => {
           const own = files.data?.filter((file) => file.use === use) ?? [];
@@ -89,6 +95,36 @@ export function Files() {
           );
         })}
     </Box>
+  );
+}
+
+/** A link for who sews at home, or for the client: it ends by itself. */
+function LetLook({ plan }: { plan: string }) {
+  const link = usePlanLink(plan);
+  return (
+    <Group title="Let somebody look at it">
+      <Told
+        title="A link to the plan"
+        says="For a sewer at home, or the client: the pieces and every call, without an account and without a name. It ends after 7 days."
+      >
+        {link.data ? (
+          <chakra.label display="grid" gap="4" fontWeight={600}>
+            Until {moment(link.data.until)}
+            <chakra.input
+              {...field}
+              readOnly
+              value={link.data.address}
+              onFocus={(event) => event.currentTarget.select()}
+            />
+          </chakra.label>
+        ) : (
+          <Press disabled={link.isPending} onClick={() => link.mutate()}>
+            Make a link
+          </Press>
+        )}
+        {link.error && <Says tone="wrong">{inWords(link.error)}</Says>}
+      </Told>
+    </Group>
   );
 }
 

@@ -3,18 +3,17 @@ import type { ReactNode } from "react";
 import { useParams, useSearchParams } from "react-router";
 import { useOrder } from "../../api/orders";
 import { useChalk } from "../../api/chalk";
+import { useCallCode } from "../../api/files";
 import { type Cut, type Mark, type Plan, usePlan } from "../../api/plans";
-import { pieceName } from "../../drawing/names";
 import type { Unit } from "../../lengths/units";
 import { day } from "../../ui/day";
-import { Length } from "../../ui/length";
 import { Unworkable } from "../../ui/findings";
 import { Paper, PaperHeading } from "../../ui/paper";
 import { useTitle } from "../../ui/title";
-import { Prepare, under } from "./Section";
+import { byPiece, CallTable, CutList } from "./CallTable";
+import { Prepare } from "./Section";
 import { Table } from "./Table";
 import { words } from "./words";
-import { Taped } from "../../ui/taped";
 
 /** Every call for the printer, piece by piece: a tick for the chalk, the number large, where the tape is, its sum. */
 export function CallCard() {
@@ -36,12 +35,7 @@ export function CallCard() {
   if (!order.data || !answer.data) return <Box padding="24">{order.error?.message ?? "One moment…"}</Box>;
   const { plan } = answer.data;
   const unit = plan.unit as Unit;
-  const groups: Mark[][] = [];
-  for (const mark of plan.marks) {
-    const last = groups.at(-1)?.[0];
-    if (last && last.garment === mark.garment && last.panel === mark.panel) groups.at(-1)!.push(mark);
-    else groups.push([mark]);
-  }
+  const groups = byPiece(plan.marks);
   const sectionOf = (mark: Mark | undefined) =>
     mark?.placing == null ? undefined : plan.lay!.sections[plan.lay!.placements[mark.placing]!.section];
   return (
@@ -62,65 +56,28 @@ export function CallCard() {
             )
           );
         })}
-        <chakra.ul listStyleType="none" marginTop="8" css={{ columns: 2 }}>
-          {plan.pieces.map((piece) => (
-            <li key={piece.id}>
-              <b>{pieceName(plan, piece)}</b>, cut {piece.count}
-              {piece.on_fold ? " on the fold" : piece.pair ? ", left and right" : ""}
-            </li>
-          ))}
-        </chakra.ul>
+        <CutList plan={plan} />
         {groups.map((marks, k) => [
           sectionOf(marks[0]) && sectionOf(marks[0]) !== sectionOf(groups[k - 1]?.[0]) && (
             <FoldSo key={`fold${k}`} section={sectionOf(marks[0])!} anew={k > 0} />
           ),
-          <chakra.table key={marks[0]!.n} width="100%" marginTop="12" css={{ "& tr": { breakInside: "avoid" } }}>
-            <chakra.caption textAlign="left" fontWeight={600} fontSize="17px">
-              {pieceName(plan, marks[0]!)}
-            </chakra.caption>
-            <tbody>
-              {marks.map((mark) => (
-                <chakra.tr key={mark.n} borderBottom="1px solid #999" verticalAlign="top">
-                  <chakra.td width="54px">
-                    <chakra.span
-                      display="inline-block"
-                      width="12px"
-                      height="12px"
-                      border="1px solid black"
-                      background={ticked.has(mark.n) ? "black" : undefined}
-                      marginRight="8"
-                    />
-                    {mark.n}
-                  </chakra.td>
-                  <chakra.th scope="row" textAlign="left" fontWeight={600} width="30%">
-                    {mark.name}
-                  </chakra.th>
-                  <chakra.td textAlign="right" fontWeight={600} fontSize="20px" whiteSpace="nowrap" paddingInline="12">
-                    {mark.shown && <Length mm={mark.reads_mm} unit={unit} />}
-                  </chakra.td>
-                  <chakra.td fontSize="14px">
-                    {mark.from && `from ${mark.from}, `}
-                    {mark.along}
-                    <br />
-                    <Taped>{mark.formula}</Taped>
-                    {mark.waits && <Warning>{words.waits}</Warning>}
-                    {under(plan, mark.n) && <Warning>{words.under}</Warning>}
-                  </chakra.td>
-                </chakra.tr>
-              ))}
-            </tbody>
-          </chakra.table>,
+          <CallTable
+            key={marks[0]!.n}
+            {...{ plan, marks, unit, ticked }}
+            code={<Code order={id} call={marks[0]!.n} cloth={cut} />}
+          />,
         ])}
       </OnEachPage>
     </Paper>
   );
 }
 
-const Warning = ({ children }: { children: string }) => (
-  <chakra.b display="block" fontSize="14px">
-    {children}
-  </chakra.b>
-);
+/** Read by a telephone, it opens Mark at the first call of a piece. */
+function Code({ order, call, cloth }: { order: string; call: number; cloth: Cut }) {
+  const code = useCallCode(order, call, cloth).data;
+  if (!code) return null;
+  return <img src={code.picture} alt={`Opens call ${call} on Mark`} width="66" height="66" />;
+}
 
 /** The drawing of the card: the whole cloth, no tape in hand. */
 const STILL = { zoom: 1, upright: false, whole: true, still: true, control: null };
