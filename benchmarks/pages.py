@@ -6,7 +6,7 @@ import brotli
 from playwright.sync_api import Page, sync_playwright
 
 from demo import people
-from setup.__main__ import serve
+from setup.__main__ import PYTHON, environment, must, serve
 from setup.browser import start_browser
 from setup.places import ROOT
 
@@ -26,7 +26,7 @@ KEY = """async () => {
 }"""
 CHOICE = """async (wanted) => {
   const radio = [...document.querySelectorAll('input[type=radio]')].find(
-    (one) => one.closest('label')?.textContent.trim().startsWith(wanted));
+    (one) => !one.checked && wanted.some((name) => one.closest('label')?.textContent.trim().startsWith(name)));
   const drawing = () => document.querySelector('[aria-label^="Draft of the"]')?.innerHTML;
   const was = drawing();
   const start = performance.now();
@@ -37,6 +37,8 @@ CHOICE = """async (wanted) => {
   };
   return [await until(() => radio.checked), await until(() => drawing() !== was)];
 }"""
+
+FORGET = "from shop.plans.models import PlanRun; PlanRun._base_manager.filter(held=False).delete()"
 
 LONG = """window.longest = 0;
 new PerformanceObserver((list) => {
@@ -83,7 +85,9 @@ def page_times() -> Iterator[tuple[str, float, str, float | None]]:
         cold.goto(mark.replace("/mark", "/design"))
         cold.get_by_label("Draft of the").wait_for()
         cold.wait_for_timeout(1500)
-        chosen, drawn = cold.evaluate(CHOICE, "Boot cut")
+        # What was planned before in this workshop is forgotten: the choice asks for a plan of its own.
+        must([PYTHON, "manage.py", "shell", "--verbosity", "0", "-c", FORGET], environment())
+        chosen, drawn = cold.evaluate(CHOICE, ["Boot cut", "Palazzo"])
         yield "a choice on Design shows as chosen", float(chosen), "ms", 100
         yield "and is drawn", float(drawn), "ms", 300
         slow = context.new_cdp_session(cold)

@@ -12,7 +12,7 @@ from typing import Any
 from cutting.drawing import PAPERS, PaperName
 from cutting.errors import CuttingError, refuse
 from cutting.export.text import plan_to_text
-from cutting.files import FORMATS, Drawn, files_of, wire_to_json
+from cutting.files import FORMATS, Source, files_of, wire_to_json
 from cutting.formats import plan_to_wire, problems_to_wire, read_job_text
 from cutting.formats.plan_v1 import to_model
 from cutting.plan import Plan, plan
@@ -44,9 +44,9 @@ def _made(text: bytes, by_width: bool) -> Plan:
 
 def _write(made: Plan, folder: Path, formats: list[str], paper: PaperName, head: str, job: Any) -> None:
     folder.mkdir(parents=True, exist_ok=True)
-    drawn = Drawn(to_model(made), ENGLISH, head, job)
+    source = Source(to_model(made), ENGLISH, head, job, "Letter" if paper == "Letter" else "A4")
     for file in files_of(formats, paper):
-        (folder / file.name).write_bytes(file.made(drawn))
+        (folder / file.name).write_bytes(file.made(source))
 
 
 def _formats(asked: str) -> list[str]:

@@ -185,6 +185,12 @@ def tape(arguments: list[str]) -> int:
     return main(arguments, f"http://127.0.0.1:{port}")
 
 
+def plotter(arguments: list[str]) -> int:
+    from demo.plotter import main
+
+    return main(arguments, VAR / "plotter")
+
+
 def command(name: str) -> Callable[[list[str]], int]:
     """A command of the shop that answers a link, with the address of the workshop that is open here."""
 
@@ -219,7 +225,7 @@ def lock(_: list[str]) -> int:
 
 VERBS: dict[str, Callable[[list[str]], int]] = {
     "demo": demo, "stop": stop, "test": test, "lint": lint, "shots": shots, "benchmark": benchmark, "lock": lock,
-    "tape": tape, "new-workshop": command("new_workshop"), "owner-link": command("owner_link"),
+    "tape": tape, "plotter": plotter, "new-workshop": command("new_workshop"), "owner-link": command("owner_link"),
 }  # fmt: skip
 
 if __name__ == "__main__":

@@ -4,7 +4,7 @@ import json
 from copy import deepcopy
 from pathlib import Path
 
-from cutting.files import FILES, Drawn
+from cutting.files import FILES, Source
 from cutting.formats import read_job
 from cutting.formats.plan_v1 import to_model
 from cutting.kinds import KINDS
@@ -37,7 +37,7 @@ def planned(*arguments, **choices) -> Plan:
 def file_of(made: Plan, name: str) -> bytes:
     """One of the plan's files, by its name."""
     file = next(one for one in FILES if one.name == name)
-    return file.made(Drawn(to_model(made), ENGLISH, "Choir, concert palazzo"))
+    return file.made(Source(to_model(made), ENGLISH, "Choir, concert palazzo"))
 
 
 def parts_of(**choices):

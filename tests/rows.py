@@ -1,6 +1,7 @@
 """The rows of the whole database, kept and put back: quicker than emptying it and loading the demo again."""
 
 from django.db import connection, transaction
+from psycopg.sql import SQL, Identifier
 
 KEPT = {"django_migrations"}
 MADE = {"procrastinate_events"}
@@ -17,7 +18,7 @@ class Rows:
 
     @staticmethod
     def _read(table: str) -> bytes:
-        with connection.cursor() as cursor, cursor.copy(f"copy {table} to stdout") as rows:
+        with connection.cursor() as cursor, cursor.copy(SQL("copy {} to stdout").format(Identifier(table))) as rows:
             return b"".join(bytes(part) for part in rows)
 
     @transaction.atomic
@@ -27,7 +28,7 @@ class Rows:
         with connection.cursor() as cursor:
             cursor.execute("set constraints all deferred")
             for table in self.tables:
-                cursor.execute(f"delete from {table}")  # noqa: S608 - the tables' own names
+                cursor.execute(SQL("delete from {}").format(Identifier(table)))
             for table in [name for name in self.tables if name not in MADE]:
-                with cursor.copy(f"copy {table} from stdin") as into:
+                with cursor.copy(SQL("copy {} from stdin").format(Identifier(table))) as into:
                     into.write(self.tables[table])

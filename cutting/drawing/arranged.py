@@ -1,10 +1,12 @@
 """Pieces on paper: in a row, or in rows on as few pages as are found."""
 
 from collections.abc import Sequence
+from dataclasses import replace
 from math import ceil
 
-from cutting.drawing.paper import OVERLAP, Paper, tiles
+from cutting.drawing.paper import OVERLAP, Pages, Paper, on_pages
 from cutting.drawing.sheet import Figure, Sheet
+from cutting.geometry import Point, least_box
 
 GAP = 8.0
 """Between two pieces, and between a piece and the edge of the paper, mm."""
@@ -21,13 +23,14 @@ def in_a_row(name: str, figures: Sequence[Figure], gap: float = 20.0) -> Sheet:
     return Sheet(name, left, max((one.height for one in figures), default=0.0) + 2 * gap, tuple(moved))
 
 
-def pattern_sheet(figures: Sequence[Figure], paper: Paper) -> Sheet:
+def pattern_pages(figures: Sequence[Figure], paper: Paper) -> Pages:
     """Every piece once, in true size, in rows: on the width of so many pages beside each other that they are fewest."""
     least = max((figure.width for figure in figures), default=0.0) + 2 * GAP
     step, _ = paper.steps
     first = max(1, ceil((least - OVERLAP) / step))
     widths = [columns * step + OVERLAP for columns in range(first, first + (1 if paper.name == "roll" else MOST))]
-    return min((_in_rows(figures, width) for width in widths), key=lambda one: (len(tiles(one, paper)), one.width))
+    tried = (on_pages(_in_rows(figures, width), paper) for width in widths)
+    return min(tried, key=lambda one: (len(one.tiles), one.sheet.width))
 
 
 def _in_rows(figures: Sequence[Figure], width: float) -> Sheet:
@@ -41,3 +44,12 @@ def _in_rows(figures: Sequence[Figure], width: float) -> Sheet:
         left += figure.width + GAP
         deep = max(deep, figure.height)
     return Sheet("pattern", width, top + deep + GAP, tuple(moved))
+
+
+def around(name: str, figures: Sequence[Figure], gap: float = GAP) -> Sheet:
+    """A sheet just so large that figures have room on it where they are, and `gap` mm beside them."""
+    boxes = [least_box([at for stroke in one.strokes for at in stroke.path.flat(0.1)]) for one in figures]
+    left, top = min(box[0] for box in boxes) - gap, min(box[1] for box in boxes) - gap
+    right, low = max(box[2] for box in boxes) + gap, max(box[3] for box in boxes) + gap
+    moved = tuple(replace(one, at=one.at.plus(Point(-left, -top))) for one in figures)
+    return Sheet(name, right - left, low - top, moved)

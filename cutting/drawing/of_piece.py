@@ -15,7 +15,7 @@ HEAD = (4.0, 8.0)
 NEAR = 1e-6
 SEAM_HEIGHT, INSIDE = 5.0, 4.0
 """How high a seam's width is written, and how far inside the sewing line, mm."""
-SHORT = 40.0
+SHORT = 50.0
 """On an edge that is shorter, in mm, it is not written."""
 
 

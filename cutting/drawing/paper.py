@@ -10,8 +10,8 @@ from shapely import box, intersects, prepare
 from shapely.geometry import Polygon
 
 from cutting.drawing.of_piece import polyline
-from cutting.drawing.sheet import PAGES, Figure, Sheet, Stroke, Text
-from cutting.geometry import Line, Path, Point
+from cutting.drawing.sheet import Figure, Sheet, Stroke, Text
+from cutting.geometry import Point
 
 PaperName = Literal["A4", "Letter", "A3", "A0", "roll"]
 MARGIN = 10.0
@@ -78,8 +78,27 @@ class Tile:
         return f"{letters}{self.column + 1}"
 
 
-def tiles(sheet: Sheet, paper: Paper) -> list[Tile]:
-    """The pages of a drawing, row by row, without those on which nothing is."""
+@dataclass(frozen=True)
+class Pages:
+    """A drawing on pages of paper: row by row those on which something is."""
+
+    sheet: Sheet
+    paper: Paper
+    tiles: tuple[Tile, ...]
+
+    @property
+    def whole(self) -> bool:
+        """Whether it is on one page."""
+        return len(self.tiles) == 1
+
+    @property
+    def count(self) -> int:
+        """How many pages are printed: where there are several, their map too."""
+        return len(self.tiles) + (not self.whole)
+
+
+def on_pages(sheet: Sheet, paper: Paper) -> Pages:
+    """A drawing cut up into pages."""
     step_across, step_down = paper.steps
     columns = max(1, ceil((sheet.width - OVERLAP) / step_across - 1e-9))
     rows = max(1, ceil((sheet.height - OVERLAP) / step_down - 1e-9))
@@ -92,15 +111,15 @@ def tiles(sheet: Sheet, paper: Paper) -> list[Tile]:
         shape = _covered(figure)
         prepare(shape)
         shown |= intersects(shape, windows)
-    return [tile for tile, there in zip(found, shown, strict=True) if there]
+    return Pages(sheet, paper, tuple(tile for tile, there in zip(found, shown, strict=True) if there))
 
 
-def matching(shown: list[Tile], paper: Paper) -> tuple[Figure, ...]:
+def matching(pages: Pages) -> tuple[Figure, ...]:
     """On every strip that two pages both show a diamond, at the same place of the drawing on each."""
-    there = {(one.row, one.column) for one in shown}
+    paper, there = pages.paper, {(one.row, one.column) for one in pages.tiles}
     across, down = paper.steps
     made = []
-    for one in shown:
+    for one in pages.tiles:
         middle = Point(one.across + paper.across / 2, one.down + paper.down / 2)
         if (one.row, one.column + 1) in there:
             made.append(_diamond(Point(one.across + across + OVERLAP / 2, middle.down)))
@@ -109,8 +128,9 @@ def matching(shown: list[Tile], paper: Paper) -> tuple[Figure, ...]:
     return (Figure("matching", tuple(made)),) if made else ()
 
 
-def page_map(sheet: Sheet, shown: list[Tile], paper: Paper, width: float, height: float) -> Sheet:
+def page_map(pages: Pages, width: float, height: float) -> Sheet:
     """The outlines of a drawing and the frames of its pages, each with its name, as large as they fit."""
+    sheet, paper, shown = pages.sheet, pages.paper, pages.tiles
     across = max(one.across for one in shown) + paper.across
     down = max(one.down for one in shown) + (paper.down if paper.name != "roll" else sheet.height)
     frames, names = [], []
@@ -120,9 +140,9 @@ def page_map(sheet: Sheet, shown: list[Tile], paper: Paper, width: float, height
         corners = [(one.across, one.down), (right, one.down), (right, low), (one.across, low), (one.across, one.down)]
         frames.append(Stroke("frame", polyline([Point(*corner) for corner in corners]), closed=True))
         middle = Point((one.across + right) / 2, (one.down + low) / 2)
-        names.append(Text(one.name, middle, letters, middle=True))
-    pages = Figure(PAGES, tuple(frames), tuple(names) if len(shown) > 1 else ())
-    return Sheet("map", across, down, (*sheet.figures, pages)).small(width, height)
+        names.append(Text(one.name, middle, letters, middle=True, always=True))
+    named = Figure("pages", tuple(frames), () if pages.whole else tuple(names))
+    return Sheet("map", across, down, (*sheet.figures, named)).small(width, height)
 
 
 def _covered(figure: Figure) -> Polygon:
@@ -131,7 +151,5 @@ def _covered(figure: Figure) -> Polygon:
 
 
 def _diamond(at: Point) -> Stroke:
-    ends = [Point(at.across + x * MARK, at.down + y * MARK) for x, y in ((0, -1), (1, 0), (0, 1), (-1, 0))]
-    return Stroke(
-        "frame", Path(tuple(Line(a, b) for a, b in zip(ends, [*ends[1:], ends[0]], strict=True))), closed=True
-    )
+    corners = [(0, -1), (1, 0), (0, 1), (-1, 0), (0, -1)]
+    return Stroke("frame", polyline([at.plus(Point(x, y), MARK) for x, y in corners]), closed=True)

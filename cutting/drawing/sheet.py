@@ -16,10 +16,6 @@ Role = PieceRole | Literal["frame"]
 """Also the frame of a page and what it is matched by."""
 
 
-PAGES = "pages"
-"""The figure that shows the pages of a drawing."""
-
-
 @dataclass(frozen=True)
 class Stroke:
     """A path of lines and curves; `closed` where its end joins its start. `name` where it is one of several."""
@@ -33,7 +29,7 @@ class Stroke:
 @dataclass(frozen=True)
 class Text:
     """A line of text: where its line starts, or is halfway with `middle`; how high in mm, and by how many degrees it is
-    turned, clockwise.
+    turned, clockwise. `always` where it is written on a small drawing too.
     """
 
     text: str
@@ -41,6 +37,7 @@ class Text:
     height: float
     angle: float = 0.0
     middle: bool = False
+    always: bool = False
 
 
 @dataclass(frozen=True)
@@ -95,7 +92,7 @@ class Sheet:
             strokes = tuple(replace(stroke, path=path) for stroke, path in zip(shown, paths, strict=True))
             texts = tuple(
                 replace(text, at=Point(*(scale * x for x in text.at.plus(figure.at)))) for text in figure.texts
-                if figure.id == PAGES
+                if text.always
             )  # fmt: skip
             return Figure(figure.id, strokes, texts)
 

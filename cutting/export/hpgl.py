@@ -1,5 +1,6 @@
 """A drawing for a pen plotter, in HPGL: a pen a role, each stroke once, sorted so that the pen travels little."""
 
+from collections.abc import Sequence
 from math import cos, hypot, radians, sin
 
 from cutting.drawing import Figure, Role, Sheet, Stroke, Text
@@ -34,6 +35,17 @@ def sheet_to_hpgl(sheet: Sheet) -> str:
                 parts.append(f"SP{pen};" + "".join(said))
         parts.append("\n")
     return "".join([*parts, "SP0;PU0,0;\n"])
+
+
+def figures_to_hpgl(figures: Sequence[Figure], job: str) -> list[str]:
+    """Each figure by itself, from the lower left corner of its box, for a plotter that draws one after the other: begun
+    by the comment by which it counts them, ended by the question whether it is drawn.
+    """
+    sent = []
+    for number, figure in enumerate(figures, 1):
+        alone = sheet_to_hpgl(Sheet(figure.id, figure.width, figure.height, (figure.moved(0.0, 0.0),)))
+        sent.append(f'CO "{job} {number}";{alone}OS;')
+    return sent
 
 
 def _in_order(ways: list[Way], here: tuple[int, int]) -> list[Way]:

@@ -24,7 +24,13 @@ def _figure(piece: PieceOut, plan: PlanOut, words: Language) -> Figure:
     height = min(NAME_HEIGHT, max(LEAST, (max(down) - min(down)) / (WIDE * len(label))))
     name = Text(label, Point(across + min(BESIDE, height), (top + foot) / 2), height, 90.0, middle=True)
     widths = [
-        Text(show(one.mm, plan.unit).text, Point(*one.at), SEAM_HEIGHT, one.angle, middle=True)
+        Text(
+            words.page("seam_width", wide=show(one.mm, plan.unit).text),
+            Point(*one.at),
+            SEAM_HEIGHT,
+            one.angle,
+            middle=True,
+        )
         for one in piece.seam_widths
     ]
     return Figure(piece.id, tuple(stroke_of(one.role, one.d) for one in piece.strokes), (name, *widths))

@@ -169,7 +169,7 @@ def _piece(piece: Piece, garment: Garment, plan: Plan) -> dict[str, Any]:
         "grain": [_xy(end) for end in piece.grain], "interfacing": piece.interfacing,
         "notches": [{"edge": n.edge, "code": n.code, "net": _xy(n.net), "cut": _xy(n.cut)} for n in piece.notches],
         "lines": {name: _line(path) for name, path in piece.lines},
-        "strokes": [{"role": stroke.role, "d": path_data(stroke)} for stroke in strokes_of(piece)],
+        "strokes": [{"role": stroke.role, "d": path_data(stroke, places=3)} for stroke in strokes_of(piece)],
         "seam_widths": [{"mm": one.mm, "at": _xy(one.at), "angle": one.angle} for one in seam_widths(piece)],
         "sewn_to": [] if piece.panel in BODY else list(garment.sewn_to(piece.panel)), **outlines,
     }  # fmt: skip

@@ -3,8 +3,8 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from shapely import hausdorff_distance
 from shapely.geometry import MultiLineString
-from shapely.geometry import Point as Place
 
 from cutting.geometry.point import Point
 
@@ -23,15 +23,9 @@ class Apart:
 def apart(one: Sequence[Sequence[Point]], other: Sequence[Sequence[Point]], seen: float) -> Apart | None:
     """Where two drawings, each of several polylines, are further apart than `seen` mm; None where they nowhere are."""
     mine, theirs = (MultiLineString([[(p.across, p.down) for p in line] for line in lines]) for lines in (one, other))
-    far = max(_furthest(mine, theirs), _furthest(theirs, mine))
+    far = float(hausdorff_distance(mine, theirs))
     if far <= seen:
         return None
     least = max(seen, far / 3)
     off = mine.difference(theirs.buffer(least)).union(theirs.difference(mine.buffer(least)))
     return Apart(far, *map(float, off.bounds)) if not off.is_empty else None
-
-
-def _furthest(one: MultiLineString, other: MultiLineString) -> float:
-    """How far the corner of a drawing is from another that is furthest from it, in mm."""
-    corners = {corner for line in one.geoms for corner in line.coords}
-    return max(float(other.distance(Place(corner))) for corner in corners)

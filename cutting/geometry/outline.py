@@ -33,8 +33,7 @@ def crossings(polyline: Sequence[Point], start: Point, direction: Point, extend:
     still = dx * start.down - dy * start.across
     aside = [dx * down - dy * across - still for across, down in polyline]
     for k, (one, other) in enumerate(pairwise(aside)):
-        on_end = extend and k in (0, last)
-        if not on_end and (min(one, other) > BESIDE or max(one, other) < -BESIDE):
+        if (one > BESIDE < other or one < -BESIDE > other) and not (extend and k in (0, last)):
             continue
         slope = other - one
         if abs(slope) < 1e-12:

@@ -3,10 +3,9 @@
 from bisect import bisect_left, bisect_right
 from collections.abc import Sequence
 from itertools import accumulate, pairwise
-from math import hypot
+from math import hypot, inf, sqrt
 
 import numpy as np
-from shapely import Point as Place
 from shapely import hausdorff_distance, linestrings
 from shapely.geometry import LineString
 
@@ -36,6 +35,12 @@ class Polyline:
     def line(self) -> LineString:
         return linestrings(np.array(self.points))
 
+    @cached_property
+    def steps(self) -> list[tuple[float, float, float, float, float]]:
+        """Each stretch: where it starts, where to it goes, the square of its length."""
+        ways = ((a, b[0] - a[0], b[1] - a[1]) for a, b in pairwise(self.points))
+        return [(a[0], a[1], dx, dy, dx * dx + dy * dy) for a, dx, dy in ways]
+
     def at(self, size: float) -> tuple[Point, Point]:
         """The point so far along, and the unit direction there; beyond the end the last point."""
         points, sizes = self.points, self.sizes
@@ -54,8 +59,17 @@ class Polyline:
 
     def place(self, point: Point) -> tuple[float, float]:
         """How far along the place nearest to a point is, and how far the point is from it."""
-        place = Place(point)
-        return float(self.line.project(place)), float(self.line.distance(place))
+        across, down = point
+        nearest, at = inf, 0.0
+        for (ax, ay, dx, dy, square), size in zip(self.steps, self.sizes, strict=False):
+            x, y = across - ax, down - ay
+            share = (x * dx + y * dy) / square if square else 0.0
+            share = 0.0 if share < 0.0 else 1.0 if share > 1.0 else share
+            x, y = x - share * dx, y - share * dy
+            far = x * x + y * y
+            if far < nearest:
+                nearest, at = far, size + share * sqrt(square)
+        return at, sqrt(nearest)
 
     def part(self, start: float, end: float) -> list[Point]:
         """The points between two places along it, both included."""

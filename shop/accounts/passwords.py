@@ -27,7 +27,7 @@ def check_password(password: str, person: User) -> None:
 def change_password(*, actor: User, new: str) -> User:
     """A new password for oneself; every session that was open ends. Raises PersonRefusedError."""
     with transaction.atomic():
-        person = User.objects.select_for_update().get(pk=actor.pk)
+        person = User.objects.select_for_update(no_key=True).get(pk=actor.pk)
         check_password(new, person)
         person.set_password(new)
         person.save(update_fields=["password"])

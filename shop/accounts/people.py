@@ -22,7 +22,7 @@ def put_person(*, actor: User, id: UUID, role: str, works_here: bool) -> User:
     """Give somebody another role, or let them go. Raises PersonRefusedError where no owner would be left."""
     allow(actor, "people")
     with transaction.atomic():
-        team = User.objects.select_for_update().filter(workshop=actor.workshop)
+        team = User.objects.select_for_update(no_key=True).filter(workshop=actor.workshop)
         person = team.filter(pk=id).first()
         if person is None:
             raise Http404

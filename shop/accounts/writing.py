@@ -106,7 +106,7 @@ def put_row(model: type[Row], *, actor: User, id: UUID, version: int, **fields: 
 
 
 def _put(model: type[Row], actor: User, id: UUID, version: int, fields: dict[str, Any]) -> Row:
-    row = model.of(actor.workshop).select_for_update().filter(pk=id).first()
+    row = model.of(actor.workshop).select_for_update(no_key=True).filter(pk=id).first()
     if row is None:
         check_room(model.of(actor.workshop), model.MOST)
         made = model(id=id, workshop=actor.workshop, changed_by=actor, **fields)
@@ -144,11 +144,12 @@ BY = "changed_by"
 
 
 def locked(model: type[Row], actor: User, id: UUID) -> Row:
-    """The row of that id in the actor's workshop, for nobody else to change until this write is over.
+    """The row of that id in the actor's workshop, for nobody else to change until this write is over. What refers to it
+    may be added meanwhile (`no_key`): who adds a row under one lock would else wait for who holds another.
 
     Twins of a request wait here for each other. Raises Http404 for anybody else's.
     """
-    row = model.of(actor.workshop).select_for_update().filter(pk=id).first()
+    row = model.of(actor.workshop).select_for_update(no_key=True).filter(pk=id).first()
     if row is None:
         raise Http404
     return row

@@ -15,9 +15,12 @@ from shop.api.routers import (
     files,
     group,
     house,
+    jobs,
     lays,
     orders,
+    outside,
     people,
+    plots,
     practice,
     session,
     sheets,
@@ -52,8 +55,11 @@ api.add_router("", design.router)
 api.add_router("", files.router)
 api.add_router("", group.router)
 api.add_router("", house.router)
+api.add_router("", jobs.router)
 api.add_router("", lays.router)
+api.add_router("", plots.router)
 api.add_router("", chalk.router)
+api.add_router("", outside.router)
 api.add_router("", people.router)
 api.add_router("", practice.router)
 api.add_router("", shelf.router)

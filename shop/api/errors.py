@@ -4,12 +4,14 @@ import json
 import logging
 import uuid
 from collections.abc import Callable, Sequence
+from errno import ENOSPC
 from typing import Any
 
 from django.core.exceptions import RequestDataTooBig
 from django.http import Http404, HttpRequest, HttpResponse, JsonResponse
 from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, HttpError, ValidationError
+from psycopg.errors import DiskFull
 
 from shop.errors import ShopError
 
@@ -70,6 +72,17 @@ def problem(
         body["theirs"] = json.loads(json.dumps(theirs, default=str))
     headers = {"Cache-Control": "no-store"}
     return JsonResponse(body, status=status, content_type="application/problem+json", headers=headers)
+
+
+FULL = (
+    "The server's disk is full: nothing of this was kept. Make room on it, then try again. What you typed is not lost."
+)
+
+
+def _is_disk_full(error: BaseException) -> bool:
+    """Whether the database or the system has no room to write."""
+    full = isinstance(error, DiskFull) or (isinstance(error, OSError) and error.errno == ENOSPC)
+    return full or (error.__cause__ is not None and _is_disk_full(error.__cause__))
 
 
 DESCRIBED = {
@@ -135,5 +148,8 @@ def install(api: NinjaAPI) -> None:
 
     @api.exception_handler(Exception)
     def broken(request: HttpRequest, error: Exception) -> HttpResponse:
+        if _is_disk_full(error):
+            log.error("request %s failed: the disk is full", getattr(request, "request_id", ""))
+            return problem(request, 507, FULL, code="disk")
         log.exception("request %s failed", getattr(request, "request_id", ""))
         return problem(request, 500, "Our own fault. Nothing you typed is lost; try again in a moment.", code="broken")

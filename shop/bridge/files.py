@@ -1,40 +1,53 @@
 """The files of a stored plan: what there is, how each looks, and its bytes."""
 
-from typing import Any, Literal
+from dataclasses import dataclass
+from typing import Any
 
 from pydantic import BaseModel, Field
 
-from cutting.files import FILES, Drawn
+from cutting.files import FILES, CardPaper, Source, Use
 from cutting.files import File as File
 from shop.bridge.words import said_plan, words
 
-MOST = 200
-"""Of a plan of more pieces no file is made: one of each order is."""
+MOST, MOST_CALLS = 200, 1000
+"""Of a plan of more pieces no file is made, of one with more calls no card: one of each order is."""
 
 
 class PlanFileOut(BaseModel):
     """A file that can be made of a plan, and what it is for."""
 
     name: str
-    use: Literal["paper", "machine", "program", "keep"]
+    use: Use
     title: str
     says: str
     drawn: bool = Field(description="whether there is a picture of it")
 
 
-class FileLookOut(BaseModel):
-    """How a file looks, small, as SVG; how many pages it has, 0 where it has none; how many bytes it is."""
+class FilePreviewOut(BaseModel):
+    """How a file looks, small, as a data address; how many pages it has, 0 where it has none; how many bytes it is."""
 
     picture: str
     pages: int
     size: int
 
 
+@dataclass(frozen=True)
+class OnPaper:
+    """What is on each page of a file: what is written over it, on cards the workshop's heading too; their paper; the
+    address of Mark that takes a call's number.
+    """
+
+    head: str
+    heading: str
+    paper: str
+    address: str
+
+
 def all_files() -> list[PlanFileOut]:
     """In the order in which they are shown."""
     made = ((file, *words().file_words(file.name)) for file in FILES)
     return [
-        PlanFileOut(name=file.name, use=file.use, title=title, says=says, drawn=file.look is not None)
+        PlanFileOut(name=file.name, use=file.use, title=title, says=says, drawn=file.drawn)
         for file, title, says in made
     ]
 
@@ -44,17 +57,17 @@ def file_of(name: str) -> File | None:
     return next((file for file in FILES if file.name == name), None)
 
 
-def made(file: File, plan: dict[str, Any], job: dict[str, Any], unit: str, head: str) -> bytes:
-    """The file's bytes; `head` is written over each page."""
-    return file.made(_drawn(plan, job, unit, head))
+def made(file: File, plan: dict[str, Any], job: dict[str, Any], unit: str, on: OnPaper) -> bytes:
+    """The file's bytes."""
+    return file.made(_source(plan, job, unit, on))
 
 
-def look(file: File, plan: dict[str, Any], job: dict[str, Any], unit: str, head: str) -> FileLookOut:
+def preview(file: File, plan: dict[str, Any], job: dict[str, Any], unit: str, on: OnPaper) -> FilePreviewOut:
     """Its picture, its pages, its size."""
-    drawn = _drawn(plan, job, unit, head)
-    picture, pages = file.picture(drawn)
-    return FileLookOut(picture=picture, pages=pages, size=len(file.made(drawn)))
+    seen = file.preview(_source(plan, job, unit, on))
+    return FilePreviewOut(picture=seen.picture, pages=seen.pages, size=seen.size)
 
 
-def _drawn(plan: dict[str, Any], job: dict[str, Any], unit: str, head: str) -> Drawn:
-    return Drawn(said_plan(plan, unit), words(), head, job)
+def _source(plan: dict[str, Any], job: dict[str, Any], unit: str, on: OnPaper) -> Source:
+    paper: CardPaper = "Letter" if on.paper == "Letter" else "A4"
+    return Source(said_plan(plan, unit), words(), on.head, job, paper, on.heading, on.address)

@@ -10,7 +10,10 @@ from shop.bridge.drafting import check_part
 from shop.bridge.words import as_unit, words
 from shop.errors import ShopError
 
-__all__ = ["LENGTHS", "allowances_for", "check_allowances", "choices_in", "edges", "length_in", "price_from"]
+__all__ = [
+    "LENGTHS", "allowances_for", "check_allowances", "choices_in", "edges", "halves_with_allowances", "length_in",
+    "price_from",
+]  # fmt: skip
 
 
 class NoKindError(ShopError):
@@ -54,6 +57,21 @@ def check_allowances(unit: str, house: dict[str, dict[str, str]]) -> None:
 def allowances_for(style: str, house: dict[str, dict[str, str]]) -> dict[str, str]:
     """What the workshop's own allowances are for a garment of that style; none for one of two halves."""
     return {} if style in PAIRS else dict(house.get(kind_of(style).name, {}))
+
+
+def halves_with_allowances(style: str, choices: dict[str, Any], house: dict[str, dict[str, str]]) -> dict[str, Any]:
+    """The choices of a garment of two halves: each half that nothing is chosen for with the workshop's own allowances.
+    Of any other garment what they are.
+    """
+    own = {
+        kind: {"allowances": dict(house[kind])}
+        for kind in (PAIRS[style].halves if style in PAIRS else ())
+        if house.get(kind)
+    }
+    return choices | {
+        kind: choices[kind] | {"choices": begun} for kind, begun in own.items()
+        if choices.get(kind) and not choices[kind].get("choices")
+    }  # fmt: skip
 
 
 def length_in(typed: str, unit: str) -> str:

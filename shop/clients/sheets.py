@@ -69,7 +69,7 @@ def put_sheet(
 
 def _open_sheet(actor: User, id: UUID) -> Sheet:
     """The sheet, locked until the write is over. Raises Http404, SheetClosedError."""
-    sheet = Sheet.of(actor.workshop).select_for_update().filter(pk=id).first()
+    sheet = Sheet.of(actor.workshop).select_for_update(no_key=True).filter(pk=id).first()
     if sheet is None:
         raise Http404
     if sheet.closed_at is not None:

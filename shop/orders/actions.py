@@ -13,7 +13,7 @@ from shop.accounts.rights import allow
 from shop.accounts.writing import add, check_room, own, put_row, unit_for_writing
 from shop.bridge.designing import first_method, styles_of
 from shop.bridge.drafting import check_part, job_garment, starts_from
-from shop.bridge.house import allowances_for
+from shop.bridge.house import allowances_for, halves_with_allowances
 from shop.bridge.problems import CoreRefusal
 from shop.clients.models import Client, Sheet
 from shop.clients.sheets import OtherClientError
@@ -51,7 +51,11 @@ def put_order(
         raise OtherClientError("order")
     with transaction.atomic():
         before = (
-            Order.of(actor.workshop).select_for_update().filter(pk=id).values_list("promised_on", flat=True).first()
+            Order.of(actor.workshop)
+            .select_for_update(no_key=True)
+            .filter(pk=id)
+            .values_list("promised_on", flat=True)
+            .first()
         )
         row = put_row(
             Order, actor=actor, id=id, version=version, client_id=client, sheet_id=sheet,
@@ -97,21 +101,24 @@ def put_house_rule(
 
 def put_garment(
     *, actor: User, id: UUID, version: int, order: UUID, name: str, style: str, method: str, choices: dict[str, Any],
-    removed: bool = False,
+    removed: bool = False, as_it_is: bool = False,
 ) -> Garment:  # fmt: skip
-    """Make, change or take off a garment of an order; without a method it is the style's first.
+    """Make, change or take off a garment of an order; without a method it is the style's first. A new one that nothing
+    is chosen for takes what the workshop begins with, unless it is to be `as_it_is`.
 
     Raises CoreRefusal where a choice cannot be, OutfitError where nothing would be left or a name stands twice.
     """
     allow(actor, "orders")
     method = method or first_method(style)
     check_part(unit_for_writing(actor.workshop), garment=job_garment(name, style, method, choices))
-    if version == 0 and not choices:
+    if version == 0 and not choices and not as_it_is:
         choices = _usual_choices(actor, style, method) or starts_from(style, method)
         house = allowances_for(style, actor.workshop.allowances)
         if house and "allowances" not in choices:
             choices = choices | {"allowances": house}
         check_part(unit_for_writing(actor.workshop), garment=job_garment(name, style, method, choices))
+    elif version == 0 and not as_it_is:
+        choices = halves_with_allowances(style, choices, actor.workshop.allowances)
     order_id = own(Order, actor, order).id
     with transaction.atomic():
         row = put_row(

@@ -98,7 +98,7 @@ def _copy_garments(actor: User, source: Order, other: Order) -> None:
         old = had.get(name)
         put_garment(
             actor=actor, id=old.id if old else uuid5(other.id, f"{one.id}"), version=old.version if old else 0,
-            order=other.id, name=name, style=one.style, method=one.method, choices=one.choices,
+            order=other.id, name=name, style=one.style, method=one.method, choices=one.choices, as_it_is=True,
         )  # fmt: skip
     for name, one in had.items():
         if name not in wanted:

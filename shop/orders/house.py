@@ -70,4 +70,4 @@ def put_own(*, actor: User, **changes: Any) -> User:
 
 
 def _locked(actor: User) -> Workshop:
-    return Workshop.objects.select_for_update().get(pk=actor.workshop_id)
+    return Workshop.objects.select_for_update(no_key=True).get(pk=actor.workshop_id)

@@ -64,7 +64,7 @@ def cut(*, actor: User, id: UUID, order: UUID, length_mm: float) -> Cut:
             raise ShelfError("No cloth of the shelf is kept for this order. Choose one on Cloth.")
         if cut_for(actor, row.id) is not None:
             raise ShelfError("Its cloth is cut already.")
-        held = ShelfCloth.of(actor.workshop).select_for_update().get(pk=row.shelf_id)
+        held = ShelfCloth.of(actor.workshop).select_for_update(no_key=True).get(pk=row.shelf_id)
         unit = unit_for_writing(actor.workshop)
         left = what_is_left(held.length, length_mm, unit) if held.length else ""
         if left is None:
@@ -89,7 +89,7 @@ def put_back(*, actor: User, id: UUID) -> Cut:
         row = locked(Cut, actor, id)
         if row.undone:
             return row
-        held = ShelfCloth.of(actor.workshop).select_for_update().get(pk=row.shelf_id)
+        held = ShelfCloth.of(actor.workshop).select_for_update(no_key=True).get(pk=row.shelf_id)
         if held.length != row.left:
             raise ShelfError(f"{held.name} was cut or measured again since. Put its length right on the shelf.")
         row.undone = True

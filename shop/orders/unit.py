@@ -19,7 +19,7 @@ AT_ONCE = 500
 def write_out(workshop: UUID) -> None:
     """Give every bare length of the workshop its unit, turn the price of a yard or a metre, then the unit."""
     with transaction.atomic():
-        row = Workshop.objects.select_for_update().filter(pk=workshop).first()
+        row = Workshop.objects.select_for_update(no_key=True).filter(pk=workshop).first()
         if row is None or not row.turning_to:
             return
         unit = row.unit
@@ -57,6 +57,6 @@ def _rewrite(model: type[WorkshopRow], workshop: Workshop, fields: dict[str, Cal
 
 def _in_parts(model: type[WorkshopRow], workshop: Workshop) -> Iterator[list[Any]]:
     last = UUID(int=0)
-    while rows := list(model.of(workshop).select_for_update().filter(pk__gt=last).order_by("pk")[:AT_ONCE]):
+    while rows := list(model.of(workshop).select_for_update(no_key=True).filter(pk__gt=last).order_by("pk")[:AT_ONCE]):
         yield rows
         last = rows[-1].pk

@@ -8,7 +8,7 @@ from django.utils.text import slugify
 from shop.accounts.models import User
 from shop.accounts.writing import own
 from shop.bridge import files
-from shop.bridge.files import File
+from shop.bridge.files import File, OnPaper
 from shop.errors import ShopError
 from shop.plans.models import PlanRun
 from shop.plans.pace import check_pace
@@ -16,26 +16,35 @@ from shop.plans.queries import best
 
 
 class TooLargeError(ShopError):
-    """A plan of very many pieces: its files would take too long, and no table holds them."""
+    """A plan of very many pieces or calls: its files would take too long, and no table holds them."""
 
     code = "pieces"
 
-    def __init__(self) -> None:
-        super().__init__(f"This plan has more than {files.MOST} pieces. Take the files of each order by itself.")
+    def __init__(self, most: str) -> None:
+        super().__init__(f"This plan has more than {most}. Take the files of each order by itself.")
 
 
-def look(actor: User, plan_run: UUID, name: str) -> files.FileLookOut:
-    """How one of the files looks. Raises Http404, TooLargeError, TooOftenError."""
+def preview(actor: User, plan_run: UUID, name: str, address: str) -> files.FilePreviewOut:
+    """How one of the files looks; `address` is where the workshop's pages are. Raises Http404, TooLargeError,
+    TooOftenError.
+    """
     run, file = _asked(actor, plan_run, name)
-    return files.look(file, best(actor.workshop, run).plan, run.job, actor.workshop.unit, _head(run))
+    workshop = actor.workshop
+    return files.preview(file, best(workshop, run).plan, run.job, workshop.unit, _on_paper(actor, run, address))
 
 
-def made(actor: User, plan_run: UUID, name: str) -> tuple[str, str, bytes]:
-    """The file's name, its type and its bytes. The name says the order and nobody's name. Raises as `look` does."""
+def made(actor: User, plan_run: UUID, name: str, address: str) -> tuple[str, str, bytes]:
+    """The file's name, its type and its bytes. The name says the order and nobody's name. Raises as `preview` does."""
     run, file = _asked(actor, plan_run, name)
-    data = files.made(file, best(actor.workshop, run).plan, run.job, actor.workshop.unit, _head(run))
+    workshop = actor.workshop
+    data = files.made(file, best(workshop, run).plan, run.job, workshop.unit, _on_paper(actor, run, address))
     called = slugify(run.order.title)[:40].strip("-")
     return f"{called}-{name}" if called else name, file.media, data
+
+
+def mark_address(address: str, order: UUID, cloth: str) -> str:
+    """Where the pages open a call of an order: its number comes after."""
+    return f"{address}/orders/{order}/mark{'?cloth=other&' if cloth == 'other' else '?'}call="
 
 
 def _asked(actor: User, plan_run: UUID, name: str) -> tuple[PlanRun, File]:
@@ -44,11 +53,15 @@ def _asked(actor: User, plan_run: UUID, name: str) -> tuple[PlanRun, File]:
     if file is None:
         raise Http404
     if len(run.plan["pieces"]) > files.MOST:
-        raise TooLargeError
+        raise TooLargeError(f"{files.MOST} pieces")
+    if file.use == "card" and len(run.plan["marks"]) > files.MOST_CALLS:
+        raise TooLargeError(f"{files.MOST_CALLS} calls")
     check_pace(actor)
     return run, file
 
 
-def _head(run: PlanRun) -> str:
+def _on_paper(actor: User, run: PlanRun, address: str) -> OnPaper:
     others = f" and {len(run.others)} more" if run.others else ""
-    return f"{run.order.client.name}{others}: {run.order.title}"
+    head = f"{run.order.client.name}{others}: {run.order.title}"
+    to_mark = mark_address(address, run.order_id, run.job.get("cut_from", "main"))
+    return OnPaper(head, actor.workshop.heading, actor.workshop.paper, to_mark)

@@ -15,7 +15,7 @@ class PlanRun(WorkshopRow):
 
     `others` are the ids of more orders whose outfits are cut from the same cloth: it goes when any of them goes.
     `widths`, the same pieces on other cloth, is worked out when it is first asked for. One that is `held` is not
-    forgotten: somebody chalked by it.
+    forgotten: somebody chalked by it, or it may be looked at by a `link` until `link_ends`.
     """
 
     order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
@@ -25,6 +25,8 @@ class PlanRun(WorkshopRow):
     widths = models.JSONField(null=True)
     others = models.JSONField(default=list)
     held = models.BooleanField(default=False)
+    link = models.UUIDField(null=True)
+    link_ends = models.DateTimeField(null=True)
 
     class Meta:
         constraints = [models.UniqueConstraint(fields=["order", "job_hash"], name="one_plan_a_job")]
@@ -72,3 +74,18 @@ class LayRun(WorkshopRow):
 
     class Meta:
         verbose_name_plural = "searches and lays by hand"
+
+
+class Plot(WorkshopRow):
+    """The pieces of a plan on their way to the plotter: their names in order, how many of them are `drawn`; the trouble
+    for which it waits.
+    """
+
+    RUNNING, WAITING, DONE, STOPPED = "running", "waiting", "done", "stopped"
+    OPEN = (RUNNING, WAITING)
+
+    plan_run = models.ForeignKey(PlanRun, on_delete=models.CASCADE, related_name="+")
+    state = models.CharField(max_length=8, default=RUNNING)
+    pieces = models.JSONField(default=list)
+    drawn = models.PositiveIntegerField(default=0)
+    trouble = models.CharField(max_length=8, blank=True)

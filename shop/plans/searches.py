@@ -60,7 +60,7 @@ def start_lay_run(
     """
     allow(actor, "lays")
     with transaction.atomic():
-        User.objects.select_for_update().get(pk=actor.pk)
+        User.objects.select_for_update(no_key=True).get(pk=actor.pk)
         plan = locked(PlanRun, actor, plan_run)
         known = LayRun.of(actor.workshop).filter(pk=id).first()
         if known is not None:

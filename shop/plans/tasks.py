@@ -1,4 +1,6 @@
-"""What the queue does: improve a lay in a supervised child process, and take up what a dead worker left."""
+"""What the queue does: improve a lay in a supervised child process, have a piece plotted, and take up what a dead
+worker left.
+"""
 
 from contextlib import closing
 from typing import Any
@@ -9,7 +11,9 @@ from procrastinate.contrib.django import app
 
 from shop.bridge.drafting import plan_with_lay
 from shop.bridge.lay import search_lay, try_savings
-from shop.plans.models import LayRun
+from shop.bridge.plotting import pieces_to_plot
+from shop.plans.models import LayRun, Plot
+from shop.plans.plotter import LINE, Plotter
 from shop.plans.queries import best_length
 
 AUTO = -1000
@@ -49,6 +53,33 @@ def improve_lay(*, lay_run: str) -> None:
     if run.lay is not None and run.plan is None:
         _record(rows, run, plan=plan_with_lay(run.plan_run.job, run.lay))
     _record(rows, run, state=LayRun.STOPPED if stopped else LayRun.DONE if ended else LayRun.FAILED)
+
+
+@app.task(name="plot_piece", queue="plot", queueing_lock=None, retry=2)
+def plot_piece(*, plot: str) -> None:
+    """Have the plotter draw the next piece; the one after it stands on the queue again, so that nothing waits long.
+
+    What the plotter says it has drawn is not sent again. Where it stops for a trouble, the plot waits.
+    """
+    rows = Plot._base_manager.filter(pk=UUID(plot))
+    run = rows.select_related("plan_run", "workshop").first()
+    if run is None or run.state != Plot.RUNNING:
+        return
+    drawn, trouble = run.drawn, ""
+    try:
+        with Plotter() as plotter:
+            drawn = max(drawn, min(plotter.drawn(plot), len(run.pieces)))
+            if drawn < len(run.pieces):
+                piece = pieces_to_plot(run.plan_run.plan, run.workshop.unit, plot)[drawn]
+                trouble = plotter.draw(piece)
+                drawn += not trouble
+    except (OSError, ValueError):
+        trouble = LINE
+    rows.update(drawn=drawn, trouble=trouble)
+    state = Plot.WAITING if trouble else Plot.DONE if drawn == len(run.pieces) else Plot.RUNNING
+    # Somebody may have stopped it meanwhile.
+    if rows.filter(state=Plot.RUNNING).update(state=state) and state == Plot.RUNNING:
+        plot_piece.defer(plot=plot)
 
 
 @app.periodic(cron="* * * * *")

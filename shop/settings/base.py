@@ -144,3 +144,6 @@ LOGGING = {
     "handlers": {"console": {"class": "logging.StreamHandler"}},
     "root": {"handlers": ["console"], "level": "WARNING"},
 }
+
+PLAVET_PLOTTER = os.environ.get("PLAVET_PLOTTER", "")
+"""Where a pen plotter listens, such as 127.0.0.1:9100; empty where there is none."""

@@ -15,3 +15,5 @@ STORAGES = {
 }
 # A server beside the tests has the pages as they are built.
 WHITENOISE_USE_FINDERS = True
+# A plotter that is off.
+PLAVET_PLOTTER = "127.0.0.1:9"

@@ -5,6 +5,7 @@ import subprocess
 import sys
 from pathlib import Path
 
+import pypdf
 import pytest
 
 from cutting.cli import main
@@ -125,11 +126,14 @@ def test_files_are_written_and_words_are_printed(capsys, tmp_path):
     assert "31 1/2" in out.out
     assert json.loads((tmp_path / "out/plan.json").read_text())["format"] == "plavet-plan"
     assert (tmp_path / "out/plan.svg").read_text().startswith("<svg")
-    words = ["--out", str(tmp_path / "all"), "--formats", "pdf,dxf,dxf-r12,hpgl,csv,svg", "--paper", "Letter"]
+    words = ["--out", str(tmp_path / "all"), "--formats", "pdf,cards,dxf,dxf-r12,hpgl,csv,svg", "--paper", "Letter"]
     assert run(capsys, tmp_path, MARIT, *words)[0] == 0
     tables = {"calls.csv", "cut-list.csv", "ledger.csv", "notions.csv", "numbers.csv"}
-    drawings = {"pattern-letter.pdf", "pieces.dxf", "pieces-r12.dxf", "pieces.hpgl", "plan.svg"}
-    assert {one.name for one in (tmp_path / "all").iterdir()} == tables | drawings
+    drawings = {"pattern-letter.pdf", "pieces.dxf", "pieces-r12.dxf", "pieces.hpgl", "plan.svg", "lay.hpgl", "lay.svg"}
+    cards = {"calls.pdf", "lay.pdf", "cut-list.pdf", "measurements.pdf"}
+    assert {one.name for one in (tmp_path / "all").iterdir()} == tables | drawings | cards
+    page = pypdf.PdfReader(tmp_path / "all/calls.pdf").pages[0]
+    assert float(page.mediabox.width) == pytest.approx(8.5 * 72), "on the paper that was asked for"
 
 
 def test_the_plan_imports_no_search_and_no_scipy():

@@ -2,11 +2,13 @@
 
 import os
 import time
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 
 import pytest
 from django.core.signals import request_finished, request_started
+from django.db import connections
 from playwright.sync_api import Browser, Page, expect, sync_playwright
+from procrastinate.contrib.django import app
 from pytest_django.live_server_helper import LiveServer
 
 from demo import people
@@ -114,3 +116,15 @@ def inside(page: Page) -> Page:
     page.get_by_label("Password").press("Enter")
     page.get_by_role("navigation", name="Rooms").wait_for()
     return page
+
+
+@pytest.fixture
+def worker() -> Callable[..., None]:
+    """A worker of one queue, to be run in a thread: it ends when nothing is left to do."""
+
+    def work(queue: str = "lay") -> None:
+        own = app.with_connector(app.connector.get_worker_connector())
+        own.run_worker(queues=[queue], wait=False, install_signal_handlers=False, listen_notify=False)
+        connections.close_all()
+
+    return work

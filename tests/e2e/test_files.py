@@ -1,6 +1,7 @@
 """What leaves the screen is fetched from its page."""
 
 import re
+import threading
 from io import BytesIO
 from pathlib import Path
 
@@ -9,6 +10,9 @@ from PIL import Image
 from playwright.sync_api import Page, expect
 from zxingcpp import read_barcodes
 
+from demo.plotter import start
+
+JOBS = Path(__file__).parents[2] / "demo/jobs"
 SQUARE = np.array([(0, 0), (254, 0), (254, 254), (0, 254)], float)
 
 
@@ -23,7 +27,7 @@ def test_a_pattern_is_fetched_and_a_card_opened(inside: Page):
     assert coming.value.suggested_filename == "choir-concert-palazzo-pattern-a4.pdf"
     assert Path(coming.value.path()).read_bytes().startswith(b"%PDF")
     with page.context.expect_page() as opened:
-        page.get_by_role("link", name="Open the card").first.click()
+        page.get_by_role("link", name="Calls", exact=True).click()
     card = opened.value
     expect(card.get_by_role("heading", name="calls")).to_be_visible()
     # A telephone reads the code of the second piece as the address of its first call.
@@ -42,13 +46,17 @@ def test_a_link_opens_the_plan_for_somebody_without_an_account(inside: Page, bro
     page.get_by_role("link", name="Files").click()
     page.get_by_role("button", name="Make a link").click()
     address = page.get_by_label(re.compile("^Until")).input_value()
+    page.reload()
+    expect(page.get_by_label(re.compile("^Until"))).to_have_value(address)
     elsewhere = browser.new_context(viewport={"width": 390, "height": 844})
     theirs = elsewhere.new_page()
     theirs.goto(address)
     expect(theirs.get_by_role("heading", name="Choir, concert palazzo")).to_be_visible()
     expect(theirs.get_by_role("img", name="Front, drawn")).to_be_visible()
     expect(theirs.get_by_text("Marit Sol")).to_have_count(0)
-    theirs.goto(address[:-2])
+    page.get_by_role("button", name="Take the link back").click()
+    expect(page.get_by_role("button", name="Make a link")).to_be_visible()
+    theirs.reload()
     expect(theirs.get_by_text("This link has ended, or was never one")).to_be_visible()
     elsewhere.close()
 
@@ -132,5 +140,93 @@ def test_a_piece_is_thrown_in_true_size_at_two_calibrations(inside: Page):
     turned = page.locator("path[data-role=cut]").bounding_box()
     assert turned["width"] > turned["height"]
     assert upright["width"] < upright["height"]
+    page.keyboard.press("f")
+    flipped = page.locator("path[data-role=cut]")
+    lengths = "(one) => { const m = one.getCTM(); return m.a * m.d - m.b * m.c; }"
+    assert flipped.evaluate(lengths) < 0, "its other side is up"
+    page.keyboard.press("f")
+    assert flipped.evaluate(lengths) > 0
+    place = "(one) => { const m = one.getCTM(); return [m.e, m.f]; }"
+    before = flipped.evaluate(place)
+    for key in ("ArrowRight", "ArrowRight", "Shift+ArrowDown"):
+        page.keyboard.press(key)
+    after = flipped.evaluate(place)
+    assert [after[0] - before[0], after[1] - before[1]] == [20, 100], "in mm on the cloth"
     page.keyboard.press("l")
     expect(page.get_by_role("img", name="The lay, in true size")).to_be_visible()
+
+
+def test_the_pieces_are_plotted_with_a_jam_in_the_middle(inside: Page, worker, tmp_path, settings):
+    """A plotter's stand-in draws them; what it spoiled is drawn anew after a press, what was whole is not."""
+    plotter, servers = start(0, tmp_path)
+    settings.PLAVET_PLOTTER = f"127.0.0.1:{servers[0].server_address[1]}"
+    page = inside
+    page.get_by_role("link", name="Mark").first.click()
+    page.get_by_role("link", name="Files").click()
+    plotter.troubles.jam = True
+
+    def work():
+        thread = threading.Thread(target=worker, args=("plot",))
+        thread.start()
+        thread.join()
+
+    page.get_by_role("button", name="Plot the pieces").click()
+    expect(page.get_by_text("Drawing piece 1 of 3")).to_be_visible()
+    work()
+    expect(page.get_by_text("The paper is jammed at piece 1 of 3")).to_be_visible()
+    plotter.told(["mend"])
+    page.get_by_role("button", name="Go on").click()
+    expect(page.get_by_text("Drawing piece 1 of 3")).to_be_visible()
+    work()
+    expect(page.get_by_text("All 3 pieces are drawn.")).to_be_visible()
+    (job,) = plotter.jobs.values()
+    assert job.pieces == 3
+    for server in servers:
+        server.shutdown()
+
+
+def test_a_job_file_opens_as_an_order(inside: Page):
+    page = inside
+    page.goto("/new")
+    chooser = page.get_by_label("Or open a job file")
+    chooser.set_input_files({"name": "x.json", "mimeType": "application/json", "buffer": b'{"format": "plavet-job"'})
+    expect(page.get_by_text("This file cannot be opened yet.")).to_be_visible()
+    expect(page.get_by_role("list", name="What is wrong with the file")).to_contain_text("line 1")
+    chooser.set_input_files(JOBS / "crew-jumpsuit.json")
+    expect(page.get_by_text(re.compile("In the file: Pell Harrow's 15 measurements, Jumpsuit"))).to_be_visible()
+    expect(page.get_by_label("Client")).to_have_value("Pell Harrow")
+    page.get_by_role("button", name="Open it as an order").click()
+    page.wait_for_url("**/design")
+    expect(page.get_by_text("Pell Harrow").first).to_be_visible()
+    page.get_by_role("link", name="Check").first.click()
+    expect(page.get_by_text(re.compile(r"\d+ of \d+ hold|All \d+ hold")).first).to_be_visible()
+
+
+HEAD = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 90 90">'
+
+
+def test_a_pattern_from_outside_is_compared_mended_and_fetched(inside: Page):
+    page = inside
+    page.get_by_role("link", name="Mark").first.click()
+    page.get_by_role("link", name="Files").click()
+    page.get_by_role("link", name="Open a pattern").click()
+    chooser = page.get_by_label("The file")
+
+    def choose(text, name="Our yoke.svg"):
+        chooser.set_input_files({"name": name, "mimeType": "image/svg+xml", "buffer": text.encode()})
+
+    choose(f'{HEAD}<path id="flap" d="M10,10 l20,20 0,-20 -20,20 z"/></svg>')
+    page.get_by_text("centimetres").click()
+    expect(page.get_by_text("This outline crosses itself")).to_be_visible()
+    expect(page.get_by_role("button", name="Pattern on A4")).to_have_count(0)
+    choose("no drawing")
+    expect(page.get_by_text("This is no SVG or DXF drawing that can be read")).to_be_visible()
+    choose(f'{HEAD}<rect id="yoke" width="30.48" height="10.16"/></svg>')
+    page.get_by_text("centimetres").click()
+    row = page.get_by_role("row", name=re.compile("^yoke"))
+    expect(row).to_contain_text("12″")
+    expect(row).to_contain_text("4″")
+    with page.expect_download() as coming:
+        page.get_by_role("button", name="Pattern on A4").click()
+    assert coming.value.suggested_filename == "Our-yoke-pattern-a4.pdf"
+    assert Path(coming.value.path()).read_bytes().startswith(b"%PDF")

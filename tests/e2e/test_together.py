@@ -6,7 +6,6 @@ from uuid import uuid4
 
 import pytest
 from playwright.sync_api import Page, expect
-from procrastinate.contrib.django import app
 
 from demo import people
 from shop.accounts.models import User
@@ -107,17 +106,6 @@ def test_what_is_chalked_does_not_move_and_another_goes_on_where_it_was_left(ins
     expect(page.locator("[data-call]")).not_to_have_text(number)
     page.keyboard.press("PageDown")
     expect(page.get_by_text("rubbed out once before")).to_be_visible()
-
-
-@pytest.fixture
-def worker():
-    """A queue worker in a thread, ended when it has nothing left to do."""
-
-    def work() -> None:
-        own = app.with_connector(app.connector.get_worker_connector())
-        own.run_worker(queues=["lay"], wait=False, install_signal_handlers=False, listen_notify=False)
-
-    return work
 
 
 def test_the_worker_shortens_the_lay_and_mark_follows(inside: Page, worker):

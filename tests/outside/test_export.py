@@ -59,7 +59,7 @@ def test_areas_agree(made):
     shapes = outlines(made)
     for piece in made.laid.pieces:
         for kind, points in (("net", piece.net), ("cut", piece.cut)):
-            assert Polygon(shapes[f"{piece.id}.{kind}"]).area == pytest.approx(area(points), rel=3e-5)
+            assert Polygon(shapes[f"{piece.id}.{kind}"]).area == pytest.approx(area(points), rel=1e-5)
 
 
 def test_edge_lengths_by_quadrature(made):

@@ -3,6 +3,8 @@
 import csv
 import json
 import re
+from concurrent.futures import ThreadPoolExecutor
+from dataclasses import replace
 from io import BytesIO, StringIO
 from pathlib import Path
 
@@ -15,8 +17,11 @@ from shapely import affinity
 from shapely.geometry import LineString, Polygon
 from svgelements import SVG
 from svgelements import Path as DrawnPath
+from zxingcpp import read_barcodes
 
-from cutting.files import FILES, Drawn
+from cutting.drawing import PAPERS, pattern_pages
+from cutting.export.pdf import pages_to_pdf
+from cutting.files import FILES, Source
 from cutting.formats import read_job
 from cutting.formats.plan_v1 import to_model
 from cutting.plan import plan
@@ -145,9 +150,9 @@ def has_ink(dark, x, y, dots):
 
 def test_a_long_title_stays_on_its_page(palazzo):
     """Of an order with 120 wide letters, in several scripts."""
-    drawn = Drawn(to_model(palazzo), ENGLISH, "Ólafía Ждан Σοφία: " + "W" * 120)
+    source = Source(to_model(palazzo), ENGLISH, "Ólafía Ждан Σοφία: " + "W" * 120)
     for name in ("pattern-a4.pdf", "pattern-roll.pdf"):
-        data = next(file for file in FILES if file.name == name).made(drawn)
+        data = next(file for file in FILES if file.name == name).made(source)
         with pdfplumber.open(BytesIO(data)) as read:
             for page in (read.pages[0], read.pages[-1]):
                 titles = [one for one in page.chars if one["text"] == "W"]
@@ -178,6 +183,112 @@ def test_large_paper_takes_it_whole_and_a_map_names_every_page(jumpsuit):
         assert name in text
 
 
+def test_a_roll_is_in_lengths_that_programs_read_and_has_the_squares(jumpsuit):
+    """Of a drawing longer than 5 m, whose pieces are all there on the pages put together."""
+    figures = [
+        replace(one, id=f"{one.id}-{k}") for one in Source(to_model(jumpsuit), ENGLISH, "").figures for k in range(4)
+    ]
+    paged = pattern_pages(figures, PAPERS["roll"])
+    assert paged.sheet.height > 5000
+    read = list(pages(pages_to_pdf(paged, "Long", ENGLISH)))[1:]
+    assert len(read) == len(paged.tiles) > 1
+    assert all(size == pytest.approx((914.4, 5000), abs=0.1) for size, *_ in read)
+    shapes = [Polygon(one) for _, _, strokes, _ in read for one in strokes if len(one) > 3]
+    for outline in outlines(jumpsuit).values():
+        assert sum(is_there(outline, [shape], 0.1) for shape in shapes) >= 4
+    first = next(pages(file_of(jumpsuit, "pattern-roll.pdf")))
+    assert {round(float(one["width"]) * POINT, 2) for one in first[3].rects} >= {100.0, 101.6}
+
+
+# -------------------------------------------------------------------------------------------------------------- cards
+
+
+def placed(made):
+    """Each placement's outline on the cloth, by the rule of docs/file-formats.md."""
+    wire = to_model(made)
+    cut = {piece.id: piece.cut for piece in wire.pieces}
+    for one in wire.lay.placements:
+        t, m = (-1 if one.turned else 1), (-1 if one.mirrored else 1)
+        yield Polygon([(one.x_mm + t * down, one.y_mm + t * m * across) for across, down in cut[one.piece]])
+
+
+@pytest.mark.parametrize("paper", ["A4", "Letter"])
+def test_the_call_card_has_every_call_on_its_pages(jumpsuit, paper):
+    wire = to_model(jumpsuit)
+    address = "http://plavet.local/orders/abc/mark?call="
+    source = Source(wire, ENGLISH, "Ólafía: " + "jumpsuit " * 30, SUIT, paper, "Three Tables, Quay 7", address)
+    data = next(file for file in FILES if file.name == "calls.pdf").made(source)
+    words, codes = [], []
+    with pdfplumber.open(BytesIO(data)) as read:
+        for number, page in enumerate(read.pages, 1):
+            assert (round(float(page.width) * POINT), round(float(page.height) * POINT)) == (
+                (210, 297) if paper == "A4" else (216, 279)
+            )
+            assert f"page {number} of {len(read.pages)}" in page.extract_text()
+            assert "Three Tables, Quay 7" in page.extract_text()
+            edge = 10 / POINT
+            assert all(edge <= one["x0"] and one["x1"] <= float(page.width) - edge for one in page.chars)
+            for left in (0, float(page.width) / 2):
+                half = page.crop((left, 0, left + float(page.width) / 2, page.height))
+                words += half.extract_text().split("\n")
+            codes += [one.text for one in read_barcodes(page.to_image(resolution=200).original)]
+    begins = [int(found[1]) for line in words if (found := re.match(r"(\d+) \S", line))]
+    assert [n for n in range(1, len(wire.marks) + 1) if n not in begins] == []
+    groups = [k for k, mark in enumerate(wire.marks, 1) if k == 1 or mark.panel != wire.marks[k - 2].panel]
+    assert sorted(codes) == sorted(f"{address}{k}" for k in groups)
+    said = " ".join(words).replace(" ", "")
+    for mark in wire.marks[::7]:
+        assert mark.name.split(",")[0].split()[0] in said
+
+
+@pytest.mark.parametrize("what", ["palazzo", "jumpsuit"])
+def test_the_lay_is_drawn_to_the_scale_it_says(request, what):
+    """In true size for a machine; on its card so many times smaller, with a ruler whose inches are as much smaller."""
+    made = request.getfixturevalue(what)
+    wanted = list(placed(made))
+    drawing = SVG.parse(BytesIO(file_of(made, "lay.svg")), ppi=25.4)
+    shapes = [one for one in drawing.elements() if isinstance(one, DrawnPath) and (one.id or "").endswith(".cut")]
+    there = [Polygon([(p.x, p.y) for p in (one.point(t) for t in np.linspace(0, 1, 3000))]) for one in shapes]
+    assert len(there) == len(wanted)
+    # One motion takes all of them to their places: they are where they are to one another.
+    left, top = (min(s.bounds[k] for s in wanted) - min(s.bounds[k] for s in there) for k in (0, 1))
+    for one in wanted:
+        moved = [affinity.translate(shape, left, top) for shape in there]
+        assert any(one.exterior.hausdorff_distance(shape.exterior) < 1.0 for shape in moved)
+    turned = [
+        Polygon([(x * PLOTTER, -y * PLOTTER) for x, y in way]) for way in ways(file_of(made, "lay.hpgl").decode())
+    ]
+    left, top = (min(s.bounds[k] for s in wanted) - min(s.bounds[k] for s in turned) for k in (0, 1))
+    for one in wanted:
+        assert any(
+            one.exterior.hausdorff_distance(affinity.translate(shape, left, top).exterior) < 2.0 for shape in turned
+        )
+    _, text, strokes, _ = next(pages(file_of(made, "lay.pdf")))
+    scale = int(re.search(r"Drawn 1 to (\d+)", text)[1])
+    small = [affinity.scale(Polygon(one), scale, scale, origin=(0, 0)) for one in strokes if len(one) > 3]
+    for one in wanted:
+        assert is_there(cornered(one), small, 0.05 * scale)
+    ticks = sorted({round(one[0][0], 3) for one in strokes if len(one) == 2 and one[0][0] == one[1][0]})
+    steps = np.diff(ticks)
+    assert np.median(steps) * scale == pytest.approx(25.4, abs=0.02)
+
+
+def test_the_cards_of_measures_and_of_what_is_cut_say_what_the_plan_does(jumpsuit):
+    wire = to_model(jumpsuit)
+    source = Source(wire, ENGLISH, "Crew", SUIT)
+    made = {file.name: file.made(source) for file in FILES if file.use == "card"}
+    text = {}
+    for name, data in made.items():
+        with pdfplumber.open(BytesIO(data)) as read:
+            text[name] = "\n".join(page.extract_text() for page in read.pages)
+    for key in SUIT["measurements"]:
+        assert ENGLISH.taking(key).name in text["measurements.pdf"]
+    for piece in wire.pieces:
+        assert f"{ENGLISH.panel_name(piece.panel)}: cut {piece.count}" in text["cut-list.pdf"].replace("\n", " ")
+    for notion in wire.notions:
+        assert notion.name in text["cut-list.pdf"]
+
+
 # ---------------------------------------------------------------------------------------------------------------- DXF
 
 
@@ -187,6 +298,7 @@ def test_dxf_is_sound_and_has_every_outline_in_mm(jumpsuit, name):
     audit = document.audit()
     assert (audit.errors, audit.fixes) == ([], [])
     assert name == "pieces-r12.dxf" or document.header["$INSUNITS"] == 4
+    notches = {re.sub(r"[^A-Za-z0-9_-]", "_", one.id).upper(): len(one.notches) for one in jumpsuit.laid.pieces}
     found = {}
     for insert in document.modelspace().query("INSERT"):
         block = document.blocks[insert.dxf.name]
@@ -202,6 +314,10 @@ def test_dxf_is_sound_and_has_every_outline_in_mm(jumpsuit, name):
         found[insert.dxf.name] = cornered(Polygon([(x, -y) for x, y in points]))
         layers = {one.dxf.layer for one in block}
         assert {"1", "7", "14", "15"} <= layers
+        assert sum(one.dxf.layer == "4" for one in block) == notches[insert.dxf.name]
+        splines = [one for one in block if one.dxftype() == "SPLINE"]
+        assert {one.dxf.layer for one in splines} <= {"1-spline", "14-spline"}
+        assert name == "pieces-r12.dxf" or any(one.dxf.layer == "14-spline" for one in splines)
     for piece, outline in outlines(jumpsuit).items():
         there = found[re.sub(r"[^A-Za-z0-9_-]", "_", piece).upper()]
         assert there.area == pytest.approx(outline.area, rel=1e-3)
@@ -211,16 +327,50 @@ def test_dxf_is_sound_and_has_every_outline_in_mm(jumpsuit, name):
 # --------------------------------------------------------------------------------------------------------------- HPGL
 
 
-def test_a_plotters_pen_goes_round_every_outline(jumpsuit):
-    shapes, way = [], []
-    for code, numbers in re.findall(r"(PU|PD)([\d,]*);", file_of(jumpsuit, "pieces.hpgl").decode()):
+def ways(text):
+    """What a plotter draws without lifting its pen, closed or not, in steps."""
+    way = []
+    for code, numbers in re.findall(r"(PU|PD)([\d,]*);", text):
         steps = [int(one) for one in numbers.split(",") if one]
         way = way if code == "PD" else way[-1:] if not steps else []
         way = [*way, *zip(steps[::2], steps[1::2], strict=True)]
         if code == "PD" and len(way) > 3:
-            shapes.append(Polygon([(x * PLOTTER, -y * PLOTTER) for x, y in way]))
+            yield way
+
+
+def test_a_plotters_pen_goes_round_every_outline(jumpsuit):
+    text = file_of(jumpsuit, "pieces.hpgl").decode()
+    shapes = [Polygon([(x * PLOTTER, -y * PLOTTER) for x, y in way]) for way in ways(text)]
     for outline in outlines(jumpsuit).values():
         assert is_there(outline, shapes, 0.1 + PLOTTER)
+
+
+def test_a_plotters_pens_are_by_what_is_drawn_and_travel_little(jumpsuit):
+    """Pen 1 draws the outlines and no more; between its strokes the pen goes less far than with a piece's in any order."""
+    text = file_of(jumpsuit, "pieces.hpgl").decode()
+    by_pen = {}
+    for pen, said in re.findall(r"SP(\d);((?:(?!SP)[^\n])*)", text):
+        by_pen.setdefault(pen, []).append(said)
+    first = [Polygon([(x * PLOTTER, -y * PLOTTER) for x, y in way]) for said in by_pen["1"] for way in ways(said)]
+    alike = list(outlines(jumpsuit).values())
+    closed = [shape for shape in first if shape.area > 10]
+    assert len(closed) == len(alike)
+    assert all(is_there(outline, closed, 0.1 + PLOTTER) for outline in alike)
+    assert all("LB" not in said for said in by_pen["1"] + by_pen["2"])
+
+    def lifted(text):
+        far, here = 0.0, None
+        for code, numbers in re.findall(r"(PU|PD)(\d[\d,]*);", re.sub(r"LB[^\x03]*\x03;", "", text)):
+            steps = [int(one) for one in numbers.split(",")]
+            if code == "PU" and here:
+                far += float(np.hypot(steps[0] - here[0], steps[1] - here[1]))
+            here = steps[-2:]
+        return far
+
+    whole = re.sub(r"PU\d+,\d+;SI[^\n]*?\x03;", "", text)
+    strokes = [re.findall(r"PU[\d,]+;PD[\d,]+;PU;", line) for line in whole.split("\n")]
+    mixed = "".join("".join(sorted(line)) for line in strokes)
+    assert lifted("".join("".join(line) for line in strokes)) < 0.8 * lifted(mixed)
 
 
 # ---------------------------------------------------------------------------------------------------------- SVG, CSV
@@ -250,8 +400,31 @@ def test_tables_hold_what_the_plan_does_and_no_cell_is_worked_out():
                 assert not cell.startswith("-") or re.fullmatch(r"-[0-9.]+(e-?\d+)?", cell), cell
     calls = list(csv.DictReader(StringIO(file_of(whole, "calls.csv").decode())))
     assert [one["say"] for one in calls] == [mark.say for mark in wire.marks]
+    numbers = {one["number"]: one for one in csv.DictReader(StringIO(file_of(whole, "numbers.csv").decode()))}
+    assert numbers.keys() == wire.numbers.keys()
+    for key, one in wire.numbers.items():
+        assert float(numbers[key]["cut_mm"]) == pytest.approx(one.cut_mm, abs=1e-3)
+        assert numbers[key]["formula"].lstrip("'") == one.formula
+    ledger = list(csv.DictReader(StringIO(file_of(whole, "ledger.csv").decode())))
+    assert [(one["level"], float(one["sewn_mm"]), one["closes"]) for one in ledger] == [
+        (one.level, pytest.approx(one.sewn_mm, abs=1e-3), "yes" if one.closes else "no") for one in wire.ledger
+    ]
+    notions = list(csv.DictReader(StringIO(file_of(whole, "notions.csv").decode())))
+    assert [(one["name"], int(one["count"])) for one in notions] == [(one.name, one.count) for one in wire.notions]
     cut = list(csv.DictReader(StringIO(file_of(whole, "cut-list.csv").decode())))
     assert {one["piece"]: int(one["count"]) for one in cut} == {piece.id: piece.count for piece in whole.laid.pieces}
+
+
+def test_files_asked_for_at_once_are_as_those_asked_for_alone(palazzo, jumpsuit):
+    """By eight threads, as the server has them: letters of one file are not those of another."""
+    wanted = [
+        (made, name)
+        for made in (palazzo, jumpsuit)
+        for name in ("calls.pdf", "lay.pdf", "cut-list.pdf", "pattern-a3.pdf")
+    ]
+    alone = [file_of(*one) for one in wanted]
+    with ThreadPoolExecutor(8) as pool:
+        assert list(pool.map(lambda one: file_of(*one), wanted * 3)) == alone * 3
 
 
 def test_the_same_plan_is_the_same_file(palazzo):

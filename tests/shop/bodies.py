@@ -1,6 +1,7 @@
 """What the API takes: a good body for every path that takes one, and how many rows there are."""
 
 from datetime import timedelta
+from pathlib import Path
 from uuid import uuid4
 
 from django.apps import apps
@@ -9,6 +10,11 @@ from django.utils import timezone
 from psycopg.sql import SQL, Identifier, Literal
 
 from shop.accounts.models import Invitation, User
+
+JOB = (Path(__file__).parents[2] / "demo/jobs/choir-palazzo.json").read_text()
+
+
+SQUARE = '<svg xmlns="http://www.w3.org/2000/svg" width="9cm" viewBox="0 0 90 90"><rect width="50" height="40"/></svg>'
 
 
 def rows():
@@ -54,6 +60,7 @@ def bodies_for(owner, order):
         ("PUT", f"/house-rules/{uuid4()}"): {"name": "Ours", "method": "quarter-hip", "choices": {}},
         ("PUT", f"/invitations/{uuid4()}"): {"name": "Nils", "role": "sewer", "to": "0555"},
         ("PUT", f"/lay-runs/{uuid4()}"): {"plan": plan, "seconds": 1},
+        ("PUT", f"/plots/{uuid4()}"): {"plan": plan},
         ("PUT", f"/orders/{ids['order']}"): {
             "version": order["version"],
             "title": "Trousers",
@@ -64,6 +71,10 @@ def bodies_for(owner, order):
         ("PUT", f"/orders/{uuid4()}/again"): {"of": ids["order"], "promised_on": soon},
         ("POST", f"/orders/{ids['order']}/passed"): {"station": "design"},
         ("PUT", f"/steps/{uuid4()}"): {"order": ids["order"], "state": "sewing"},
+        ("POST", "/jobs"): {"text": JOB},
+        ("POST", "/patterns"): {"text": SQUARE},
+        ("POST", "/patterns/file"): {"text": SQUARE, "name": "pieces.hpgl"},
+        ("PUT", f"/orders/{uuid4()}/from-job"): {"text": JOB, "promised_on": soon},
         ("PUT", f"/orders/{uuid4()}/same"): {"of": ids["order"], "client": ids["client"]},
         ("PUT", f"/orders/{ids['order']}/shelf"): {"shelf": shelf},
         ("PUT", f"/overrulings/{uuid4()}"): {"sheet": ids["sheet"], "key": "hip"},

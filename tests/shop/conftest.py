@@ -21,6 +21,8 @@ class Caller:
     def __call__(self, method, path, body=None):
         data = None if body is None else json.dumps(body)
         answer = self.http.generic(method, f"/api{path}", data or "", content_type="application/json")
+        if answer.content and "json" not in answer["Content-Type"]:
+            return answer.status_code, answer.content.decode("latin-1")
         return answer.status_code, json.loads(answer.content) if answer.content else None
 
     def get(self, path, **query):

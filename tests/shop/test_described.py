@@ -47,6 +47,10 @@ def ids(owner, order):
     return found
 
 
+BY_LINK = {"GET /api/look"}
+"""Asked with the secret of a link: test_files."""
+
+
 @pytest.fixture
 def application():
     """The whole application in this thread, on the connection whose changes are rolled back."""
@@ -65,7 +69,7 @@ def test_every_operation_answers_as_it_is_described(owner, order, ids, applicati
         # What is read by nothing but ids of ours is answered at least once: nobody stands before a closed door here.
         asked = re.findall("{.*?}", name)
         if name.startswith("GET") and (not asked or (asked == ["{id}"] and name.split("/")[2] in THERE)):
-            assert 200 in statuses, (name, statuses)
+            assert 200 in statuses or name in BY_LINK, (name, statuses)
 
 
 def sent_to(name, operation, ebba, ids, application):

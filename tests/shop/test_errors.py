@@ -1,9 +1,14 @@
 """Refusals: one root, each kind with a status and a code of its own, and the answer that carries them."""
 
+from errno import ENOSPC
 from importlib import import_module
+from unittest.mock import Mock
 
 import pytest
+from django.db.utils import OperationalError
+from psycopg.errors import DiskFull
 
+from shop.clients.models import Client
 from shop.errors import ShopError
 
 
@@ -67,3 +72,19 @@ def test_an_answer_carries_the_status_the_code_and_how_to_mend_it(owner, order, 
     assert (got, body["status"], body["code"]) == (status, status, ask.__name__), body
     assert body["title"].endswith(".")
     assert ("theirs" in body) == (ask is stale)
+
+
+@pytest.mark.parametrize(
+    "full", [OperationalError("no room"), OSError(ENOSPC, "No space left on device")], ids=["rows", "files"]
+)
+def test_a_full_disk_is_said_and_nothing_is_kept(owner, new_id, monkeypatch, full):
+    """As the database says it, through Django, and as the system does."""
+    if isinstance(full, OperationalError):
+        full.__cause__ = DiskFull("could not extend file")
+    monkeypatch.setattr(Client, "save", Mock(side_effect=full))
+    status, said = owner("PUT", f"/clients/{new_id()}", {"name": "Ada"})
+    assert (status, said["code"]) == (507, "disk")
+    assert "disk is full" in said["title"]
+    monkeypatch.undo()
+    assert not Client._base_manager.filter(name="Ada").exists()
+    assert owner("PUT", f"/clients/{new_id()}", {"name": "Ada"})[0] == 200, "it goes on when there is room"

@@ -61,6 +61,22 @@ def test_a_new_garment_starts_from_the_workshops_allowances(owner, order, new_id
     assert made["choices"]["allowances"] == {"side": "1 1/4"}
     chosen = owner("PUT", f"/garments/{new_id()}", body | {"name": "third", "choices": {"hem": "2"}})[1]
     assert chosen["choices"] == {"hem": "2"}, "what is sent is what is kept"
+    halves = {"top": {"style": "bodice", "choices": {}}, "lower": {"style": "palazzo", "choices": {"hem": "2"}}}
+    suit = body | {"name": "suit", "style": "jumpsuit", "choices": halves}
+    made = owner("PUT", f"/garments/{new_id()}", suit)[1]["choices"]
+    assert made["top"]["choices"] == {"allowances": {"neck": "3/8"}}, "each half by its own kind"
+    assert made["lower"]["choices"] == {"hem": "2"}
+
+
+def test_the_same_for_another_is_the_same_though_the_workshop_settled_something_since(owner, order, new_id):
+    settled(owner, allowances={"top": {"neck": "3/8"}})
+    halves = {"top": {"style": "bodice", "choices": {}}, "lower": {"style": "palazzo", "choices": {}}}
+    suit = {"version": 0, "order": order["id"], "name": "suit", "style": "jumpsuit", "method": "", "choices": halves}
+    made = owner("PUT", f"/garments/{new_id()}", suit)[1]
+    settled(owner, allowances={"top": {"neck": "1/4"}, "lower": {"side": "1"}})
+    again = owner("PUT", f"/orders/{new_id()}/again", {"of": order["id"], "promised_on": order["promised_on"]})[1]
+    copied = next(one for one in again["garments"] if one["name"] == "suit")
+    assert copied["choices"] == made["choices"]
 
 
 def test_the_unit_turns_and_every_length_keeps_its_size(owner, stranger, order, new_id):

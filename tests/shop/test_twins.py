@@ -2,17 +2,19 @@
 
 import os
 import re
+import time
 from concurrent.futures import ThreadPoolExecutor
 from uuid import uuid4
 
 import pytest
-from django.db import connections
+from django.db import connections, transaction
 
 from demo.load import load
 from shop.accounts.models import User
+from shop.accounts.writing import add, locked
 from shop.clients.models import Client, Reading, Sheet
 from shop.orders.models import Order
-from shop.plans.models import LayRun
+from shop.plans.models import LayRun, PlanRun
 from tests.shop.bodies import bodies_for, rows, shape_of
 from tests.shop.conftest import Caller
 
@@ -58,6 +60,19 @@ def test_twins_of_a_write_are_one(at_once):
     correction = str(uuid4())
     assert {status for status, _ in at_once(*[("PUT", f"/corrections/{correction}", {"sheet": sheet})] * 8)} == {200}
     assert Reading._base_manager.filter(sheet=correction).count() == counted
+
+
+def test_a_search_asked_for_beside_the_plans_own_only_waits(at_once):
+    """One has the plan's row and adds a search of its own; the other has the person's row and waits for the plan's."""
+    ebba = User.objects.get(username="ebba")
+    made = Caller(ebba)("POST", f"/orders/{Caller(ebba).get('/orders')[0]['id']}/plan")[1]
+    with ThreadPoolExecutor(1) as beside:
+        with transaction.atomic():
+            run = locked(PlanRun, ebba, made["id"])
+            other = beside.submit(lambda: at_once(("PUT", f"/lay-runs/{uuid4()}", {"plan": made["id"]})))
+            time.sleep(1)  # until it stands before the plan's row
+            add(LayRun(id=uuid4(), workshop=ebba.workshop, changed_by=ebba, plan_run=run, kind=LayRun.HAND))
+        assert [status for status, _ in other.result()] == [200]
 
 
 def test_a_length_is_kept_for_one_order_and_a_sheet_is_closed_or_turned(at_once):

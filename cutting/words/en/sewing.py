@@ -32,5 +32,5 @@ def _place(panel: str, edge: str = "") -> str:
 
 def piece_label(garment: str, panel: str, count: int, pair: bool, on_fold: bool) -> str:
     """What is written on a piece."""
-    cut = f"{count} in a pair" if pair else f"{count}"
+    cut = f"{count}, left and right" if pair else f"{count}"
     return f"{garment}, {PANELS[panel]}: cut {cut}{', half: the fold at its left edge' if on_fold else ''}"

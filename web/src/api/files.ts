@@ -1,5 +1,5 @@
 /** The files of a plan: what there is, and how each looks; a link to the plan, and what it shows. */
-import { useMutation, useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, server } from "./client";
 import type { Plan } from "./plans";
 import type { components } from "./schema.gen";
@@ -17,22 +17,37 @@ export const useFiles = (plan: string) =>
   });
 
 /** Its picture, its pages and its size. */
-export const useLook = (plan: string, name: string, stamp: string) =>
+export const usePreview = (plan: string, name: string, stamp: string) =>
   useQuery({
-    queryKey: ["look", plan, name, stamp],
+    queryKey: ["preview", plan, name, stamp],
     staleTime: Infinity,
-    queryFn: () => answered(server.GET("/api/plans/{id}/files/{name}/look", { params: { path: { id: plan, name } } })),
+    queryFn: () =>
+      answered(server.GET("/api/plans/{id}/files/{name}/preview", { params: { path: { id: plan, name } } })),
   });
 
 /** Where a file is fetched. */
 export const fileAt = (plan: string, name: string) => `/api/plans/${plan}/files/${name}`;
 
-/** A link by which anybody can look at the plan for a week. */
+/** The link by which anybody can look at the plan; null where there is none. */
 export const usePlanLink = (plan: string) =>
-  useMutation({
-    mutationFn: () =>
-      answered(server.POST("/api/plans/{id}/link", { params: { path: { id: plan } }, body: { days: 7 } })),
+  useQuery({
+    queryKey: ["link", plan],
+    queryFn: () => answered(server.GET("/api/plans/{id}/link", { params: { path: { id: plan } } })),
   });
+
+/** Make one that ends after a week, or end the one there is. */
+export function useSetLink(plan: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: async (on: boolean) => {
+      const params = { path: { id: plan } };
+      if (on) return answered(server.POST("/api/plans/{id}/link", { params, body: { days: 7 } }));
+      await answered(server.DELETE("/api/plans/{id}/link", { params }));
+      return null;
+    },
+    onSuccess: (link) => queries.setQueryData(["link", plan], link),
+  });
+}
 
 /** The plan that a link shows, to somebody without an account. */
 export const useLookedAt = (token: string) =>
@@ -40,7 +55,7 @@ export const useLookedAt = (token: string) =>
     queryKey: ["looked at", token],
     staleTime: Infinity,
     queryFn: async () => {
-      const found = await answered(server.GET("/api/look/{token}", { params: { path: { token } } }));
+      const found = await answered(server.GET("/api/look", { headers: { "Plavet-Link": token } }));
       return { ...found, plan: found.plan as unknown as Plan };
     },
   });

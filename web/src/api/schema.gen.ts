@@ -463,6 +463,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look Into Job
+         * @description What a job file holds, or every problem in it; nothing is written.
+         */
+        post: operations["shop_api_routers_jobs_look_into_job"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lay-runs/{id}": {
         parameters: {
             query?: never;
@@ -547,7 +567,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/look/{token}": {
+    "/api/look": {
         parameters: {
             query?: never;
             header?: never;
@@ -556,7 +576,8 @@ export interface paths {
         };
         /**
          * Look At
-         * @description The plan that a link shows.
+         * @description The plan that a link shows. The secret is in no address that a server would write down: the page's own has it
+         *     after the #.
          */
         get: operations["shop_api_routers_files_look_at"];
         put?: never;
@@ -700,6 +721,26 @@ export interface paths {
          */
         get: operations["shop_api_routers_design_order_moves"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/from-job": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Open Job
+         * @description A job file opened as the order `id`.
+         */
+        put: operations["shop_api_routers_jobs_open_job"];
         post?: never;
         delete?: never;
         options?: never;
@@ -869,6 +910,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look Into Pattern
+         * @description What is in an SVG or DXF file: its pieces, or what cannot be cut, with its place.
+         */
+        post: operations["shop_api_routers_outside_look_into_pattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pattern File
+         * @description The pattern on paper, for a plotter, or for another program.
+         */
+        post: operations["shop_api_routers_outside_pattern_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people": {
         parameters: {
             query?: never;
@@ -969,7 +1050,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/plans/{id}/files/{name}/look": {
+    "/api/plans/{id}/files/{name}/preview": {
         parameters: {
             query?: never;
             header?: never;
@@ -977,10 +1058,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Plan File Look
+         * Plan File Preview
          * @description How a file looks, how many pages it has, how large it is.
          */
-        get: operations["shop_api_routers_files_plan_file_look"];
+        get: operations["shop_api_routers_files_plan_file_preview"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1016,14 +1097,22 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /**
+         * Plan Link
+         * @description The link by which anybody can look at the plan; none where there is none.
+         */
+        get: operations["shop_api_routers_files_plan_link"];
         put?: never;
         /**
          * Make Link
          * @description A link by which anybody can look at the plan until it ends, without the client's name.
          */
         post: operations["shop_api_routers_files_make_link"];
-        delete?: never;
+        /**
+         * End Link
+         * @description Nobody sees the plan by its link any more.
+         */
+        delete: operations["shop_api_routers_files_end_link"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1043,6 +1132,26 @@ export interface paths {
          * @description A number of one's own beside the plan's: the difference, what it does, the slip it looks like.
          */
         post: operations["shop_api_routers_orders_check_own_number"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{id}/plot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Plan Plot
+         * @description The plotter, and how far it is with a plan.
+         */
+        get: operations["shop_api_routers_plots_plan_plot"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1083,6 +1192,66 @@ export interface paths {
         get: operations["shop_api_routers_orders_plan_widths"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plots/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Start Plot
+         * @description Send the pieces of a plan to the plotter.
+         */
+        put: operations["shop_api_routers_plots_start_plot"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plots/{id}/on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Go On
+         * @description Go on at the piece that failed.
+         */
+        post: operations["shop_api_routers_plots_go_on"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plots/{id}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Stop Plot
+         * @description Send no piece more.
+         */
+        post: operations["shop_api_routers_plots_stop_plot"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2374,24 +2543,24 @@ export interface components {
             /** Text */
             text: string;
         };
-        /**
-         * FileLookOut
-         * @description How a file looks, small, as SVG; how many pages it has, 0 where it has none; how many bytes it is.
-         */
-        FileLookOut: {
-            /** Pages */
-            pages: number;
-            /** Picture */
-            picture: string;
-            /** Size */
-            size: number;
-        };
         /** FileOut */
         FileOut: {
             /** Kept */
             kept: number;
             /** Lines */
             lines: components["schemas"]["LineOut"][];
+        };
+        /**
+         * FilePreviewOut
+         * @description How a file looks, small, as a data address; how many pages it has, 0 where it has none; how many bytes it is.
+         */
+        FilePreviewOut: {
+            /** Pages */
+            pages: number;
+            /** Picture */
+            picture: string;
+            /** Size */
+            size: number;
         };
         /** FindingOut */
         FindingOut: {
@@ -2689,6 +2858,47 @@ export interface components {
             /** Zones */
             zones: string[];
         };
+        /**
+         * HousePatternOut
+         * @description What is in a file. `box` is what is drawn of it: left, top, width, height in mm.
+         */
+        HousePatternOut: {
+            /**
+             * Box
+             * @description left, top, width, height, mm
+             */
+            box: [
+                number,
+                number,
+                number,
+                number
+            ];
+            /** Pieces */
+            pieces: components["schemas"]["HousePieceOut"][];
+            /** Refused */
+            refused: components["schemas"]["RefusedLineOut"][];
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in" | "px";
+        };
+        /**
+         * HousePieceOut
+         * @description A piece of a file: how large it is in mm, and its lines as SVG path data in mm of the drawing.
+         */
+        HousePieceOut: {
+            /** Across Mm */
+            across_mm: number;
+            /** D */
+            d: string;
+            /** Down Mm */
+            down_mm: number;
+            /** Lines */
+            lines: string[];
+            /** Name */
+            name: string;
+        };
         /** HouseRuleIn */
         HouseRuleIn: {
             /** Choices */
@@ -2784,6 +2994,27 @@ export interface components {
             name: string;
             /** Role */
             role: string;
+        };
+        /** JobFileIn */
+        JobFileIn: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * JobHeldOut
+         * @description What is in a job file.
+         */
+        JobHeldOut: {
+            /** Client */
+            client: string;
+            /** Cloth */
+            cloth: string;
+            /** Measures */
+            measures: number;
+            /** Styles */
+            styles: string[];
+            /** Width */
+            width: string;
         };
         /** JoinIn */
         JoinIn: {
@@ -3462,6 +3693,31 @@ export interface components {
             y_mm: number;
         };
         /**
+         * OpenJobIn
+         * @description A job file, and whose order it is: a client of the workshop, or a new one by name.
+         */
+        OpenJobIn: {
+            /** Client */
+            client?: string | null;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * Promised On
+             * Format: date
+             */
+            promised_on: string;
+            /** Text */
+            text: string;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+        };
+        /**
          * OptionOut
          * @description A rule: what it is called, what it would change as the draft stands, or why it cannot be chosen.
          */
@@ -3591,6 +3847,27 @@ export interface components {
              */
             other: string;
         };
+        /** OutsideFileIn */
+        OutsideFileIn: {
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "pattern-a4.pdf" | "pattern-letter.pdf" | "pattern-a3.pdf" | "pattern-a0.pdf" | "pattern-roll.pdf" | "pieces.hpgl" | "pieces.dxf" | "pieces-r12.dxf" | "plan.svg";
+            /** Text */
+            text: string;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Unit
+             * @default
+             * @enum {string}
+             */
+            unit: "" | "mm" | "cm" | "in" | "px";
+        };
         /**
          * OwnIn
          * @description What one settles for oneself: the light of the screen, and whether a key by itself does something.
@@ -3706,6 +3983,17 @@ export interface components {
             old_password: string;
             /** Password */
             password: string;
+        };
+        /** PatternFileIn */
+        PatternFileIn: {
+            /** Text */
+            text: string;
+            /**
+             * Unit
+             * @default
+             * @enum {string}
+             */
+            unit: "" | "mm" | "cm" | "in" | "px";
         };
         /** PersonIn */
         PersonIn: {
@@ -3935,7 +4223,7 @@ export interface components {
              * Use
              * @enum {string}
              */
-            use: "paper" | "machine" | "program" | "keep";
+            use: "card" | "paper" | "machine" | "program" | "keep";
         };
         /** PlanLinkIn */
         PlanLinkIn: {
@@ -3964,7 +4252,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.15.0
+             * @default 0.15.1
              */
             core: string;
             /** Findings */
@@ -4017,6 +4305,48 @@ export interface components {
              */
             version: 1;
             yardage: components["schemas"]["YardageOut"] | null;
+        };
+        /** PlotIn */
+        PlotIn: {
+            /**
+             * Plan
+             * Format: uuid
+             */
+            plan: string;
+        };
+        /**
+         * PlotOut
+         * @description How far a plotter is with a plan: the names of its pieces, how many of them are drawn, for what it waits.
+         */
+        PlotOut: {
+            /** Drawn */
+            drawn: number;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Pieces */
+            pieces: string[];
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "running" | "waiting" | "done" | "stopped";
+            /**
+             * Trouble
+             * @enum {string}
+             */
+            trouble: "" | "jam" | "empty" | "line";
+        };
+        /**
+         * PlotterOut
+         * @description Whether there is a plotter, and the last time that it was given the plan.
+         */
+        PlotterOut: {
+            plot: components["schemas"]["PlotOut"] | null;
+            /** There */
+            there: boolean;
         };
         /**
          * PointOut
@@ -4137,6 +4467,28 @@ export interface components {
             theirs?: Record<string, never>;
             /** @description what is wrong and how to mend it */
             title: string;
+        };
+        /**
+         * RefusedLineOut
+         * @description A line that cannot be taken: why, how it is mended, the line itself, and where it is wrong.
+         */
+        RefusedLineOut: {
+            /** At */
+            at: [
+                number,
+                number
+            ];
+            /** Line */
+            line: [
+                number,
+                number
+            ][];
+            /** Mend */
+            mend: string;
+            /** Name */
+            name: string;
+            /** What */
+            what: string;
         };
         /** ReserveIn */
         ReserveIn: {
@@ -5926,6 +6278,39 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_jobs_look_into_job: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobFileIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobHeldOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_lays_look: {
         parameters: {
             query?: never;
@@ -6089,9 +6474,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                token: string;
-            };
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;
@@ -6385,6 +6768,41 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_jobs_open_job: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenJobIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_group_order_group: {
         parameters: {
             query?: never;
@@ -6657,6 +7075,70 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_outside_look_into_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatternFileIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HousePatternOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_outside_pattern_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutsideFileIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_people_team: {
         parameters: {
             query?: never;
@@ -6817,7 +7299,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_files_plan_file_look: {
+    shop_api_routers_files_plan_file_preview: {
         parameters: {
             query?: never;
             header?: never;
@@ -6835,7 +7317,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["FileLookOut"];
+                    "application/json": components["schemas"]["FilePreviewOut"];
                 };
             };
             /** @description Refused, in words */
@@ -6884,6 +7366,37 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_files_plan_link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanLinkOut"] | null;
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_files_make_link: {
         parameters: {
             query?: never;
@@ -6919,6 +7432,35 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_files_end_link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_orders_check_own_number: {
         parameters: {
             query?: never;
@@ -6941,6 +7483,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OwnNumberOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_plots_plan_plot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlotterOut"];
                 };
             };
             /** @description Refused, in words */
@@ -7003,6 +7576,103 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WidthOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_plots_start_plot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlotIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlotOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_plots_go_on: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlotOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_plots_stop_plot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlotOut"];
                 };
             };
             /** @description Refused, in words */

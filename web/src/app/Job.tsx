@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { Fragment, lazy, Suspense, useEffect, useRef, useState } from "react";
+import { Fragment, lazy, Suspense, useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { type Chalk, frozenBy, useChalk } from "../api/chalk";
 import { useTakenAlong } from "../api/along";
@@ -110,6 +110,8 @@ export function Job() {
     const to = STATIONS[Number(key) - 1];
     if (does === "station" && to) void onward(`/orders/${id}/${to.key}`);
   });
+  const drawn = plan.isError ? undefined : plan.data?.plan;
+  const knots = useMemo(() => knotsOf(drawn, plan.error), [drawn, plan.error]);
   if (order.isPending) return <Box padding="24">Fetching the order…</Box>;
   if (order.isError) {
     return (
@@ -120,13 +122,12 @@ export function Job() {
   }
   if (!order.data.garments.length) return <NoGarment order={id} />;
   const at = STATIONS.findIndex((one) => one.key === station);
-  const drawn = plan.isError ? undefined : plan.data?.plan;
   const { passed, measured } = order.data;
   const left = STATIONS.findIndex((one) => !passed.includes(one.key) && !(measured && one.key === "measure"));
   const reached = left < 0 ? STATIONS.length - 1 : left;
   // What is worked at with one hand fills a small screen; of all others the page is as long as what it holds.
   const inHand = station === "mark" || station === "measure";
-  const stations = <Stations order={id} at={at} reached={reached} knots={knotsOf(drawn, plan.error)} />;
+  const stations = <Stations order={id} at={at} reached={reached} knots={knots} />;
   return (
     <Box height="100%" display="flex" flexDirection="column">
       {wide ? (

@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { memo } from "react";
 import { NavLink } from "react-router";
 
 export const STATIONS = [
@@ -10,18 +11,10 @@ export const STATIONS = [
   { key: "check", name: "Check" },
 ] as const;
 
+type StationsProps = { order: string; at: number; reached: number; knots: Set<string> };
+
 /** The steps of a job as a measuring tape, pulled out as far as the work has come; a knot where something is wrong. */
-export function Stations({
-  order,
-  at,
-  reached,
-  knots,
-}: {
-  order: string;
-  at: number;
-  reached: number;
-  knots: Set<string>;
-}) {
+export const Stations = memo(function Stations({ order, at, reached, knots }: StationsProps) {
   return (
     <Box
       as="nav"
@@ -73,4 +66,4 @@ export function Stations({
       ))}
     </Box>
   );
-}
+});

@@ -21,6 +21,7 @@ const Join = lazy(() => import("../features/login/Join").then((m) => ({ default:
 const Settings = lazy(() => import("../features/settings/Settings").then((m) => ({ default: m.Settings })));
 const CallCard = lazy(() => import("../features/marking/CallCard").then((m) => ({ default: m.CallCard })));
 const Others = lazy(() => import("../features/others/Others").then((m) => ({ default: m.Others })));
+const Outside = lazy(() => import("../features/outside/Outside").then((m) => ({ default: m.Outside })));
 const Files = lazy(() => import("../features/files/Files").then((m) => ({ default: m.Files })));
 const Projector = lazy(() => import("../features/projector/Projector").then((m) => ({ default: m.Projector })));
 const Methods = lazy(() => import("../features/methods/Methods").then((m) => ({ default: m.Methods })));
@@ -49,6 +50,7 @@ const ROOMS: [string, string, ComponentType][] = [
   ["/settings", "Settings", Settings],
   ["/orders/:id/others", "The same for others", Others],
   ["/orders/:id/files", "Files", Files],
+  ["/patterns", "A pattern from outside", Outside],
 ];
 
 function Room({ title, page }: { title: string; page: ReactNode }) {
@@ -63,7 +65,7 @@ export function Routes() {
       <Suspense fallback={null}>
         <Paths>
           <Route path="/join/:token" element={<Join />} />
-          <Route path="/look/:token" element={<LookedAt />} />
+          <Route path="/look" element={<LookedAt />} />
           <Route path="*" element={<Inside />} />
         </Paths>
       </Suspense>

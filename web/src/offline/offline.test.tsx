@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider, type QueryObserverOptions } from "@ta
 import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
-import { answered, Refused, server } from "../api/client";
+import { answered, readsIn, Refused, server } from "../api/client";
 import { orWait, sendWaiting, waiting } from "../api/outbox";
 import { useKeeping, useLogOut, useMe } from "../api/session";
 import { type Call, standIn } from "../test/shop";
@@ -107,6 +107,31 @@ it("stops where the line is lost again, or nobody is logged in", async () => {
   standIn({ "PUT /ticks/.*": () => ({ status: 401, body: { title: "Log in." } }) });
   expect(await sendWaiting()).toBe(0);
   expect((await waiting()).length).toBe(2);
+});
+
+it("waits while the workshop's unit is being changed, and then sends without the page's unit", async () => {
+  tell("7", true);
+  readsIn("in");
+  cut();
+  for (const id of ["a", "b"]) await orWait(tick(id), send(id));
+  const headers: (string | null)[] = [];
+  const answers = [
+    { status: 409, body: { title: "The unit is being changed.", code: "turning", problems: [] } },
+    { status: 200, body: {} },
+    { status: 200, body: {} },
+  ];
+  vi.stubGlobal("fetch", (request: Request) => {
+    headers.push(request.headers.get("Plavet-Unit"));
+    const { status, body } = answers[headers.length - 1]!;
+    return Promise.resolve(
+      new Response(JSON.stringify(body), { status, headers: { "content-type": "application/json" } }),
+    );
+  });
+  expect(await sendWaiting()).toBe(0);
+  expect((await waiting()).map((row) => row.id)).toEqual(["a", "b"]);
+  expect(await sendWaiting()).toBe(2);
+  expect(headers).toEqual(["", "", ""]);
+  readsIn("");
 });
 
 it("keeps nothing for who did not ask for it, and refuses at once", async () => {

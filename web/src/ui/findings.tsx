@@ -1,12 +1,13 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { memo } from "react";
 import { Link } from "react-router";
 import { Refused } from "../api/client";
 import type { Plan } from "../api/plans";
 import { garmentName, outfitOf } from "../drawing/names";
 import { Taped } from "./taped";
 
-/** What should be looked at, what is wrong first. */
-export function Findings({ plan }: { plan: Plan }) {
+/** What should be looked at, what is wrong first. Drawn anew for another plan. */
+export const Findings = memo(function Findings({ plan }: { plan: Plan }) {
   if (plan.findings.length === 0) return null;
   const garments = [...new Set(plan.pieces.map((piece) => piece.garment))];
   const whose = (finding: Plan["findings"][number]) =>
@@ -24,7 +25,7 @@ export function Findings({ plan }: { plan: Plan }) {
       ))}
     </Box>
   );
-}
+});
 
 /** Why there is no plan yet: every problem, its cure, and the way to the station that mends it. */
 export function Unworkable({ error, order }: { error: Error; order: string }) {

@@ -95,7 +95,7 @@ export function letKeys(on: boolean) {
 }
 
 /** Listen for the keys of one place while it is on the screen. Escape leaves a field. */
-export function useKeys(where: Where, handle: (does: string, key: string) => void) {
+export function useKeys(where: Where, handle: (does: string, key: string, shift: boolean) => void) {
   const latest = useRef(handle);
   useLayoutEffect(() => {
     latest.current = handle;
@@ -109,7 +109,7 @@ export function useKeys(where: Where, handle: (does: string, key: string) => voi
       const does = doesAt(where, event);
       if (!does) return;
       event.preventDefault();
-      latest.current(does, event.key);
+      latest.current(does, event.key, event.shiftKey);
     };
     window.addEventListener("keydown", listen);
     return () => window.removeEventListener("keydown", listen);

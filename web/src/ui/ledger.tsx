@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import { Fragment } from "react";
+import { Fragment, memo } from "react";
 import type { Plan } from "../api/plans";
 import { garmentName } from "../drawing/names";
 import { UNIT, type Unit } from "../lengths/units";
@@ -21,16 +21,10 @@ export const LEVELS: Record<string, string> = {
 
 const cell = { textAlign: "right", paddingBlock: "4", borderBottom: "1px solid {colors.hairline}" } as const;
 
-/** The girth ledger: body, ease, what is cut, what is left after sewing. */
-export function Ledger({
-  plan,
-  unit,
-  only,
-}: {
-  plan: Plan;
-  unit: Unit;
-  only?: (row: Plan["ledger"][number]) => boolean;
-}) {
+type LedgerProps = { plan: Plan; unit: Unit; only?: (row: Plan["ledger"][number]) => boolean };
+
+/** The girth ledger: body, ease, what is cut, what is left after sewing. Drawn anew for another plan. */
+export const Ledger = memo(function Ledger({ plan, unit, only }: LedgerProps) {
   const shown = only ? { ...plan, ledger: plan.ledger.filter(only) } : plan;
   return (
     <chakra.table width="100%" fontSize="16px">
@@ -71,7 +65,7 @@ export function Ledger({
       </tbody>
     </chakra.table>
   );
-}
+});
 
 /** Above the first row of each garment its name, where there are several. */
 export function OfGarment({ plan, at, span }: { plan: Plan; at: number; span: number }) {

@@ -22,6 +22,8 @@ it("sends one's own number for the one that was picked, and shows what is answer
         : { body: { right: false, typed_mm: 228.6, right_mm: 254, says: ["It is 1 in less than the draft's 10 in.", "The waist comes out 2 in too small."] } },
   }); // prettier-ignore
   show(<OwnNumber plan={plan} of={{ plan: "p" }} unit="in" />);
+  fireEvent.click(screen.getByText("Check my own number"));
+  await screen.findByText("Which");
   document.querySelector("details")!.open = true; // a click does not open it here
   fireEvent.change(screen.getByLabelText("Mine, in inches"), { target: { value: "nine" } });
   fireEvent.click(screen.getByRole("button", { name: "Compare" }));

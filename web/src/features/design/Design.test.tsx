@@ -149,7 +149,9 @@ it("asks what the server's table asks, in its order, and what it says of each ru
   await screen.findByText("A cord");
   screen.getByText(whole("waist + 1″"));
   screen.getByText("Waist is missing");
-  screen.getByText(whole("crotch depth + 1″"));
+  expect(screen.queryByText(whole("crotch depth + 1″")), "made when it is first looked at").toBeNull();
+  fireEvent.click(screen.getByText(/^Method:/));
+  await screen.findByText(whole("crotch depth + 1″"));
   expect(screen.queryByText(/never said/)).toBeNull();
   expect(screen.queryByText("Crotch")).toBeNull();
   fireEvent.click(screen.getByRole("radio", { name: "Thick" }));

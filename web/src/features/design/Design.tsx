@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type ReactNode, useCallback, useEffect, useRef, useState } from "react";
+import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { inWords } from "../../api/client";
 import { useDesign } from "../../api/design";
@@ -15,6 +15,7 @@ import { Margin, WithMargin } from "../../ui/margin";
 import { OwnNumber } from "../../ui/ownNumber";
 import { StaleEdit } from "../../ui/stale";
 import { Says } from "../../ui/words";
+import { Folded } from "../../ui/folded";
 import { Group } from "./Group";
 import { HouseRules } from "./HouseRules";
 import { LiveDraft, StandIn } from "./LiveDraft";
@@ -89,6 +90,11 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
     if (option) announce([`${row.legend}: ${option.label}`, option.says].filter(Boolean).join(". "));
     writes.current.pressed(chosen(row, value));
   }, []);
+  const restyle = useCallback(
+    (style: string) => writes.current.pressed((one) => restyled(one, style, one.method, trade)),
+    [trade],
+  );
+  const of = useMemo(() => ({ plan: planId }), [planId]);
   const keep = useCallback((row: Row, value: string) => writes.current.typed(chosen(row, value)), []);
 
   return (
@@ -107,12 +113,9 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
             order={order}
             styles={trade.kinds.find((kind) => kind.key === part.kind)?.styles ?? []}
             value={garment.style}
-            onChoose={(style) => pressed((one) => restyled(one, style, one.method, trade))}
+            onChoose={restyle}
           />
-          <chakra.details borderTop="1px solid {colors.hairline}" paddingTop="8">
-            <chakra.summary fontSize="20px" fontWeight={600}>
-              Method: {methodName(trade, method)}
-            </chakra.summary>
+          <Folded title={`Method: ${methodName(trade, method)}`}>
             <chakra.p color="ink2" paddingBottom="8">
               {methodOf(trade, method)?.says}
             </chakra.p>
@@ -122,7 +125,7 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
               options={(asked?.methods ?? []).map(effect(method))}
               onChoose={(by) => pressed((one) => restyled(one, one.style, by, trade))}
             />
-          </chakra.details>
+          </Folded>
           <HouseRules garment={{ ...garment, method }} use={(rule) => pressed((one) => ({ ...one, ...rule }))} />
           <StaleEdit stale={put.stale} settle={put.settle} />
           {wrong && <Says tone="wrong">{wrong}</Says>}
@@ -145,7 +148,7 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
           padding="16"
         >
           {plan && !error ? (
-            <LiveDraft plan={plan} part={part} />
+            <LiveDraft plan={plan} garment={part.row.name} half={part.half} />
           ) : (
             <StandIn order={order} made={{ ...garment, method }} />
           )}
@@ -154,7 +157,7 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
       <Margin>
         {error && <Unworkable error={error} order={order.id} />}
         {plan && !error && <Ledger plan={plan} unit={unit} />}
-        {plan && !error && <OwnNumber plan={plan} of={{ plan: planId }} unit={unit} />}
+        {plan && !error && <OwnNumber plan={plan} of={of} unit={unit} />}
         {plan && !error && <Findings plan={plan} />}
       </Margin>
     </WithMargin>

@@ -1,9 +1,9 @@
-import { Box, chakra } from "@chakra-ui/react";
-import { useEffect, useMemo, useRef, useState } from "react";
-import { flushSync } from "react-dom";
+import { Box } from "@chakra-ui/react";
+import { useEffect, useMemo, useState } from "react";
 import { type Choices, type Move, useMoves } from "../../api/design";
 import type { Order } from "../../api/orders";
 import type { Unit } from "../../lengths/units";
+import { Folded } from "../../ui/folded";
 import { NONE, OneChoice } from "./OneChoice";
 import type { Chosen, Part, Row } from "./outfit";
 
@@ -24,8 +24,6 @@ type GroupProps = {
 /** Choices that belong together, folded away until they are wanted; each drawn as what it would move. */
 export function Group({ order, part, group, unit, stamp, first, drawn, press, keep }: GroupProps) {
   const [open, setOpen] = useState(first);
-  // Rows are made when they are first looked at: there are sixty of them.
-  const [seen, setSeen] = useState(first);
   // The draft itself comes first: what else it could be is asked for when a hand rests.
   const rested = useRested(stamp, RESTS);
   const moves = useMoves(order.id, part.row.name, part.half, group.key, rested, open && drawn).data;
@@ -34,25 +32,10 @@ export function Group({ order, part, group, unit, stamp, first, drawn, press, ke
     for (const move of moves ?? []) found.set(rowOf(move), [...(found.get(rowOf(move)) ?? []), move]);
     return found;
   }, [moves]);
-  usePrinted(() => {
-    setOpen(true);
-    setSeen(true);
-  });
   return (
-    <chakra.details
-      open={open}
-      borderTop="1px solid {colors.hairline}"
-      paddingTop="8"
-      onToggle={(event) => {
-        setOpen(event.currentTarget.open);
-        setSeen(seen || event.currentTarget.open);
-      }}
-    >
-      <chakra.summary fontSize="20px" fontWeight={600}>
-        {group.name}
-      </chakra.summary>
+    <Folded title={group.name} first={first} onOpen={setOpen}>
       <Box display="grid" gap="12" paddingBlock="8">
-        {(seen ? group.rows : []).map((row) => (
+        {group.rows.map((row) => (
           <OneChoice
             key={row.of + row.key}
             moves={byRow.get(rowOf(row)) ?? NONE}
@@ -62,7 +45,7 @@ export function Group({ order, part, group, unit, stamp, first, drawn, press, ke
           />
         ))}
       </Box>
-    </chakra.details>
+    </Folded>
   );
 }
 
@@ -79,17 +62,4 @@ function useRested(value: string, ms: number): string {
     return () => clearTimeout(timer);
   }, [value, ms]);
   return rested;
-}
-
-/** What is done before the page is printed, such as to unfold what is on it. */
-function usePrinted(unfold: () => void) {
-  const what = useRef(unfold);
-  useEffect(() => {
-    what.current = unfold;
-  });
-  useEffect(() => {
-    const now = () => flushSync(() => what.current());
-    window.addEventListener("beforeprint", now);
-    return () => window.removeEventListener("beforeprint", now);
-  }, []);
 }

@@ -6,6 +6,7 @@ import { methodName, useTrade } from "../../api/trade";
 import { field } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { Folded } from "../../ui/folded";
 import type { Made } from "./outfit";
 
 type RulesProps = { garment: Made; use: (rule: Pick<Made, "method" | "choices">) => void };
@@ -33,10 +34,7 @@ export function HouseRules({ garment, use }: RulesProps) {
   };
   const takeOff = (rule: HouseRule) => put.mutate({ ...rule, removed: true });
   return (
-    <chakra.details borderTop="1px solid {colors.hairline}" paddingTop="8">
-      <chakra.summary fontSize="20px" fontWeight={600}>
-        House rules
-      </chakra.summary>
+    <Folded title="House rules">
       <Box display="grid" gap="8" paddingBlock="8">
         {rules.length === 0 && <p>None yet. Name the choices below, and they can be used again for anybody.</p>}
         {rules.map((rule) => (
@@ -79,6 +77,6 @@ export function HouseRules({ garment, use }: RulesProps) {
         </Box>
         {put.error && <Says tone="wrong">{inWords(put.error)}</Says>}
       </Box>
-    </chakra.details>
+    </Folded>
   );
 }

@@ -1,27 +1,36 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { memo } from "react";
 import { useDraft } from "../../api/design";
 import type { Order } from "../../api/orders";
 import type { Plan } from "../../api/plans";
 import { panelName } from "../../drawing/names";
 import { Panels } from "../../drawing/Panels";
 import { useSize } from "../../ui/size";
-import type { Made, Part } from "./outfit";
+import type { Made } from "./outfit";
 
 /** "front, back, band" */
 const named = (panels: Plan["panels"]) => panels.map((panel) => panelName(panel.name).toLowerCase()).join(", ");
 
 /** The panels of a garment, or of a jumpsuit's half, side by side as they are drafted now, the small parts below. */
-export function LiveDraft({ plan, part }: { plan: Plan; part: Part }) {
-  const id = part.half ? `${part.row.name}.${part.half}` : part.row.name;
+export const LiveDraft = memo(function LiveDraft({
+  plan,
+  garment,
+  half,
+}: {
+  plan: Plan;
+  garment: string;
+  half: string;
+}) {
+  const id = half ? `${garment}.${half}` : garment;
   const panels = plan.panels.filter((panel) => panel.garment === id);
   const [ref, room] = useSize();
   if (panels.length === 0) return <p role="status">Drafting…</p>;
   return (
     <Box ref={ref} as="figure" height="100%" minHeight={{ lg: "320px" }} display="flex" flexDirection="column">
-      <Panels panels={panels} room={room} label={`Draft of the ${part.row.name}: ${named(panels)}`} />
+      <Panels panels={panels} room={room} label={`Draft of the ${garment}: ${named(panels)}`} />
     </Box>
   );
-}
+});
 
 /** What the style looks like while the client's own draft cannot be made: an invented body fills in what is missing. */
 export function StandIn({ order, made }: { order: Order; made: Made }) {

@@ -1,8 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { ReactNode } from "react";
 import { useParams, useSearchParams } from "react-router";
 import { inWords } from "../../api/client";
-import { fileAt, type PlanFile, useFiles, useLook, usePlanLink } from "../../api/files";
+import { fileAt, type PlanFile, useFiles, usePlanLink, usePreview, useSetLink } from "../../api/files";
 import { useOrder } from "../../api/orders";
 import { type Cut, usePlan } from "../../api/plans";
 import { useMay } from "../../api/session";
@@ -11,13 +10,15 @@ import { moment } from "../../ui/day";
 import { field } from "../../ui/field";
 import { Unworkable } from "../../ui/findings";
 import { Press } from "../../ui/press";
-import { Taped } from "../../ui/taped";
 import { useTitle } from "../../ui/title";
 import { Unseen } from "../../ui/unseen";
 import { FileWay, Way } from "../../ui/way";
 import { Says } from "../../ui/words";
+import { Card, Group } from "./Card";
+import { Plotter } from "./Plotter";
 
 const USES: { use: PlanFile["use"]; title: string }[] = [
+  { use: "card", title: "Follow a card" },
   { use: "paper", title: "Cut it from paper" },
   { use: "machine", title: "Send it to a machine" },
   { use: "program", title: "Give it to another program" },
@@ -60,55 +61,71 @@ export function Files() {
           onChoose={(to) => ask(to === "main" ? {} : { cloth: to }, { replace: true })}
         />
       )}
-      <Group title="Follow a card">
-        <Told title="Calls" says="Every call in the order it is chalked, large, with a box to tick. For the printer.">
-          <FileWay href={`/orders/${id}/calls${cut === "other" ? "?cloth=other" : ""}`} target="_blank">
-            Open the card
-          </FileWay>
-        </Told>
-        <Told title="Measurements" says="The points in the order of taking, filled in or blank. For the printer.">
-          <FileWay href={`/orders/${id}/card`} target="_blank">
-            Open the card
-          </FileWay>
-        </Told>
-      </Group>
-      <Group title="Show it on the cloth">
-        <Told title="Projector" says="A piece or the lay in true size, chalk on black, with the call that is next.">
-          <Way to={`/orders/${id}/projector${cut === "other" ? "?cloth=other" : ""}`}>Open the projector page</Way>
-        </Told>
-      </Group>
       {plan.error && <Unworkable error={plan.error} order={id} />}
       {files.error && <Says tone="wrong">{inWords(files.error)}</Says>}
       {!plan.error && !files.data && !files.error && <p>Drafting…</p>}
+      {USES.map(({ use, title }) => {
+        const own = files.data?.filter((file) => file.use === use) ?? [];
+        return (
+          plan.data &&
+          own.length > 0 && (
+            <Group key={use} title={title}>
+              {own.map((file) => (
+                <One key={file.name} file={file} plan={plan.data.id} stamp={plan.data.stamp} />
+              ))}
+              {use === "card" && <FromHere id={id} cut={cut} />}
+              {use === "machine" && <Plotter plan={plan.data.id} />}
+            </Group>
+          )
+        );
+      })}
+      <Group title="Show it on the cloth">
+        <Card title="Projector" says="A piece or the lay in true size, chalk on black, with the call that is next.">
+          <Way to={`/orders/${id}/projector${cut === "other" ? "?cloth=other" : ""}`}>Open the projector page</Way>
+        </Card>
+      </Group>
       {plan.data && may("orders") && <LetLook plan={plan.data.id} />}
-      {plan.data &&
-        USES.map(({ use, title }) => {
-          const own = files.data?.filter((file) => file.use === use) ?? [];
-          return (
-            own.length > 0 && (
-              <Group key={use} title={title}>
-                {own.map((file) => (
-                  <One key={file.name} file={file} plan={plan.data.id} stamp={plan.data.stamp} />
-                ))}
-              </Group>
-            )
-          );
-        })}
+      {may("lays") && (
+        <Group title="Bring one in">
+          <Card
+            title="A pattern from outside"
+            says="SVG or DXF that another program drew: looked at, and put on paper or sent to a machine as these are."
+          >
+            <Way to="/patterns">Open a pattern</Way>
+          </Card>
+        </Group>
+      )}
     </Box>
   );
 }
 
-/** A link for who sews at home, or for the client: it ends by itself. */
+/** The same as pages that a browser prints: what is chalked already is ticked, a card can be blank. */
+function FromHere({ id, cut }: { id: string; cut: Cut }) {
+  return (
+    <Card title="Print from here" says="What is chalked is ticked; the measurements filled in or blank.">
+      <FileWay href={`/orders/${id}/calls${cut === "other" ? "?cloth=other" : ""}`} target="_blank">
+        Calls
+      </FileWay>{" "}
+      <FileWay href={`/orders/${id}/card`} target="_blank">
+        Measurements
+      </FileWay>
+    </Card>
+  );
+}
+
+/** A link for who sews at home, or for the client: it ends by itself, or when it is taken back. */
 function LetLook({ plan }: { plan: string }) {
   const link = usePlanLink(plan);
+  const set = useSetLink(plan);
+  const error = link.error ?? set.error;
   return (
     <Group title="Let somebody look at it">
-      <Told
+      <Card
         title="A link to the plan"
         says="For a sewer at home, or the client: the pieces and every call, without an account and without a name. It ends after 7 days."
       >
-        {link.data ? (
-          <chakra.label display="grid" gap="4" fontWeight={600}>
+        {link.data && (
+          <chakra.label display="grid" gap="4" fontWeight={600} marginBottom="8">
             Until {moment(link.data.until)}
             <chakra.input
               {...field}
@@ -117,81 +134,31 @@ function LetLook({ plan }: { plan: string }) {
               onFocus={(event) => event.currentTarget.select()}
             />
           </chakra.label>
-        ) : (
-          <Press disabled={link.isPending} onClick={() => link.mutate()}>
-            Make a link
-          </Press>
         )}
-        {link.error && <Says tone="wrong">{inWords(link.error)}</Says>}
-      </Told>
+        <Press disabled={set.isPending || link.isPending} onClick={() => set.mutate(!link.data)}>
+          {link.data ? "Take the link back" : "Make a link"}
+        </Press>
+        {error && <Says tone="wrong">{inWords(error)}</Says>}
+      </Card>
     </Group>
   );
 }
 
-function Group({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <section>
-      <chakra.h2 fontSize="20px" fontWeight={600}>
-        {title}
-      </chakra.h2>
-      <chakra.ul
-        listStyleType="none"
-        display="grid"
-        gap="12"
-        marginTop="8"
-        gridTemplateColumns="repeat(auto-fill, minmax(min(100%, 340px), 1fr))"
-      >
-        {children}
-      </chakra.ul>
-    </section>
-  );
-}
-
-type ToldProps = { title: string; says: string; picture?: ReactNode; size?: ReactNode; children: ReactNode };
-
-function Told({ title, says, picture, size, children }: ToldProps) {
-  return (
-    <chakra.li
-      background="sheet"
-      border="1px solid {colors.hairline}"
-      borderRadius="cut"
-      padding="12"
-      display="flex"
-      gap="12"
-      alignItems="flex-start"
-    >
-      {picture}
-      <Box minWidth="0">
-        <chakra.b display="block">{title}</chakra.b>
-        {size !== undefined && (
-          <chakra.span display="block" minHeight="26px" fontVariantNumeric="tabular-nums">
-            {size}
-          </chakra.span>
-        )}
-        <chakra.p color="ink2" fontSize="16px">
-          <Taped>{says}</Taped>
-        </chakra.p>
-        {children}
-      </Box>
-    </chakra.li>
-  );
-}
-
 function One({ file, plan, stamp }: { file: PlanFile; plan: string; stamp: string }) {
-  const look = useLook(plan, file.name, stamp);
-  const { pages = 0, size = 0, picture = "" } = look.data ?? {};
+  const preview = usePreview(plan, file.name, stamp);
+  const { pages = 0, size = 0, picture = "" } = preview.data ?? {};
   const said = [pages > 0 && `${pages} ${pages === 1 ? "page" : "pages"}`, size > 0 && inSize(size)].filter(Boolean);
   return (
-    <Told
+    <Card
       title={file.title}
       says={file.says}
-      size={look.error ? undefined : said.join(", ")}
+      size={preview.error ? undefined : said.join(", ")}
       picture={
         file.drawn && (
           <Box flex="0 0 116px" height="132px" background="white" display="grid" placeItems="center" padding="4">
             {picture && (
               <img
-                src={`data:image/svg+xml;utf8,${encodeURIComponent(picture)}`}
+                src={picture}
                 alt={`${file.title}, drawn small`}
                 style={{ maxWidth: "108px", maxHeight: "124px", width: "auto", height: "auto" }}
               />
@@ -200,14 +167,14 @@ function One({ file, plan, stamp }: { file: PlanFile; plan: string; stamp: strin
         )
       }
     >
-      {look.error ? (
-        <Says tone="wrong">{inWords(look.error)}</Says>
+      {preview.error ? (
+        <Says tone="wrong">{inWords(preview.error)}</Says>
       ) : (
         <FileWay href={fileAt(plan, file.name)} download>
           Fetch the file <Unseen>{file.title}</Unseen>
         </FileWay>
       )}
-    </Told>
+    </Card>
   );
 }
 

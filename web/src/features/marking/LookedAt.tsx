@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useParams } from "react-router";
+import { useLocation } from "react-router";
 import { useLookedAt } from "../../api/files";
 import type { Piece } from "../../api/plans";
 import { boxOf } from "../../drawing/frame";
@@ -17,8 +17,7 @@ const EDGE = 20;
 
 /** A plan for somebody who has no account: its pieces, drawn, and every call. */
 export function LookedAt() {
-  const { token = "" } = useParams();
-  const look = useLookedAt(token);
+  const look = useLookedAt(useLocation().hash.slice(1));
   useTitle(look.data?.title ?? "A plan");
   if (look.error) {
     return (

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { type Chalk, useTick } from "../../api/chalk";
 import type { Order } from "../../api/orders";
@@ -101,12 +101,25 @@ export function Mark({ order, cut, plan, made, chalk, earlier, turn }: MarkProps
     if (does === "aloud" && able) setRate(rate === null ? 1 : null);
   };
   useKeys("mark", act);
+  const acts = useRef(act);
+  useEffect(() => {
+    acts.current = act;
+  });
+  // The same ones at every call, so that only what a call changes is drawn anew.
+  const tool = useCallback((does: string) => acts.current(does), []);
+  const outfit = outfitOf(plan, mark.garment);
+  const ofOutfit = useCallback((row: Plan["ledger"][number]) => outfitOf(plan, row.garment) === outfit, [plan, outfit]);
+  const of = useMemo(() => ({ plan: made.id }), [made.id]);
   const goTo = (call: number) => {
     setControl(null);
     setCall(call);
   };
-  const pressed = { far, hide: hidden, all: list, aloud: rate !== null, tick: ticked.has(at) };
-  const hands = { act, pressed, rate, setRate, able, chalks };
+  const [aloud, done] = [rate !== null, ticked.has(at)];
+  const pressed = useMemo(
+    () => ({ far, hide: hidden, all: list, aloud, tick: done }),
+    [far, hidden, list, aloud, done],
+  );
+  const hands = { act: tool, pressed, rate, setRate, able, chalks };
   const tools = <Tools {...hands} />;
   const table = { order, plan, mark, at, unit, ticked: chalk ? ticked : null, control };
   const next = marks[at];
@@ -255,12 +268,8 @@ export function Mark({ order, cut, plan, made, chalk, earlier, turn }: MarkProps
           {warnings}
           {wide && (
             <Box marginTop="16">
-              <Ledger
-                plan={plan}
-                unit={unit}
-                only={(row) => outfitOf(plan, row.garment) === outfitOf(plan, mark.garment)}
-              />
-              <OwnNumber plan={plan} of={{ plan: made.id }} unit={unit} />
+              <Ledger plan={plan} unit={unit} only={ofOutfit} />
+              <OwnNumber plan={plan} of={of} unit={unit} />
               {at === marks.length && <Findings plan={plan} />}
             </Box>
           )}

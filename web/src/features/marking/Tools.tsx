@@ -1,4 +1,5 @@
 import { Box } from "@chakra-ui/react";
+import { memo } from "react";
 import { KEYS, keyName } from "../../ui/keys";
 import { Press } from "../../ui/press";
 import { RATES } from "./aloud";
@@ -18,7 +19,7 @@ type ToolsProps = {
 };
 
 /** A button for all that a key does while marking, with its key. */
-export function Tools({ shown = SHOWN, act, pressed, rate, setRate, able, chalks }: ToolsProps) {
+export const Tools = memo(function Tools({ shown = SHOWN, act, pressed, rate, setRate, able, chalks }: ToolsProps) {
   return (
     <Box display="flex" flexWrap="wrap" gap="4" marginTop="8" role="toolbar" aria-label="While marking">
       {shown.map((does) => {
@@ -54,4 +55,4 @@ export function Tools({ shown = SHOWN, act, pressed, rate, setRate, able, chalks
         ))}
     </Box>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import type { Mark as Call } from "../../api/plans";
 import { show, spoken, type Unit } from "../../lengths/units";
 
@@ -28,9 +28,9 @@ export function useAloud(text: string): [number | null, (rate: number | null) =>
     speech.speak(voice);
     return () => speech.cancel();
   }, [able, rate, text]);
-  const change = (next: number | null) => {
+  const change = useCallback((next: number | null) => {
     localStorage.setItem(KEPT, next === null ? "" : String(next));
     setRate(next);
-  };
+  }, []);
   return [rate, change, able];
 }

@@ -66,8 +66,10 @@ it("steps through a method in words and numbers, another laid over it", async ()
   within(table).getByText("Crotch depth");
   expect(table.textContent).toContain("hip ÷ 4 + 1″");
   screen.getByRole("img", { name: "Two drafts of one body, over each other" });
-  document.querySelector("details")!.open = true; // a click does not open it here
-  fireEvent.change(screen.getByLabelText("Which"), { target: { value: "a" } });
+  const own = document.querySelector("details")!;
+  own.open = true; // a click does not open it here
+  fireEvent(own, new Event("toggle"));
+  fireEvent.change(await screen.findByLabelText("Which"), { target: { value: "a" } });
   fireEvent.change(screen.getByLabelText("Mine, in inches"), { target: { value: "11" } });
   fireEvent.click(screen.getByRole("button", { name: "Compare" }));
   await screen.findByText(whole("It is 1″ more."));

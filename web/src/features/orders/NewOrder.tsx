@@ -1,7 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
 import { useNavigate } from "react-router";
+import { inWords } from "../../api/client";
 import { useClients } from "../../api/clients";
+import { useOpenJob } from "../../api/jobs";
 import { type NewOrder as Asked, useMakeOrder } from "../../api/newOrder";
 import { useMe } from "../../api/session";
 import { kindOf, pairOf, type Trade, useTrade } from "../../api/trade";
@@ -10,6 +12,7 @@ import { today } from "../../ui/day";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { type Chosen, JobFile } from "./JobFile";
 
 const ids = () => ({
   client: crypto.randomUUID(),
@@ -57,6 +60,13 @@ export function NewOrder() {
   const [style, setStyle] = useState("straight-trousers");
   const [wrong, setWrong] = useState("");
   const [sure, setSure] = useState("");
+  const open = useOpenJob();
+  const [file, setFile] = useState<Chosen | null>(null);
+  const choose = (chosen: Chosen | null) => {
+    setFile(chosen);
+    if (chosen && !client.trim()) setClient(chosen.held.client);
+    if (chosen && !title.trim()) setTitle(chosen.held.styles.join(" and "));
+  };
 
   const send = (event: FormEvent) => {
     event.preventDefault();
@@ -73,6 +83,20 @@ export function NewOrder() {
       return;
     }
     const known = clients.data?.find((one) => one.name.toLowerCase() === client.trim().toLowerCase());
+    if (file) {
+      open.mutate(
+        {
+          id: made.order,
+          text: file.text,
+          client: known?.id ?? null,
+          name: client.trim(),
+          title: title.trim(),
+          promised_on: day,
+        },
+        { onSuccess: (order) => void onward(`/orders/${order}/design`) },
+      );
+      return;
+    }
     make.mutate(
       {
         ids: { ...made, client: known?.id ?? made.client },
@@ -87,6 +111,7 @@ export function NewOrder() {
       { onSuccess: (order) => void onward(`/orders/${order}/measure`) },
     );
   };
+  const error = make.error ?? open.error;
   return (
     <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%">
       <chakra.h1 fontSize="26px" fontWeight={600}>
@@ -115,13 +140,15 @@ export function NewOrder() {
         <Label text="Promised for">
           <chakra.input {...field} type="date" value={day} onChange={(e) => setDay(e.target.value)} />
         </Label>
-        {offered(trade).map(({ legend, options }) => (
-          <Chips key={legend} legend={legend} value={style} options={options} onChoose={setStyle} />
-        ))}
+        <JobFile chosen={file} choose={choose} />
+        {!file &&
+          offered(trade).map(({ legend, options }) => (
+            <Chips key={legend} legend={legend} value={style} options={options} onChoose={setStyle} />
+          ))}
         <Box position="sticky" bottom="-24px" background="calico" paddingBlock="12" display="grid" gap="8">
-          {(wrong || make.error) && <Says tone="wrong">{wrong || make.error?.message}</Says>}
-          <Press type="submit" kind="main" minHeight="56px" disabled={make.isPending}>
-            Add and measure
+          {(wrong || error) && <Says tone="wrong">{wrong || (error && inWords(error))}</Says>}
+          <Press type="submit" kind="main" minHeight="56px" disabled={make.isPending || open.isPending}>
+            {file ? "Open it as an order" : "Add and measure"}
           </Press>
         </Box>
       </chakra.form>

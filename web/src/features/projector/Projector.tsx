@@ -1,26 +1,20 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import { useEffect, useState } from "react";
 import { useParams, useSearchParams } from "react-router";
 import { useOrder } from "../../api/orders";
 import { type Cut, type Plan, usePlan } from "../../api/plans";
-import { pieceName } from "../../drawing/names";
 import { homography, seen } from "../../geometry/homography";
-import type { Unit } from "../../lengths/units";
 import { Unworkable } from "../../ui/findings";
 import { useKeys } from "../../ui/keys";
-import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
-import { Taped } from "../../ui/taped";
 import { useTitle } from "../../ui/title";
 import { Unseen } from "../../ui/unseen";
 import { Way } from "../../ui/way";
 import { Calibrate } from "./Calibrate";
-import { begun, type Corners, keep, kept, known, SIDE, throwOf, WORDS } from "./calibration";
-import { Thrown, type Turned } from "./Thrown";
-
-const LAST = "last-projector";
-const STRAIGHT: Turned = { quarters: 0, flipped: false, across: 0, down: 0 };
-const WALK: Record<string, readonly [number, number]> = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] };
+import { SQUARE, useCalibration } from "./calibration";
+import { NextCall } from "./NextCall";
+import { useShown } from "./shown";
+import { Thrown } from "./Thrown";
 
 /** A piece or the lay in true size on the cloth, by a projector over the table. */
 export function Projector() {
@@ -56,125 +50,56 @@ function useWindow(): [number, number] {
   return size;
 }
 
+/** What is thrown on the table, and the keys and buttons for it. */
 function Table({ plan, order }: { plan: Plan; order: string }) {
-  const unit = plan.unit as Unit;
   const [width, height] = useWindow();
-  const [name, setName] = useState(() => localStorage.getItem(LAST) ?? known()[0] ?? "Over the table");
-  const [corners, setCorners] = useState<Corners>(() => kept(name) ?? begun(width, height, WORDS));
-  const [calibrating, setCalibrating] = useState(() => kept(name) === null);
+  const calibration = useCalibration(width, height);
+  const shown = useShown(plan);
+  const [calibrating, setCalibrating] = useState(!calibration.known);
   const [bar, setBar] = useState(true);
-  const [at, setAt] = useState(0);
-  const [section, setSection] = useState<number | null>(null);
-  const [call, setCall] = useState(0);
-  const [turned, setTurned] = useState(STRAIGHT);
-  const sections = plan.lay?.sections.length ?? 0;
-  const piece = section === null ? plan.pieces[at]! : null;
-  const marks = piece
-    ? plan.marks.filter((one) => one.garment === piece.garment && one.panel === piece.panel)
-    : plan.marks.filter((one) => one.placing !== null && plan.lay!.placements[one.placing]!.section === section);
-  const mark = marks[Math.min(call, marks.length - 1)];
-  const show = (next: number, of: number | null) => {
-    setAt(next);
-    setSection(of);
-    setCall(0);
-    setTurned(STRAIGHT);
-  };
-  const does: Record<string, () => void> = {
-    turn: () => setTurned({ ...turned, quarters: (turned.quarters + 1) % 4 }),
-    flip: () => setTurned({ ...turned, flipped: !turned.flipped }),
-    piece: () => show((at + 1) % plan.pieces.length, null),
-    before: () => show((at + plan.pieces.length - 1) % plan.pieces.length, null),
-    lay: () => show(at, section === null ? (sections ? 0 : null) : section + 1 < sections ? section + 1 : null),
-    call: () => setCall(Math.min(call + 1, marks.length - 1)),
-    callBefore: () => setCall(Math.max(call - 1, 0)),
-    calibrate: () => setCalibrating(!calibrating),
-    bar: () => setBar(!bar),
-  };
-  useKeys("projector", (what) => {
-    if (calibrating && what !== "calibrate") return;
-    does[what]?.();
+  useKeys("projector", (what, _, shift) => {
+    if (what === "calibrate") setCalibrating(!calibrating);
+    else if (calibrating) return;
+    else if (what === "bar") setBar(!bar);
+    else shown.do(what, shift);
   });
-  useEffect(() => {
-    const walk = (event: KeyboardEvent) => {
-      const by = WALK[event.key.replace("Arrow", "").toLowerCase()];
-      if (!by || calibrating) return;
-      event.preventDefault();
-      const far = event.shiftKey ? 100 : 10;
-      setTurned((was) => ({ ...was, across: was.across + far * by[0], down: was.down + far * by[1] }));
-    };
-    window.addEventListener("keydown", walk);
-    return () => window.removeEventListener("keydown", walk);
-  }, [calibrating]);
-  const thrown = throwOf(corners)!;
-  const back = homography(corners, [
-    [0, 0],
-    [SIDE, 0],
-    [SIDE, SIDE],
-    [0, SIDE],
-  ])!;
   if (calibrating) {
     return (
       <Calibrate
-        corners={corners}
-        name={name}
-        move={setCorners}
-        choose={(next) => {
-          setName(next);
-          setCorners(kept(next.trim()) ?? corners);
-        }}
+        {...calibration}
         done={() => {
-          keep(name.trim(), corners);
-          localStorage.setItem(LAST, name.trim());
+          calibration.keep();
           setCalibrating(false);
         }}
       />
     );
   }
+  const { piece, section, sections, marks, mark, turned } = shown;
+  const back = homography(calibration.corners, SQUARE)!;
   return (
     <>
       <Thrown
-        {...{ thrown, turned, plan, piece, mark }}
+        {...{ turned, plan, piece, mark }}
+        thrown={calibration.thrown}
         section={section ?? 0}
         middle={seen(back, [width / 2, height / 2])}
       />
-      {mark && (
-        <Box position="fixed" left="16px" top="16px" maxWidth="36vw">
-          <chakra.p fontSize="18px">
-            {piece ? pieceName(plan, piece) : "The lay"}, call {marks.indexOf(mark) + 1} of {marks.length}
-          </chakra.p>
-          <chakra.p fontSize="34px" fontWeight={600} lineHeight="1.15">
-            {mark.name}
-          </chakra.p>
-          {mark.shown && (
-            <chakra.p fontSize="64px" fontWeight={800} lineHeight="1.1" color="#F0B22E">
-              <Length mm={mark.reads_mm} unit={unit} />
-            </chakra.p>
-          )}
-          <chakra.p fontSize="20px">
-            {mark.from && (
-              <>
-                from <Taped>{mark.from}</Taped>,{" "}
-              </>
-            )}
-            <Taped>{mark.along}</Taped>
-          </chakra.p>
-        </Box>
-      )}
+      {mark && <NextCall {...{ plan, piece, mark }} nth={marks.indexOf(mark) + 1} of={marks.length} />}
       {bar && (
         <Box position="fixed" left="16px" bottom="16px" right="16px" display="flex" flexWrap="wrap" gap="8">
-          <Press onClick={does.before}>Piece before</Press>
-          <Press onClick={does.piece}>Next piece</Press>
+          <Press onClick={() => shown.do("before")}>Piece before</Press>
+          <Press onClick={() => shown.do("piece")}>Next piece</Press>
           {sections > 0 && (
-            <Press onClick={does.lay}>
+            <Press onClick={() => shown.do("lay")}>
               {section === null ? "The lay" : section + 1 < sections ? "Next section" : "One piece"}
             </Press>
           )}
-          <Press onClick={does.turn}>Turn</Press>
-          <Press onClick={does.flip}>Flip</Press>
-          <Press onClick={does.callBefore}>Call before</Press>
-          <Press onClick={does.call}>Next call</Press>
-          <Press onClick={does.calibrate}>Calibrate</Press>
-          <Press onClick={does.bar}>Hide the buttons (B)</Press>
+          <Press onClick={() => shown.do("turn")}>Turn</Press>
+          <Press onClick={() => shown.do("flip")}>Flip</Press>
+          <Press onClick={() => shown.do("callBefore")}>Call before</Press>
+          <Press onClick={() => shown.do("call")}>Next call</Press>
+          <Press onClick={() => setCalibrating(true)}>Calibrate</Press>
+          <Press onClick={() => setBar(false)}>Hide the buttons (B)</Press>
           <Way to={`/orders/${order}/files`} color="#FBF8EF">
             Back to Files
           </Way>

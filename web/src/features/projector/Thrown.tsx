@@ -2,8 +2,7 @@ import type { Mark, Piece, Plan } from "../../api/plans";
 import { boxOf, frame, type Placing } from "../../drawing/frame";
 import { pieceName } from "../../drawing/names";
 import { asTransform, type Homography } from "../../geometry/homography";
-
-export type Turned = { quarters: number; flipped: boolean; across: number; down: number };
+import type { Turned } from "./shown";
 
 /** Strokes on cloth, in mm: what is cut heaviest, what is sewn broken. */
 const CUT = 2;

@@ -1,16 +1,18 @@
 /** How a projector throws: where the corners of a square of 10 in, as it is to be on the cloth, are on its screen. */
+import { useState } from "react";
 import { homography, type Homography, type XY } from "../../geometry/homography";
 
 /** The side of the square, mm. */
 export const SIDE = 254;
 export type Corners = readonly [XY, XY, XY, XY];
-const SQUARE: readonly XY[] = [
+export const SQUARE: readonly XY[] = [
   [0, 0],
   [SIDE, 0],
   [SIDE, SIDE],
   [0, SIDE],
 ];
 const KEPT = "projector:";
+const LAST = "last-projector";
 /** How wide the words of the calibration are, px: the marks begin beside them. */
 export const WORDS = 430;
 
@@ -74,4 +76,25 @@ export function kept(name: string): Corners | null {
   } catch {
     return null;
   }
+}
+
+/** The calibration in use: of the projector that was used last, or one to begin with. */
+export function useCalibration(width: number, height: number) {
+  const [name, setName] = useState(() => localStorage.getItem(LAST) ?? known()[0] ?? "Over the table");
+  const [corners, move] = useState<Corners>(() => kept(name) ?? begun(width, height, WORDS));
+  return {
+    name,
+    corners,
+    move,
+    known: kept(name) !== null,
+    thrown: throwOf(corners)!,
+    choose: (next: string) => {
+      setName(next);
+      move(kept(next.trim()) ?? corners);
+    },
+    keep: () => {
+      keep(name.trim(), corners);
+      localStorage.setItem(LAST, name.trim());
+    },
+  };
 }

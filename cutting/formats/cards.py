@@ -1,0 +1,213 @@
+"""A plan as cards to follow: its calls, its lay, what is cut, the measures it was made from."""
+
+from collections.abc import Sequence
+from itertools import groupby
+from typing import Any
+
+from cutting.body import CATALOGUE
+from cutting.drawing import (
+    Block,
+    Document,
+    Figure,
+    Heading,
+    Picture,
+    Said,
+    Sheet,
+    Stroke,
+    Table,
+    Text,
+    Tick,
+    Together,
+    around,
+    polyline,
+)
+from cutting.formats.drawn_lay import letter_of, lettered, section_sheet
+from cutting.formats.plan_shape import MarkOut, PieceOut, PlanOut, SectionOut
+from cutting.geometry import Point, least_box
+from cutting.lengths import Unit, read, show
+from cutting.words import Language
+
+SMALL = (52.0, 46.0)
+"""How wide and high the drawing of a piece on the card of its calls may be, mm."""
+WIDE, HIGH = 186.0, 150.0
+"""How wide and high a lay may be on its sheet, mm: on A4 and on Letter."""
+SCALES = (5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 60, 80, 100, 150, 200)
+"""Drawn so many times smaller."""
+BESIDE, HEIGHT, LEAST, CROSS = 1.2, 2.4, 3.0, 0.8
+"""A call's number beside its place: how far, how high, how far from another at least; half of its cross; mm."""
+
+
+def call_card(plan: PlanOut, figures: Sequence[Figure], words: Language, address: str = "") -> Document:
+    """Every call in its order, piece by piece: a box to tick, what, how far, from where, its sum. With the address of
+    Mark each piece has the code of its first call.
+    """
+    said = words.page
+    blocks: list[Block] = [Said(said("card_calls", calls=len(plan.marks), pieces=len(plan.pieces)))]
+    section: SectionOut | None = None
+    for (garment, panel), group in groupby(plan.marks, key=lambda one: (one.garment, one.panel)):
+        marks = list(group)
+        own = _section(plan, marks[0])
+        if own is not section and own is not None:
+            section = own
+            blocks.append(_prepare(own, words))
+        piece = next((one for one in plan.pieces if (one.garment, one.panel) == (garment, panel)), None)
+        code = f"{address}{marks[0].n}" if address else ""
+        head: list[Block] = [Heading(_label(piece, words) if piece else f"{garment}, {words.panel_name(panel)}")]
+        drawn = next((one for one in figures if piece and one.id == piece.id), None)
+        if drawn:
+            head.append(Picture(_numbered(drawn, marks), code))
+        rows = [_call(mark, plan, words) for mark in marks]
+        widths, right = (12.5, 0.0, 21.0), frozenset({2})
+        blocks.append(Together((*head, Table(widths, tuple(rows[:2]), right=right))))
+        blocks.append(Table(widths, tuple(rows[2:]), right=right))
+    return Document(said("card_calls_title"), tuple(blocks), columns=2)
+
+
+def lay_card(plan: PlanOut, figures: Sequence[Figure], words: Language) -> Document:
+    """Each section of the cloth to scale with its ruler and how it is folded; which letter is which piece."""
+    said, lay = words.page, plan.lay
+    title = said("card_lay_title")
+    if lay is None:
+        return Document(title, (Said(said("no_lay")),))
+    blocks: list[Block] = [*_bought(plan, words)]
+    small = lettered(figures)
+    for number, section in enumerate(lay.sections):
+        size = show(section.to_mm - section.from_mm, plan.unit).text
+        scale = next((one for one in SCALES if _fits(section, one)), SCALES[-1])
+        sheet = section_sheet(plan, lay, number, small, 1 / scale)
+        drawn = said(f"card_scale_{plan.unit}", scale=scale)
+        blocks.append(Together((
+            Heading(f"{section.cut}, {size}"), *map(Said, section.prepare), Picture(sheet),
+            Said(drawn, "small"),
+        )))  # fmt: skip
+    left = [
+        f"{show(one.along_mm, plan.unit).text} x {show(one.across_mm, plan.unit).text}"
+        + (said("card_layers", layers=one.layers) if one.layers > 1 else "")
+        for one in lay.offcuts
+    ]
+    if left:
+        blocks.append(Said(said("card_offcuts", sizes="; ".join(left))))
+    return Document(title, (*blocks, _cut_table(plan, words)))
+
+
+def cut_card(plan: PlanOut, words: Language) -> Document:
+    """What is cut, and what is bought."""
+    said = words.page
+    blocks: list[Block] = [*_bought(plan, words), _cut_table(plan, words)]
+    if plan.notions:
+        rows = [(Tick(), [Said(one.name, strong=True)], [Said(_notion(one.count, one.length_mm, plan.unit))])
+                for one in plan.notions]  # fmt: skip
+        blocks += [Heading(said("card_notions")), Table((10.0, 0.0, 60.0), tuple(rows), right=frozenset({2}))]
+    return Document(said("card_cut_title"), tuple(blocks))
+
+
+def measure_card(job: dict[str, Any], unit: Unit, words: Language) -> Document:
+    """The measures that a plan was made from, in the order of taking, with room for what is read next time; of others
+    whose outfits are cut from the same cloth too.
+    """
+    blocks = list[Block]()
+    for name, taken in [
+        ("", job.get("measurements")),
+        *((o["id"], o["measurements"]) for o in job.get("others") or []),
+    ]:
+        blocks += [Heading(name)] if name else []
+        blocks.append(_measures(taken or {}, job.get("unit", "in"), unit, words))
+    return Document(words.page("card_measures_title"), tuple(blocks))
+
+
+def _measures(taken: dict[str, Any], own: Unit, unit: Unit, words: Language) -> Table:
+    """What is taken, in its own unit where it says none, shown in another."""
+    said, rows = words.page, []
+    for point in CATALOGUE.values():
+        if point.key in taken:
+            taking = words.taking(point.key)
+            size = show(read(str(taken[point.key]), own), unit).text
+            rows.append(
+                ([Said(taking.name, strong=True), Said(taking.how, "small")], [Said(size, "large")], [Said("")])
+            )
+    head = (said("card_point"), said("card_taken"), said("card_again"))
+    return Table((0.0, 38.0, 44.0), tuple(rows), head, frozenset({1, 2}))
+
+
+def _section(plan: PlanOut, mark: MarkOut) -> SectionOut | None:
+    lay = plan.lay
+    return None if lay is None or mark.placing is None else lay.sections[lay.placements[mark.placing].section]
+
+
+def _prepare(section: SectionOut, words: Language) -> Block:
+    return Together((Heading(words.page("card_prepare", cut=section.cut)), *map(Said, section.prepare)))
+
+
+def _label(piece: PieceOut, words: Language) -> str:
+    return words.piece_label(piece.garment, piece.panel, piece.count, piece.pair, piece.on_fold)
+
+
+def _call(mark: MarkOut, plan: PlanOut, words: Language) -> tuple[Any, ...]:
+    lines = [Said(mark.name, strong=True)]
+    way = ", ".join(filter(None, [words.page("card_from", start=mark.from_) if mark.from_ else "", mark.along]))
+    lines += [Said(text, "small") for text in (way, mark.formula) if text]
+    warns = [words.page("card_waits")] if mark.waits else []
+    lines += [Said(text, "small", strong=True) for text in warns]
+    return Tick(str(mark.n)), lines, [Said(mark.shown, "large", strong=True)] if mark.shown else []
+
+
+def _numbered(piece: Figure, marks: Sequence[MarkOut]) -> Sheet:
+    """A piece small, the numbers of its calls beside their places; of calls at one place the first."""
+    left, top, right, low = least_box([*piece.outline, *(Point(*one.local_mm[1]) for one in marks)])
+    scale = min(SMALL[0] / (right - left), SMALL[1] / (low - top))
+
+    def there(at: Point) -> Point:
+        return Point(scale * (at.across - left), scale * (at.down - top))
+
+    numbers, taken = list[Text](), list[Point]()
+    for mark in marks:
+        at = there(Point(*mark.local_mm[1]))
+        if mark.kind in ("point", "meet", "line") and all(_far(at, other) for other in taken):
+            taken.append(at)
+            numbers.append(Text(str(mark.n), at.plus(Point(BESIDE, -BESIDE / 2)), HEIGHT))
+    strokes = [
+        Stroke(s.role, s.path.mapped(there), s.closed) for s in piece.strokes if s.role in ("cut", "fold", "net")
+    ]
+    crosses = [stroke for at in taken for stroke in _cross(at)]
+    return around(piece.id, [Figure(piece.id, (*strokes, *crosses), tuple(numbers))], 4.0)
+
+
+def _far(one: Point, other: Point) -> bool:
+    return abs(one.across - other.across) > LEAST or abs(one.down - other.down) > LEAST
+
+
+def _cross(at: Point) -> list[Stroke]:
+    return [
+        Stroke("notch", polyline([at.plus(Point(-x, -y)), at.plus(Point(x, y))])) for x, y in ((CROSS, 0), (0, CROSS))
+    ]
+
+
+def _fits(section: SectionOut, scale: int) -> bool:
+    return section.extent_mm / scale <= WIDE and section.depth_mm / scale <= HIGH
+
+
+def _bought(plan: PlanOut, words: Language) -> list[Block]:
+    """What cloth is bought, with its sum."""
+    if plan.yardage is None:
+        return []
+    buy = words.page("card_buy", buy=show(plan.yardage.buy_mm, plan.unit).text)
+    return [Said(buy, strong=True), Said(plan.yardage.formula, "small")]
+
+
+def _cut_table(plan: PlanOut, words: Language) -> Table:
+    said = words.page
+    rows = []
+    for number, piece in enumerate(plan.pieces):
+        about = [said("card_interfacing")] if piece.interfacing else []
+        rows.append((
+            Tick(letter_of(number)),
+            [Said(_label(piece, words), strong=True), *(Said(text, "small") for text in about)],
+            [Said(str(piece.count), "large")], [Said(str(piece.layers))],
+        ))  # fmt: skip
+    head = (said("card_letter"), said("card_piece"), said("card_count"), said("card_through"))
+    return Table((18.0, 0.0, 24.0, 30.0), tuple(rows), head, frozenset({2, 3}))
+
+
+def _notion(count: int, mm: float | None, unit: Unit) -> str:
+    size = "" if mm is None else show(mm, unit).text
+    return f"{count} x {size}" if size and count > 1 else size or str(count)
