@@ -8,7 +8,7 @@ ProblemCode = Literal[
     "job.unknown", "job.missing", "job.kind", "job.rule", "job.later", "job.many", "job.many_others", "job.several",
     "job.id", "pattern.large", "pattern.unit", "pattern.unreadable", "pattern.forbidden", "pattern.many",
     "pattern.open", "pattern.crossed", "pattern.tiny", "pattern.long", "pattern.points", "pattern.none",
-    "pattern.nested",
+    "pattern.nested", "pattern.pieces",
     "length.empty", "length.unreadable", "length.fraction", "length.letter", "length.negative", "length.unit",
     "length.feet",
     "length.less", "length.less_or_half", "measure.missing", "measure.small", "measure.large", "measure.flat",

@@ -1,6 +1,7 @@
 """The files of a plan: what each is for and what it is made by. The shell and the pages make the same ones."""
 
 import json
+from abc import ABC, abstractmethod
 from base64 import b64encode
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, field
@@ -14,6 +15,7 @@ from cutting.export.svg import sheet_to_svg
 from cutting.formats.cards import call_card, cut_card, lay_card, measure_card
 from cutting.formats.drawn import figures_of
 from cutting.formats.drawn_lay import lay_sheet
+from cutting.formats.named import Clients
 from cutting.formats.plan_shape import PlanOut
 from cutting.formats.tables import calls_table, cut_list, ledger_table, notions_table, numbers_table
 from cutting.readers import HousePiece
@@ -30,7 +32,7 @@ PDF_TYPE, DXF_TYPE, CSV_TYPE = "application/pdf", "image/vnd.dxf", "text/csv; ch
 SVG_TYPE, HPGL_TYPE = "image/svg+xml", "application/vnd.hp-hpgl"
 
 
-class Pieces:
+class Pieces(ABC):
     """Pieces as they are drawn, and what is written over each page: what most files are made of."""
 
     words: Language
@@ -38,8 +40,9 @@ class Pieces:
     patterns: dict[PaperName, Pages]
 
     @property
+    @abstractmethod
     def figures(self) -> list[Figure]:
-        raise NotImplementedError
+        """Each piece, in its own frame."""
 
     @cached_property
     def row(self) -> Sheet:
@@ -57,7 +60,7 @@ class Pieces:
 class Source(Pieces):
     """What a file is made of: the plan in words, what is written over each page, and the job it is the plan of. Cards
     are printed on `paper` with the workshop's `heading`, and with codes where there is an `address` of Mark that takes
-    a call's number.
+    a call's number. Where the outfits of several are on the cloth, `clients` has their names by the outfits' ids.
     """
 
     plan: PlanOut
@@ -67,11 +70,12 @@ class Source(Pieces):
     paper: CardPaper = "A4"
     heading: str = ""
     address: str = ""
+    clients: Clients = field(default_factory=dict)
     patterns: dict[PaperName, Pages] = field(default_factory=dict)
 
     @cached_property
     def figures(self) -> list[Figure]:
-        return figures_of(self.plan, self.words)
+        return figures_of(self.plan, self.words, self.clients)
 
     @cached_property
     def lay(self) -> Sheet:
@@ -186,10 +190,10 @@ def _lay(source: Source) -> Sheet:
 
 
 FILES = (
-    _card_file("calls.pdf", lambda one: call_card(one.plan, one.figures, one.words, one.address)),
-    _card_file("lay.pdf", lambda one: lay_card(one.plan, one.figures, one.words)),
-    _card_file("cut-list.pdf", lambda one: cut_card(one.plan, one.words)),
-    _card_file("measurements.pdf", lambda one: measure_card(one.job, one.plan.unit, one.words)),
+    _card_file("calls.pdf", lambda one: call_card(one.plan, one.figures, one.words, one.clients, one.address)),
+    _card_file("lay.pdf", lambda one: lay_card(one.plan, one.figures, one.words, one.clients)),
+    _card_file("cut-list.pdf", lambda one: cut_card(one.plan, one.words, one.clients)),
+    _card_file("measurements.pdf", lambda one: measure_card(one.job, one.plan.unit, one.words, one.clients)),
     *map(_pattern_file, PAPERS),
     File("hpgl", "pieces.hpgl", "machine", HPGL_TYPE, lambda one: sheet_to_hpgl(one.row), _row),
     File("hpgl", "lay.hpgl", "machine", HPGL_TYPE, lambda one: sheet_to_hpgl(one.lay), _lay),

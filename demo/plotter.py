@@ -96,7 +96,7 @@ class Plotter:
         (self.folder / f"{name}.svg").write_text(to_svg(job.drawn))
         to_png(job.drawn, self.folder / f"{name}.png")
 
-    def told(self, words: list[str]) -> str:
+    def asked(self, words: list[str]) -> str:
         """A command from beside the device."""
         verb, number = words[0], float(words[1]) if len(words) > 1 else 0.5
         with self.lock:
@@ -153,7 +153,7 @@ class _Beside(socketserver.StreamRequestHandler):
     def handle(self) -> None:
         words = self.rfile.readline(200).decode("latin-1").split()
         if words:
-            self.wfile.write(self.server.plotter.told(words).encode())
+            self.wfile.write(self.server.plotter.asked(words).encode())
 
 
 class _Server(socketserver.ThreadingTCPServer):

@@ -22,7 +22,8 @@ from cutting.drawing import (
     polyline,
 )
 from cutting.formats.drawn_lay import letter_of, lettered, section_sheet
-from cutting.formats.plan_shape import MarkOut, PieceOut, PlanOut, SectionOut
+from cutting.formats.named import NOBODY, Clients, name_of
+from cutting.formats.plan_shape import LayOut, MarkOut, PieceOut, PlacementOut, PlanOut, SectionOut
 from cutting.geometry import Point, least_box
 from cutting.lengths import Unit, read, show
 from cutting.words import Language
@@ -37,9 +38,11 @@ BESIDE, HEIGHT, LEAST, CROSS = 1.2, 2.4, 3.0, 0.8
 """A call's number beside its place: how far, how high, how far from another at least; half of its cross; mm."""
 
 
-def call_card(plan: PlanOut, figures: Sequence[Figure], words: Language, address: str = "") -> Document:
-    """Every call in its order, piece by piece: a box to tick, what, how far, from where, its sum. With the address of
-    Mark each piece has the code of its first call.
+def call_card(
+    plan: PlanOut, figures: Sequence[Figure], words: Language, clients: Clients = NOBODY, address: str = ""
+) -> Document:
+    """Every call in its order, piece by piece: a box to tick, what, how far, from where, its sum with its numbers, and
+    what is to be minded before. With the address of Mark each piece has the code of its first call.
     """
     said = words.page
     blocks: list[Block] = [Said(said("card_calls", calls=len(plan.marks), pieces=len(plan.pieces)))]
@@ -52,7 +55,10 @@ def call_card(plan: PlanOut, figures: Sequence[Figure], words: Language, address
             blocks.append(_prepare(own, words))
         piece = next((one for one in plan.pieces if (one.garment, one.panel) == (garment, panel)), None)
         code = f"{address}{marks[0].n}" if address else ""
-        head: list[Block] = [Heading(_label(piece, words) if piece else f"{garment}, {words.panel_name(panel)}")]
+        name = name_of(plan, garment, panel, words, clients)
+        head: list[Block] = [Heading(_label(piece, name, words) if piece else name)]
+        if _is_under(plan, marks[0]):
+            head.append(Said(said("card_under"), strong=True))
         drawn = next((one for one in figures if piece and one.id == piece.id), None)
         if drawn:
             head.append(Picture(_numbered(drawn, marks), code))
@@ -63,8 +69,10 @@ def call_card(plan: PlanOut, figures: Sequence[Figure], words: Language, address
     return Document(said("card_calls_title"), tuple(blocks), columns=2)
 
 
-def lay_card(plan: PlanOut, figures: Sequence[Figure], words: Language) -> Document:
-    """Each section of the cloth to scale with its ruler and how it is folded; which letter is which piece."""
+def lay_card(plan: PlanOut, figures: Sequence[Figure], words: Language, clients: Clients = NOBODY) -> Document:
+    """Each section of the cloth to scale with its ruler, how it is folded and what is left over of it; which letter is
+    which piece.
+    """
     said, lay = words.page, plan.lay
     title = said("card_lay_title")
     if lay is None:
@@ -72,13 +80,12 @@ def lay_card(plan: PlanOut, figures: Sequence[Figure], words: Language) -> Docum
     blocks: list[Block] = [*_bought(plan, words)]
     small = lettered(figures)
     for number, section in enumerate(lay.sections):
-        size = show(section.to_mm - section.from_mm, plan.unit).text
         scale = next((one for one in SCALES if _fits(section, one)), SCALES[-1])
-        sheet = section_sheet(plan, lay, number, small, 1 / scale)
+        sheet = section_sheet(plan, lay, number, small, 1 / scale, left_over=True)
         drawn = said(f"card_scale_{plan.unit}", scale=scale)
         blocks.append(Together((
-            Heading(f"{section.cut}, {size}"), *map(Said, section.prepare), Picture(sheet),
-            Said(drawn, "small"),
+            Heading(section.cut), Said(_long(plan, lay, number, words)), *map(Said, section.prepare),
+            Picture(sheet), Said(drawn, "small"),
         )))  # fmt: skip
     left = [
         f"{show(one.along_mm, plan.unit).text} x {show(one.across_mm, plan.unit).text}"
@@ -87,13 +94,13 @@ def lay_card(plan: PlanOut, figures: Sequence[Figure], words: Language) -> Docum
     ]
     if left:
         blocks.append(Said(said("card_offcuts", sizes="; ".join(left))))
-    return Document(title, (*blocks, _cut_table(plan, words)))
+    return Document(title, (*blocks, _cut_table(plan, words, clients)))
 
 
-def cut_card(plan: PlanOut, words: Language) -> Document:
+def cut_card(plan: PlanOut, words: Language, clients: Clients = NOBODY) -> Document:
     """What is cut, and what is bought."""
     said = words.page
-    blocks: list[Block] = [*_bought(plan, words), _cut_table(plan, words)]
+    blocks: list[Block] = [*_bought(plan, words), _cut_table(plan, words, clients)]
     if plan.notions:
         rows = [(Tick(), [Said(one.name, strong=True)], [Said(_notion(one.count, one.length_mm, plan.unit))])
                 for one in plan.notions]  # fmt: skip
@@ -101,15 +108,13 @@ def cut_card(plan: PlanOut, words: Language) -> Document:
     return Document(said("card_cut_title"), tuple(blocks))
 
 
-def measure_card(job: dict[str, Any], unit: Unit, words: Language) -> Document:
+def measure_card(job: dict[str, Any], unit: Unit, words: Language, clients: Clients = NOBODY) -> Document:
     """The measures that a plan was made from, in the order of taking, with room for what is read next time; of others
     whose outfits are cut from the same cloth too.
     """
     blocks = list[Block]()
-    for name, taken in [
-        ("", job.get("measurements")),
-        *((o["id"], o["measurements"]) for o in job.get("others") or []),
-    ]:
+    own, others = (clients.get("", ""), job.get("measurements")), job.get("others") or []
+    for name, taken in [own, *((clients.get(one["id"], one["id"]), one["measurements"]) for one in others)]:
         blocks += [Heading(name)] if name else []
         blocks.append(_measures(taken or {}, job.get("unit", "in"), unit, words))
     return Document(words.page("card_measures_title"), tuple(blocks))
@@ -135,17 +140,41 @@ def _section(plan: PlanOut, mark: MarkOut) -> SectionOut | None:
 
 
 def _prepare(section: SectionOut, words: Language) -> Block:
-    return Together((Heading(words.page("card_prepare", cut=section.cut)), *map(Said, section.prepare)))
+    layers = words.page("card_open" if len(section.layers) == 1 else "card_folded")
+    lines = [*map(Said, section.prepare), Said(layers, strong=True)]
+    return Together((Heading(words.page("card_prepare", cut=section.cut)), *lines))
 
 
-def _label(piece: PieceOut, words: Language) -> str:
-    return words.piece_label(piece.garment, piece.panel, piece.count, piece.pair, piece.on_fold)
+def _label(piece: PieceOut, name: str, words: Language) -> str:
+    return words.piece_label(name, piece.count, piece.pair, piece.on_fold)
+
+
+def _is_under(plan: PlanOut, first: MarkOut) -> bool:
+    """Whether another layer is over the piece that begins with this call."""
+    return plan.lay is not None and first.placing is not None and plan.lay.placements[first.placing].under
+
+
+def _long(plan: PlanOut, lay: LayOut, number: int, words: Language) -> str:
+    """How long a section is, from where to where of the cloth, and which piece ends there."""
+    section = lay.sections[number]
+    ends = {one.piece: one.x_mm + _reach(plan, one) for one in lay.placements if one.section == number}
+    last = max(range(len(plan.pieces)), key=lambda k: ends.get(plan.pieces[k].id, 0.0))
+    long, start, end = (show(mm, plan.unit).text for mm in (section.extent_mm, section.from_mm, section.to_mm))
+    return words.page("card_long", long=long, start=start, end=end, letter=letter_of(last))
+
+
+def _reach(plan: PlanOut, placing: PlacementOut) -> float:
+    """How far along the cloth a piece reaches from where it is placed."""
+    down = [y for one in plan.pieces if one.id == placing.piece for _, y in one.cut]
+    return -min(down) if placing.turned else max(down)
 
 
 def _call(mark: MarkOut, plan: PlanOut, words: Language) -> tuple[Any, ...]:
     lines = [Said(mark.name, strong=True)]
     way = ", ".join(filter(None, [words.page("card_from", start=mark.from_) if mark.from_ else "", mark.along]))
-    lines += [Said(text, "small") for text in (way, mark.formula) if text]
+    # Where nobody works a number out, it is measured on the draft: it has no sum of numbers.
+    summed = f"{mark.with_} {'=' if mark.exact else '≈'} {mark.shown}" if mark.by_hand else ""
+    lines += [Said(text, "small") for text in (way, mark.formula, summed) if text]
     warns = [words.page("card_waits")] if mark.waits else []
     lines += [Said(text, "small", strong=True) for text in warns]
     return Tick(str(mark.n)), lines, [Said(mark.shown, "large", strong=True)] if mark.shown else []
@@ -194,14 +223,15 @@ def _bought(plan: PlanOut, words: Language) -> list[Block]:
     return [Said(buy, strong=True), Said(plan.yardage.formula, "small")]
 
 
-def _cut_table(plan: PlanOut, words: Language) -> Table:
+def _cut_table(plan: PlanOut, words: Language, clients: Clients) -> Table:
     said = words.page
     rows = []
     for number, piece in enumerate(plan.pieces):
+        name = name_of(plan, piece.garment, piece.panel, words, clients)
         about = [said("card_interfacing")] if piece.interfacing else []
         rows.append((
             Tick(letter_of(number)),
-            [Said(_label(piece, words), strong=True), *(Said(text, "small") for text in about)],
+            [Said(_label(piece, name, words), strong=True), *(Said(text, "small") for text in about)],
             [Said(str(piece.count), "large")], [Said(str(piece.layers))],
         ))  # fmt: skip
     head = (said("card_letter"), said("card_piece"), said("card_count"), said("card_through"))

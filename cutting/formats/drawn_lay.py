@@ -7,9 +7,9 @@ from math import atan2, cos, degrees, radians, sin
 from shapely.geometry import Polygon
 
 from cutting.drawing import Figure, Role, Sheet, Stroke, Text, around, polyline
-from cutting.formats.plan_shape import LayOut, PlacementOut, PlanOut, SectionOut
+from cutting.formats.plan_shape import LayOut, OffcutOut, PlacementOut, PlanOut, SectionOut
 from cutting.geometry import Point
-from cutting.lengths import INCH_MM, Unit
+from cutting.lengths import INCH_MM, Unit, show
 
 RULER: dict[Unit, tuple[float, int, int]] = {"in": (float(INCH_MM), 6, 12), "cm": (10.0, 5, 10)}
 """A tick each so many mm; every so many a longer one; every so many its number."""
@@ -36,16 +36,21 @@ def lettered(figures: Sequence[Figure]) -> list[Figure]:
     ]
 
 
-def section_sheet(plan: PlanOut, lay: LayOut, number: int, pieces: Sequence[Figure], scale: float = 1.0) -> Sheet:
+def section_sheet(
+    plan: PlanOut, lay: LayOut, number: int, pieces: Sequence[Figure], scale: float = 1.0, left_over: bool = False
+) -> Sheet:
     """A section of the cloth to scale, its cut end at the left, the folded edge at the top; `pieces` as they are drawn,
-    each in its draft frame. Letters stay as high as they are.
+    each in its draft frame; with `left_over` what is left of the cloth too. Letters stay as high as they are.
     """
     section, drawn = lay.sections[number], {one.id: one for one in pieces}
     placed = [
         _placed(replace(drawn[one.piece], id=f"{one.piece}.{k}"), one, scale)
         for k, one in enumerate(lay.placements) if one.section == number
     ]  # fmt: skip
-    return around(section.part, [_cloth(section, scale), _ruler(section, plan.unit, scale), *placed])
+    left = [
+        _left_over(one, k, plan.unit, scale) for k, one in enumerate(lay.offcuts) if left_over and one.section == number
+    ]
+    return around(section.part, [_cloth(section, scale), _ruler(section, plan.unit, scale), *left, *placed])
 
 
 def lay_sheet(plan: PlanOut, lay: LayOut, pieces: Sequence[Figure]) -> Sheet:
@@ -93,6 +98,16 @@ def _cloth(section: SectionOut, scale: float) -> Figure:
     ]
     across = [Stroke("fold", polyline([Point(0, 0), Point(0, deep)]))] if section.crosswise else []
     return Figure("cloth", (Stroke("frame", polyline(corners), closed=True), *folds, *between, *across))
+
+
+def _left_over(offcut: OffcutOut, number: int, unit: Unit, scale: float) -> Figure:
+    """A rectangle that is left, with its size."""
+    left, top, long, deep = (scale * mm for mm in (offcut.x_mm, offcut.y_mm, offcut.along_mm, offcut.across_mm))
+    corners = [Point(0, 0), Point(long, 0), Point(long, deep), Point(0, deep), Point(0, 0)]
+    box = Stroke("net", polyline([at.plus(Point(left, top)) for at in corners]), closed=True)
+    size = f"{show(offcut.along_mm, unit).text} x {show(offcut.across_mm, unit).text}"
+    texts = (Text(size, Point(left + long / 2, top + deep / 2), NUMBER, middle=True),)
+    return Figure(f"left-over.{number + 1}", (box,), texts if long > 20 and deep > 2 * NUMBER else ())
 
 
 def _level(at: float, long: float, role: Role) -> Stroke:

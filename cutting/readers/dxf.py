@@ -11,10 +11,8 @@ from ezdxf.lldxf.const import DXFError
 
 from cutting.errors import refuse
 from cutting.geometry import Point
-from cutting.readers.outlines import MOST_POINTS, UNITS, Drawn, Unit, counted, drawn_line
+from cutting.readers.outlines import MOST_POINTS, NEAR, UNITS, Drawn, Unit, counted, drawn_line
 
-NEAR = 0.05
-"""A polyline is so near its curve, mm."""
 INSUNITS: dict[int, Unit] = {1: "in", 4: "mm", 5: "cm"}
 KINDS = ("LWPOLYLINE", "POLYLINE", "LINE", "ARC", "CIRCLE", "ELLIPSE", "SPLINE")
 DEEP = 3

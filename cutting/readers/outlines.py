@@ -7,7 +7,7 @@ from math import hypot
 from typing import Literal
 
 from shapely import STRtree
-from shapely.geometry import LineString, Polygon
+from shapely.geometry import LineString, Polygon, box
 from shapely.validation import explain_validity
 
 from cutting.codes import ProblemCode
@@ -22,10 +22,12 @@ JOINED = 0.5
 """Two ends so near, in mm, are one point."""
 LEAST, LONGEST = 10.0, 5000.0
 """What is no longer one way is no piece, and what is longer no table takes, mm."""
-MOST_POINTS, MOST_LINES, MOST_IN_ALL = 5000, 800, 60_000
+MOST_POINTS, MOST_LINES, MOST_IN_ALL = 5000, 800, 20_000
 """Of one line, how many lines, and how many points of all of them."""
-NEAR = 0.1
-"""Points that a straight line goes by within so many mm are left out."""
+MOST_PIECES, MOST_AREA = 100, 20
+"""How many pieces, and how many m2 of paper their boxes take."""
+NEAR = 0.05
+"""A curve is read as straight parts that are so near it, mm."""
 
 
 @dataclass(frozen=True)
@@ -35,6 +37,11 @@ class Drawn:
     name: str
     points: tuple[Point, ...]
     closed: bool
+
+    @property
+    def round(self) -> tuple[Point, ...]:
+        """A closed line back to where it begins."""
+        return (*self.points, self.points[0])
 
 
 @dataclass(frozen=True)
@@ -81,41 +88,65 @@ class HousePattern:
 
 
 def pattern_of(drawn: Sequence[Drawn], unit: Unit) -> HousePattern:
-    """Outermost closed lines are pieces, what is within one is drawn on it; what cannot be cut is refused."""
+    """Outermost closed lines are pieces, what is within one is drawn on it; what cannot be cut is refused.
+
+    Raises CuttingError where there are too many pieces to be put on paper.
+    """
     said = [(one, _wrong(one)) for one in drawn]
     refused = [found for _, found in said if found is not None]
     good = [one for one, found in said if found is None]
-    closed = sorted((one for one in good if one.closed), key=lambda one: -_area(one))
-    shapes = [Polygon(one.points) for one in closed]
-    grown = [shape.buffer(JOINED) for shape in shapes]
-    tree, depth, holds = STRtree(shapes), [0] * len(closed), [-1] * len(closed)
-    for k, shape in enumerate(shapes):
-        near = [j for j in map(int, tree.query(shape)) if shapes[j].area > shape.area]
-        # A sewing line runs on the cut line where the piece is on the fold.
-        around = [j for j in near if grown[j].covers(shape)]
-        depth[k] = len(around)
-        holds[k] = min(around, key=lambda j: shapes[j].area, default=-1)
-    lines: dict[int, list[tuple[Point, ...]]] = {k: [] for k in range(len(closed))}
-    for k, one in enumerate(closed):
-        if depth[k] == 1:
-            lines[holds[k]].append((*one.points, one.points[0]))
-        elif depth[k] > 1:
-            refused.append(Refused("pattern.nested", one.name, (*one.points, one.points[0]), one.points[0]))
-    for one in good:
-        if not one.closed:
-            line = LineString(one.points)
-            inside = [k for k, around in enumerate(grown) if depth[k] == 0 and around.covers(line)]
-            if inside:
-                lines[inside[0]].append(one.points)
-            else:
-                refused.append(Refused("pattern.open", one.name, one.points, one.points[-1]))
-    pieces = tuple(
-        HousePiece(f"piece-{n}", one.name or f"Piece {n}", one.points, tuple(lines[k]))
-        for n, (k, one) in enumerate(((k, one) for k, one in enumerate(closed) if depth[k] == 0), 1)
-    )
-    if not drawn or (not pieces and not refused):
+    closed = _nested([one for one in good if one.closed])
+    outer = [one for one in closed if not one.around]
+    lines = {id(one): list[tuple[Point, ...]]() for one in outer}
+    for one in closed:
+        if len(one.around) == 1:
+            lines[id(one.around[0])].append(one.drawn.round)
+        elif one.around:
+            refused.append(Refused("pattern.nested", one.drawn.name, one.drawn.round, one.drawn.points[0]))
+    for line in (one for one in good if not one.closed):
+        piece = _under(line, outer)
+        if piece is not None:
+            lines[id(piece)].append(line.points)
+        else:
+            refused.append(Refused("pattern.open", line.name, line.points, line.points[-1]))
+    paper = sum(box(*one.grown.bounds).area for one in outer) / 1e6
+    if len(outer) > MOST_PIECES or paper > MOST_AREA:
+        raise refuse("pattern.pieces", most=MOST_PIECES, area=MOST_AREA)
+    if not outer and not refused:
         refused.append(Refused("pattern.none", "", (Point(0, 0), Point(0, 0)), Point(0, 0)))
-    return HousePattern(unit, () if refused else pieces, tuple(refused))
+    pieces = (
+        HousePiece(f"piece-{n}", one.drawn.name or f"Piece {n}", one.drawn.points, tuple(lines[id(one)]))
+        for n, one in enumerate(outer, 1)
+    )
+    return HousePattern(unit, () if refused else tuple(pieces), tuple(refused))
+
+
+@dataclass(frozen=True)
+class _Closed:
+    """A closed line, with the closed lines that it is within, the smallest first."""
+
+    drawn: Drawn
+    grown: Polygon
+    around: list["_Closed"]
+
+
+def _nested(drawn: Sequence[Drawn]) -> list[_Closed]:
+    """Closed lines, the largest first, each with those around it."""
+    largest = sorted(((one, Polygon(one.points)) for one in drawn), key=lambda pair: -pair[1].area)
+    shapes = [shape for _, shape in largest]
+    tree, closed = STRtree(shapes), list[_Closed]()
+    for k, (one, shape) in enumerate(largest):
+        near = sorted((j for j in map(int, tree.query(shape)) if j < k), reverse=True)
+        # A sewing line runs on the cut line where the piece is on the fold.
+        around = [closed[j] for j in near if closed[j].grown.covers(shape)]
+        closed.append(_Closed(one, shape.buffer(JOINED), around))
+    return closed
+
+
+def _under(line: Drawn, pieces: Sequence[_Closed]) -> _Closed | None:
+    """The piece that an open line is drawn on."""
+    drawn = LineString(line.points)
+    return next((piece for piece in pieces if piece.grown.covers(drawn)), None)
 
 
 def _wrong(one: Drawn) -> Refused | None:
@@ -128,20 +159,16 @@ def _wrong(one: Drawn) -> Refused | None:
         return Refused("pattern.long", one.name, one.points, at)
     if not one.closed:
         return None
-    shape, round_ = Polygon(one.points), (*one.points, at)
+    shape = Polygon(one.points)
     if size >= LEAST and not shape.is_valid:
-        return Refused("pattern.crossed", one.name, round_, _crossing(shape, at))
-    return Refused("pattern.tiny", one.name, round_, at) if size < LEAST or shape.area < LEAST else None
+        return Refused("pattern.crossed", one.name, one.round, _crossing(shape, at))
+    return Refused("pattern.tiny", one.name, one.round, at) if size < LEAST or shape.area < LEAST else None
 
 
 def _crossing(shape: Polygon, otherwise: Point) -> Point:
     """Where an outline meets itself, as the library says it: `Self-intersection[12.5 40]`."""
     said = explain_validity(shape).partition("[")[2].rstrip("]").split()
     return Point(float(said[0]), float(said[1])) if len(said) == 2 else otherwise
-
-
-def _area(one: Drawn) -> float:
-    return float(Polygon(one.points).area)
 
 
 def drawn_line(name: str, points: Sequence[Point], closed: bool) -> Drawn | None:

@@ -1,24 +1,32 @@
 """The lines of an SVG drawing, in mm. Nothing is fetched, no script is kept, a file with a DTD is not read."""
 
+import re
 from collections.abc import Iterator
 from io import StringIO
-from itertools import pairwise
-from math import ceil, hypot, isfinite
+from math import acos, ceil, hypot, isfinite, pi, sqrt
 from typing import Any
-from xml.etree import ElementTree
+from xml.etree.ElementTree import Element, ParseError
 
+import numpy as np
+from defusedxml.ElementTree import fromstring
 from svgelements import SVG, Arc, Close, Move, Path, Shape
 from svgelements import Line as Straight
 
 from cutting.errors import refuse
 from cutting.geometry import Point
-from cutting.readers.outlines import MOST_POINTS, UNITS, Drawn, Unit, counted, drawn_line
+from cutting.readers.outlines import MOST_LINES, MOST_POINTS, NEAR, UNITS, Drawn, Unit, counted, drawn_line
 
-STEP = 2.0
-"""A curve is read at places no further apart, mm."""
 SAID: dict[str, Unit] = {"mm": "mm", "cm": "cm", "in": "in"}
 FORBIDDEN = ("<!doctype", "<!entity", "<use", "<image", "<foreignobject")
 """What a drawing of a pattern does not need: it could grow without end, or lead elsewhere."""
+DEEP = 40
+"""Groups within groups are opened no deeper."""
+MOST_ELEMENTS, MOST_NUMBERS, MOST_TRANSFORMS = 5000, 60_000, 2000
+"""How many elements there are, how many numbers their lines are written with, how often one is moved or turned."""
+MOST_PARTS = 400
+"""A curve is divided into no more."""
+NUMBER, TRANSFORM = re.compile(r"[-+]?[\d.]+"), re.compile(r"\(")
+SHAPES = {"path", "rect", "circle", "ellipse", "line", "polyline", "polygon"}
 
 
 def read_svg(text: str, unit: Unit | None) -> tuple[list[Drawn], Unit]:
@@ -28,7 +36,8 @@ def read_svg(text: str, unit: Unit | None) -> tuple[list[Drawn], Unit]:
         if one in low:
             raise refuse("pattern.forbidden", word=one.strip("<!"))
     try:
-        root = ElementTree.fromstring(text)  # noqa: S314  # no entity is left in it
+        root = fromstring(text, forbid_dtd=True)
+        _check_size(root)
         said = _unit(root) or unit
         if said is None:
             raise refuse("pattern.unit")
@@ -36,12 +45,31 @@ def read_svg(text: str, unit: Unit | None) -> tuple[list[Drawn], Unit]:
         parsed = SVG.parse(StringIO(text), ppi=25.4, reify=True)
         scale = 1.0 if _unit(root) else UNITS[said]
         return counted(_lines(parsed, scale)), said
-    except (ElementTree.ParseError, ValueError, TypeError, KeyError, AttributeError, IndexError, ZeroDivisionError,
+    except (ParseError, ValueError, TypeError, KeyError, AttributeError, IndexError, ZeroDivisionError,
             OverflowError, RecursionError) as error:  # fmt: skip
         raise refuse("pattern.unreadable") from error
 
 
-def _unit(root: ElementTree.Element) -> Unit | None:
+def _check_size(root: Element) -> None:
+    """Raises CuttingError where reading it would take long, before anything is worked out."""
+    elements = shapes = numbers = transforms = 0
+    level = [root]
+    for _ in range(DEEP):
+        elements += len(level)
+        for one in level:
+            kind = str(one.tag).rpartition("}")[2]
+            shapes += kind in SHAPES
+            numbers += sum(len(NUMBER.findall(one.get(key, ""))) for key in ("d", "points"))
+            transforms += len(TRANSFORM.findall(one.get("transform", "")))
+        level = [inner for one in level for inner in one]
+        if not level:
+            break
+    most = (MOST_ELEMENTS, MOST_LINES, MOST_NUMBERS, MOST_TRANSFORMS)
+    if level or any(a > b for a, b in zip((elements, shapes, numbers, transforms), most, strict=True)):
+        raise refuse("pattern.many", most=MOST_LINES)
+
+
+def _unit(root: Element) -> Unit | None:
     """The unit of its width, where it also says how many of its own units that is."""
     width = (root.get("width") or "").strip()
     unit = SAID.get(width[-2:])
@@ -67,23 +95,36 @@ def _points(path: Path, scale: float) -> tuple[list[Point], bool]:
         elif isinstance(segment, Straight):
             points.append(_point(segment.end, scale))
         else:
-            pieces = max(8, min(400, ceil(_longest(segment) * scale / STEP)))
-            points += [_point(segment.point(k / pieces), scale) for k in range(1, pieces + 1)]
+            pieces = _parts(segment, scale)
+            points += [_place(x, y, scale) for x, y in segment.npoint(np.arange(1, pieces + 1) / pieces)]
         if len(points) > MOST_POINTS + 1:
             break
     return points, closed
 
 
-def _longest(curve: Any) -> float:
-    """A length that a curve does not go beyond: of a Bezier curve that of its control points, of an arc of its box."""
-    ends = [one for name in ("start", "control", "control1", "control2", "end") if (one := getattr(curve, name, None))]
+def _parts(curve: Any, scale: float) -> int:
+    """Into how many straight parts a curve is divided so that none is further than NEAR from it.
+
+    A chord of n equal parts of a Bezier curve is no further from it than an 8th of its largest second derivative, of
+    an arc than the radius less its cosine's share: textbook geometry.
+    """
     if isinstance(curve, Arc):
-        return 4.0 * max(float(curve.rx), float(curve.ry))
-    return sum(hypot(b.x - a.x, b.y - a.y) for a, b in pairwise(ends))
+        radius = max(float(curve.rx), float(curve.ry)) * scale
+        half = acos(1 - NEAR / radius) if radius > NEAR else pi / 2
+        return max(4, min(MOST_PARTS, ceil(abs(float(curve.sweep)) / (2 * half))))
+    ends = [one for name in ("start", "control", "control1", "control2", "end") if (one := getattr(curve, name, None))]
+    bends = [hypot(a.x - 2 * b.x + c.x, a.y - 2 * b.y + c.y) for a, b, c in zip(ends, ends[1:], ends[2:], strict=False)]
+    degree = len(ends) - 1
+    second = degree * (degree - 1) * max(bends, default=0.0) * scale
+    return max(1, min(MOST_PARTS, ceil(sqrt(second / (8 * NEAR)))))
 
 
 def _point(at: Any, scale: float) -> Point:
-    x, y = float(at.x) * scale, float(at.y) * scale
+    return _place(at.x, at.y, scale)
+
+
+def _place(across: float, down: float, scale: float) -> Point:
+    x, y = float(across) * scale, float(down) * scale
     if not (isfinite(x) and isfinite(y)) or abs(x) > 1e6 or abs(y) > 1e6:
         raise ValueError("far away")
     return Point(x, y)

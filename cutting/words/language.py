@@ -139,7 +139,10 @@ class Language(Protocol):
     def file_words(self, name: str) -> tuple[str, str]:
         """What a file of a plan is called, and what it is for."""
 
-    def piece_label(self, garment: str, panel: str, count: int, pair: bool, on_fold: bool) -> str:
+    def piece_name(self, panel: str, garment: str = "", whose: str = "") -> str:
+        """A piece, with its garment where there are several, with its client where it is for several."""
+
+    def piece_label(self, name: str, count: int, pair: bool, on_fold: bool) -> str:
         """What is written on a piece."""
 
     def say_suspect(self, mark: str, mm: float, edges: Mapping[str, float], unit: Unit) -> str:

@@ -1,5 +1,6 @@
 """The files of a stored plan: what there is, how each looks, and its bytes."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
@@ -34,13 +35,15 @@ class FilePreviewOut(BaseModel):
 @dataclass(frozen=True)
 class OnPaper:
     """What is on each page of a file: what is written over it, on cards the workshop's heading too; their paper; the
-    address of Mark that takes a call's number.
+    address of Mark that takes a call's number; where the outfits of several are on the cloth, their clients' names by
+    the outfits' ids.
     """
 
     head: str
     heading: str
     paper: str
     address: str
+    clients: Mapping[str, str]
 
 
 def all_files() -> list[PlanFileOut]:
@@ -70,4 +73,4 @@ def preview(file: File, plan: dict[str, Any], job: dict[str, Any], unit: str, on
 
 def _source(plan: dict[str, Any], job: dict[str, Any], unit: str, on: OnPaper) -> Source:
     paper: CardPaper = "Letter" if on.paper == "Letter" else "A4"
-    return Source(said_plan(plan, unit), words(), on.head, job, paper, on.heading, on.address)
+    return Source(said_plan(plan, unit), words(), on.head, job, paper, on.heading, on.address, on.clients)

@@ -1,14 +1,13 @@
 """A pattern from outside: what is in its file, what is refused of it, and the files that are made of it."""
 
-from typing import Literal
-
 from pydantic import BaseModel, Field
 
 from cutting.drawing import path_data
 from cutting.errors import CuttingError, Problem
-from cutting.files import FILES, OUTSIDE, FromOutside
+from cutting.files import OUTSIDE, FromOutside
 from cutting.geometry import Point, least_box
 from cutting.readers import HousePattern, HousePiece, Unit, read_pattern
+from shop.bridge.files import PlanFileOut, all_files, file_of
 from shop.bridge.problems import CoreRefusal
 from shop.bridge.words import as_unit, words
 from shop.errors import ShopError
@@ -43,12 +42,15 @@ class RefusedLineOut(BaseModel):
 
 
 class HousePatternOut(BaseModel):
-    """What is in a file. `box` is what is drawn of it: left, top, width, height in mm."""
+    """What is in a file, and the files that can be made of it. `box` is what is drawn of it: left, top, width, height
+    in mm.
+    """
 
     unit: Unit
     pieces: list[HousePieceOut]
     refused: list[RefusedLineOut]
     box: tuple[float, float, float, float] = Field(description="left, top, width, height, mm")
+    files: list[PlanFileOut]
 
 
 def look_into(text: str, unit: Unit | None, house_unit: str) -> HousePatternOut:
@@ -65,6 +67,7 @@ def look_into(text: str, unit: Unit | None, house_unit: str) -> HousePatternOut:
             ) for one in found.refused[:MOST_REFUSED]
         ],
         box=(left, top, max(1.0, right - left), max(1.0, low - top)),
+        files=[] if found.refused else [one for one in all_files() if one.name in OUTSIDE],
     )  # fmt: skip
 
 
@@ -76,7 +79,7 @@ def made(text: str, unit: Unit | None, house_unit: str, name: str, head: str) ->
     """One of the files of OUTSIDE: its type and its bytes; None where it is none of them. Raises as `look_into`, and
     RefusedFileError.
     """
-    file = next((one for one in FILES if one.name == name and name in OUTSIDE), None)
+    file = file_of(name) if name in OUTSIDE else None
     if file is None:
         return None
     found = _read(text, unit, house_unit)
@@ -103,17 +106,3 @@ def _piece(piece: HousePiece) -> HousePieceOut:
 
 def _xy(point: Point) -> XY:
     return round(point.across, 2), round(point.down, 2)
-
-
-Made = Literal[
-    "pattern-a4.pdf",
-    "pattern-letter.pdf",
-    "pattern-a3.pdf",
-    "pattern-a0.pdf",
-    "pattern-roll.pdf",
-    "pieces.hpgl",
-    "pieces.dxf",
-    "pieces-r12.dxf",
-    "plan.svg",
-]
-"""The names of OUTSIDE, for the API to describe."""

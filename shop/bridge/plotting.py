@@ -4,6 +4,7 @@ from typing import Any
 
 from cutting.export.hpgl import figures_to_hpgl
 from cutting.formats.drawn import figures_of
+from cutting.formats.named import NOBODY, name_of
 from shop.bridge.words import said_plan, words
 
 
@@ -14,7 +15,5 @@ def pieces_to_plot(plan: dict[str, Any], unit: str, job: str) -> list[str]:
 
 def plotted_names(plan: dict[str, Any], unit: str) -> list[str]:
     """What each piece is called, in the same order."""
-    pieces = said_plan(plan, unit).pieces
-    several = len({one.garment for one in pieces}) > 1
-    names = [words().panel_name(one.panel) for one in pieces]
-    return [f"{one.garment}, {name}" if several else name for one, name in zip(pieces, names, strict=True)]
+    said = said_plan(plan, unit)
+    return [name_of(said, one.garment, one.panel, words(), NOBODY) for one in said.pieces]

@@ -10,6 +10,8 @@ from shop.accounts.writing import own
 from shop.bridge import files
 from shop.bridge.files import File, OnPaper
 from shop.errors import ShopError
+from shop.orders.models import Order
+from shop.plans.job import outfit_id
 from shop.plans.models import PlanRun
 from shop.plans.pace import check_pace
 from shop.plans.queries import best
@@ -64,4 +66,12 @@ def _on_paper(actor: User, run: PlanRun, address: str) -> OnPaper:
     others = f" and {len(run.others)} more" if run.others else ""
     head = f"{run.order.client.name}{others}: {run.order.title}"
     to_mark = mark_address(address, run.order_id, run.job.get("cut_from", "main"))
-    return OnPaper(head, actor.workshop.heading, actor.workshop.paper, to_mark)
+    return OnPaper(head, actor.workshop.heading, actor.workshop.paper, to_mark, _clients(actor, run))
+
+
+def _clients(actor: User, run: PlanRun) -> dict[str, str]:
+    """Of a plan for several the clients' names by the outfits' ids; the first outfit has none."""
+    if not run.others:
+        return {}
+    others = Order.of(actor.workshop).filter(pk__in=run.others).select_related("client")
+    return {"": run.order.client.name} | {outfit_id(one): one.client.name for one in others}

@@ -51,14 +51,16 @@ def link_of(actor: User, plan_run: UUID) -> Link | None:
 
 @transaction.atomic
 def make_link(*, actor: User, plan_run: UUID, days: int) -> Link:
-    """A link to a plan that ends after `days`, 1 to 30: the one there is, where it has not ended. The plan is kept."""
+    """A link to a plan that ends after `days`, 1 to 30: the one there is, where it has not ended. Until then the plan
+    is kept.
+    """
     allow(actor, "orders")
     run = locked(PlanRun, actor, plan_run)
     now = timezone.now()
     if run.link is None or run.link_ends is None or run.link_ends <= now:
         run.link = uuid4()
-    run.held, run.link_ends = True, now + timedelta(days=min(max(days, 1), MOST_DAYS))
-    run.save(update_fields=["link", "link_ends", "held"])
+    run.link_ends = now + timedelta(days=min(max(days, 1), MOST_DAYS))
+    run.save(update_fields=["link", "link_ends"])
     made = link_of(actor, plan_run)
     assert made is not None
     return made

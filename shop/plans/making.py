@@ -5,6 +5,8 @@ from typing import Any
 from uuid import UUID, uuid4
 
 from django.db import IntegrityError, transaction
+from django.db.models import Q
+from django.utils import timezone
 
 from shop.accounts.models import User
 from shop.accounts.writing import own
@@ -82,15 +84,16 @@ def _stored_or_made(actor: User, order: Order, job: dict[str, Any], others: Sequ
     try:
         with transaction.atomic():
             made.save(force_insert=True)
-            _forget_old(actor, order)
+            forget_old(actor, order)
     except IntegrityError:
         return PlanRun.of(actor.workshop).get(order=order, job_hash=digest)
     return made
 
 
-def _forget_old(actor: User, order: Order) -> None:
+def forget_old(actor: User, order: Order) -> None:
     """Plans nobody worked at but the newest go: one is made at each change of a choice, and made again in no time."""
-    plain = PlanRun.of(actor.workshop).filter(order=order, held=False).exclude(
+    looked_at = Q(link_ends__gt=timezone.now())
+    plain = PlanRun.of(actor.workshop).filter(~looked_at, order=order, held=False).exclude(
         pk__in=LayRun.of(actor.workshop).filter(plan_run__order=order).values("plan_run")
     )  # fmt: skip
     old = plain.order_by("-created_at").values_list("pk", flat=True)[KEPT:]

@@ -15,7 +15,7 @@ class PlanRun(WorkshopRow):
 
     `others` are the ids of more orders whose outfits are cut from the same cloth: it goes when any of them goes.
     `widths`, the same pieces on other cloth, is worked out when it is first asked for. One that is `held` is not
-    forgotten: somebody chalked by it, or it may be looked at by a `link` until `link_ends`.
+    forgotten, for somebody chalked by it; nor one that may be looked at by a `link` until `link_ends`.
     """
 
     order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")

@@ -1,5 +1,6 @@
 """A plan's pieces drawn by a plotter: asked for, gone on with after a trouble, stopped."""
 
+from collections.abc import Collection
 from uuid import UUID
 
 from django.db import transaction
@@ -47,26 +48,26 @@ def start_plot(*, actor: User, id: UUID, plan_run: UUID) -> Plot:
 
 
 @transaction.atomic
+def _turned(actor: User, id: UUID, when: Collection[str], state: str) -> Plot:
+    """A plot in another state, where it is in one of `when`."""
+    allow(actor, "lays")
+    plot = locked(Plot, actor, id)
+    if plot.state in when:
+        plot.state, plot.trouble = state, "" if state == Plot.RUNNING else plot.trouble
+        plot.save(update_fields=["state", "trouble"])
+        if state == Plot.RUNNING:
+            plot_piece.defer(plot=str(plot.id))
+    return plot
+
+
 def go_on(*, actor: User, id: UUID) -> Plot:
     """Go on at the piece that failed, once the plotter is mended. One that does not wait stays as it is."""
-    allow(actor, "lays")
-    plot = locked(Plot, actor, id)
-    if plot.state == Plot.WAITING:
-        plot.state, plot.trouble = Plot.RUNNING, ""
-        plot.save(update_fields=["state", "trouble"])
-        plot_piece.defer(plot=str(plot.id))
-    return plot
+    return _turned(actor, id, (Plot.WAITING,), Plot.RUNNING)
 
 
-@transaction.atomic
 def stop_plot(*, actor: User, id: UUID) -> Plot:
     """No piece more is sent; what is being drawn is drawn. One that has ended stays as it is."""
-    allow(actor, "lays")
-    plot = locked(Plot, actor, id)
-    if plot.state in Plot.OPEN:
-        plot.state = Plot.STOPPED
-        plot.save(update_fields=["state"])
-    return plot
+    return _turned(actor, id, Plot.OPEN, Plot.STOPPED)
 
 
 def plot_of(actor: User, plan_run: UUID) -> Plot | None:

@@ -174,7 +174,7 @@ def test_the_pieces_are_plotted_with_a_jam_in_the_middle(inside: Page, worker, t
     expect(page.get_by_text("Drawing piece 1 of 3")).to_be_visible()
     work()
     expect(page.get_by_text("The paper is jammed at piece 1 of 3")).to_be_visible()
-    plotter.told(["mend"])
+    plotter.asked(["mend"])
     page.get_by_role("button", name="Go on").click()
     expect(page.get_by_text("Drawing piece 1 of 3")).to_be_visible()
     work()

@@ -15,7 +15,7 @@ from cutting.plan import plan
 from shop.accounts.models import User
 from shop.bridge import files as bridge_files
 from shop.clients.models import Seen
-from shop.plans import pace
+from shop.plans import making, pace
 from shop.plans.models import PlanRun
 
 BEGINS = {"pdf": b"%PDF-", "dxf": b"  0\n", "hpgl": b"IN;", "svg": b"<svg ", "csv": b"", "json": b"{"}
@@ -88,12 +88,26 @@ def test_a_link_shows_the_plan_without_a_name_until_it_ends(owner, order, run, m
     assert (status, shown["title"]) == (200, order["title"])
     assert [mark["say"] for mark in shown["plan"]["marks"]]
     assert order["client"]["name"] not in json.dumps(shown)
-    assert PlanRun.of(User.objects.get(username="ebba").workshop).get(pk=run).held, "it is not forgotten meanwhile"
     for wrong in (token[:-1] + ("a" if token[-1] != "a" else "b"), token[:20], "x", f"{token}x"):
         assert look(wrong)[0] == 404
     later = timezone.now() + timedelta(days=7, minutes=1)
     monkeypatch.setattr(timezone, "now", lambda: later)
     assert look(token)[0] == 404
+
+
+def test_a_plan_is_kept_as_long_as_its_link_lasts(owner, run, monkeypatch):
+    monkeypatch.setattr(making, "KEPT", 0)
+    actor = User.objects.get(username="ebba")
+    kept = PlanRun.of(actor.workshop).filter(pk=run)
+    row = kept.get().order
+    assert owner("POST", f"/plans/{run}/link", {"days": 7})[0] == 200
+    making.forget_old(actor, row)
+    assert kept.exists()
+    later = timezone.now() + timedelta(days=8)
+    with monkeypatch.context() as patch:
+        patch.setattr(timezone, "now", lambda: later)
+        making.forget_old(actor, row)
+    assert not kept.exists()
 
 
 def test_a_link_is_one_until_it_is_taken_back(owner, run):

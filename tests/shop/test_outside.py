@@ -11,6 +11,7 @@ CROSSED = SQUARE.replace("M10,10h300v200h-300z", "M0,0 L300,300 300,0 0,300z")
 def test_a_pattern_is_looked_into_and_fetched(owner, stranger):
     found = owner("POST", "/patterns", {"text": SQUARE})[1]
     assert (found["unit"], found["refused"]) == ("mm", [])
+    assert {"pattern-a4.pdf", "pieces.hpgl", "plan.svg"} <= {one["name"] for one in found["files"]}
     [piece] = found["pieces"]
     assert (piece["name"], piece["across_mm"], piece["down_mm"]) == ("yoke", pytest.approx(300), pytest.approx(200))
     for name, begins in (
@@ -40,7 +41,7 @@ def test_what_is_wrong_is_said_with_its_place_and_no_file_is_made(owner):
     assert (status, said["problems"][0]["code"]) == (422, "pattern.unit")
     assert owner("POST", "/patterns", {"text": bare, "unit": "cm"})[1]["pieces"][0]["across_mm"] == pytest.approx(3000)
     assert owner("POST", "/patterns", {"text": "x" * 500_001})[0] == 422
-    assert owner("POST", "/patterns/file", {"text": SQUARE, "name": "plan.exe"})[0] == 422
+    assert owner("POST", "/patterns/file", {"text": SQUARE, "name": "plan.exe"})[0] == 404
 
 
 def test_it_is_for_who_may_lay(owner):

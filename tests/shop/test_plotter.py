@@ -97,7 +97,7 @@ def test_after_a_jam_it_goes_on_at_the_piece_that_failed(owner, run, device, new
     assert owner("POST", f"/plots/{id}/on")[1]["state"] == "running"
     work()
     assert owner.get(f"/plans/{made['id']}/plot")["plot"]["trouble"] == "jam"
-    assert json.loads(device.told(["mend"]))["trouble"] == ""
+    assert json.loads(device.asked(["mend"]))["trouble"] == ""
     owner("POST", f"/plots/{id}/on")
     work()
     plot = owner.get(f"/plans/{made['id']}/plot")["plot"]
@@ -161,7 +161,7 @@ def test_stopped_by_hand_no_piece_more_is_sent(owner, stranger, run, device, new
     assert device.jobs[id].pieces == 1
 
 
-def test_the_device_follows_hpgl_and_is_told_from_beside(device):
+def test_the_device_follows_hpgl_and_is_asked_from_beside(device):
     drawn = Drawn()
     Pen(drawn, 100.0).follow('IN;CO "a PU9,9;";SP1;PU0,0;PD400,0,400,400;PU;SP2;PU800,800;PD840,800;SP0;PU0,0;')
     assert drawn.strokes == [(1, [(0, 100), (10, 100), (10, 110)]), (2, [(20, 120), (21, 120)])]

@@ -15,7 +15,7 @@ from cutting.words.en.measures import about_way, measure_name, posture, taking
 from cutting.words.en.numbers import number_name
 from cutting.words.en.page import page
 from cutting.words.en.problems import say_problem
-from cutting.words.en.sewing import notion_name, piece_label, sewn_to
+from cutting.words.en.sewing import notion_name, piece_label, piece_name, sewn_to
 from cutting.words.en.slips import say_answer, slip_name
 from cutting.words.en.trade import cloth_name, half_name, kind_name, method_words, style_name, thickness_name
 from cutting.words.en.yardage import can_save, cost_formula, yardage_formula
@@ -44,6 +44,7 @@ __all__ = [
     "page",
     "panel_name",
     "piece_label",
+    "piece_name",
     "posture",
     "rule_name",
     "saving_words",

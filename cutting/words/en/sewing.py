@@ -30,7 +30,16 @@ def _place(panel: str, edge: str = "") -> str:
     return f"{PANELS[panel]} {PLACES.get(edge, edge.replace('_', ' '))}".strip()
 
 
-def piece_label(garment: str, panel: str, count: int, pair: bool, on_fold: bool) -> str:
+def piece_name(panel: str, garment: str = "", whose: str = "") -> str:
+    """A piece, where there are several garments with the garment's id, where they are for several with the client's
+    name: `Front, top, Anna`.
+    """
+    kind = garment.rpartition(".")[2].replace("-", " ").lower()
+    parts = PANELS[panel].capitalize(), "trousers" if kind == "lower" else kind, whose
+    return ", ".join(filter(None, parts))
+
+
+def piece_label(name: str, count: int, pair: bool, on_fold: bool) -> str:
     """What is written on a piece."""
     cut = f"{count}, left and right" if pair else f"{count}"
-    return f"{garment}, {PANELS[panel]}: cut {cut}{', half: the fold at its left edge' if on_fold else ''}"
+    return f"{name}: cut {cut}{', half: the fold at its left edge' if on_fold else ''}"

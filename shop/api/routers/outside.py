@@ -22,7 +22,7 @@ class PatternFileIn(Schema):
 
 
 class OutsideFileIn(PatternFileIn):
-    name: outside.Made
+    name: str = Field(max_length=40)
     title: str = Field("", max_length=120)
 
 

@@ -5,7 +5,6 @@ import type { components } from "./schema.gen";
 
 type Schemas = components["schemas"];
 export type HousePattern = Schemas["HousePatternOut"];
-export type OutsideFile = Schemas["OutsideFileIn"]["name"];
 export type DrawnUnit = Schemas["PatternFileIn"]["unit"];
 
 /** What is in a file; refused where it cannot be read, or its unit is not known. */
@@ -19,7 +18,7 @@ export const useLookIntoPattern = () =>
 /** One of the files, handed to the browser to be kept. */
 export const useOutsideFile = () =>
   useMutation({
-    mutationFn: async (body: { text: string; unit: DrawnUnit; name: OutsideFile; title: string }) => {
+    mutationFn: async (body: { text: string; unit: DrawnUnit; name: string; title: string }) => {
       const made = (await answered(
         server.POST("/api/patterns/file", { body, parseAs: "blob" }) as Promise<{
           data?: Blob;

@@ -2860,7 +2860,8 @@ export interface components {
         };
         /**
          * HousePatternOut
-         * @description What is in a file. `box` is what is drawn of it: left, top, width, height in mm.
+         * @description What is in a file, and the files that can be made of it. `box` is what is drawn of it: left, top, width, height
+         *     in mm.
          */
         HousePatternOut: {
             /**
@@ -2873,6 +2874,8 @@ export interface components {
                 number,
                 number
             ];
+            /** Files */
+            files: components["schemas"]["PlanFileOut"][];
             /** Pieces */
             pieces: components["schemas"]["HousePieceOut"][];
             /** Refused */
@@ -3849,11 +3852,8 @@ export interface components {
         };
         /** OutsideFileIn */
         OutsideFileIn: {
-            /**
-             * Name
-             * @enum {string}
-             */
-            name: "pattern-a4.pdf" | "pattern-letter.pdf" | "pattern-a3.pdf" | "pattern-a0.pdf" | "pattern-roll.pdf" | "pieces.hpgl" | "pieces.dxf" | "pieces-r12.dxf" | "plan.svg";
+            /** Name */
+            name: string;
             /** Text */
             text: string;
             /**

@@ -1,4 +1,4 @@
-import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type QueryClient, queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { entered, isForgotten, keepPages, keptFor, left, tell } from "../offline/device";
 import { keepWhatIsHere } from "../offline/answers";
 import { forgetAnswers, forgetRows, thinOut } from "../offline/store";
@@ -52,9 +52,10 @@ export async function readAllAnew(memory: QueryClient) {
   await memory.invalidateQueries();
 }
 
-export function useMe() {
-  return useQuery({ queryKey: ["me"], queryFn: who, staleTime: Infinity });
-}
+/** Who is here. */
+export const ME = queryOptions({ queryKey: ["me"], queryFn: who, staleTime: Infinity });
+
+export const useMe = () => useQuery(ME);
 
 /** Whether this device keeps opened orders for who is here, and telling it to. */
 export function useKeeping() {

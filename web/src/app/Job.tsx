@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { Fragment, lazy, Suspense, useEffect, useMemo, useRef, useState } from "react";
+import { Fragment, Suspense, useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { type Chalk, frozenBy, useChalk } from "../api/chalk";
 import { useTakenAlong } from "../api/along";
@@ -20,18 +20,29 @@ import { useWide } from "../ui/size";
 import { useKeptFocus } from "../ui/focus";
 import { useTitle } from "../ui/title";
 import { Says } from "../ui/words";
+import { early } from "./early";
 import { NoGarment } from "./NoGarment";
 import { Stations, STATIONS } from "./Stations";
 import { Unseen } from "../ui/unseen";
 import { Way } from "../ui/way";
 
-const Measure = lazy(() => import("../features/measuring/Measure").then((m) => ({ default: m.Measure })));
-const Design = lazy(() => import("../features/design/Design").then((m) => ({ default: m.Design })));
-const ClothStation = lazy(() => import("../features/cloth/ClothStation").then((m) => ({ default: m.ClothStation })));
-const Mark = lazy(() => import("../features/marking/Mark").then((m) => ({ default: m.Mark })));
-const LayStation = lazy(() => import("../features/lay/LayStation").then((m) => ({ default: m.LayStation })));
-const Check = lazy(() => import("../features/check/Check").then((m) => ({ default: m.Check })));
-const Confirm = lazy(() => import("../features/check/Confirm").then((m) => ({ default: m.Confirm })));
+const Measure = early(() => import("../features/measuring/Measure").then((m) => m.Measure));
+const Design = early(() => import("../features/design/Design").then((m) => m.Design));
+const ClothStation = early(() => import("../features/cloth/ClothStation").then((m) => m.ClothStation));
+const Mark = early(() => import("../features/marking/Mark").then((m) => m.Mark));
+const LayStation = early(() => import("../features/lay/LayStation").then((m) => m.LayStation));
+const Check = early(() => import("../features/check/Check").then((m) => m.Check));
+const Confirm = early(() => import("../features/check/Confirm").then((m) => m.Confirm));
+
+/** Their scripts come while the order does. */
+const PAGES: Record<string, { begin: () => void }> = {
+  measure: Measure,
+  design: Design,
+  cloth: ClothStation,
+  mark: Mark,
+  lay: LayStation,
+  check: { begin: () => (Check.begin(), Confirm.begin()) },
+};
 
 /** Where what is cut from another cloth has a plan of its own, and where all of a group can be seen on one. */
 const TWO_CLOTHS = ["cloth", "mark", "lay"];
@@ -88,6 +99,7 @@ export function Job() {
   const plan = usePlan(id, cut, station === "mark" ? unit : "", frozen, !byChalk || !answer.isPending);
   useOwnSearch(id, plan.data, ABOUT_CLOTH.includes(station) && !frozen && may("lays"));
   useTakenAlong(order.data);
+  useEffect(() => PAGES[station]?.begin(), [station]);
   // Another station: the keyboard goes on there, unless the station has a place of its own for it.
   const sheet = useRef<HTMLDivElement>(null);
   useEffect(() => {

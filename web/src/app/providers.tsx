@@ -6,11 +6,12 @@ import { readAllAnew } from "../api/session";
 import { keepWhatComes, orKept } from "../offline/answers";
 import { system } from "./theme";
 
-const queries = new QueryClient({
+/** What the server said. */
+export const memory = new QueryClient({
   mutationCache: new MutationCache({
     onError: (error) => {
       // The workshop's unit is another one by now.
-      if (error instanceof Refused && error.code === "turned") void readAllAnew(queries);
+      if (error instanceof Refused && error.code === "turned") void readAllAnew(memory);
     },
   }),
   defaultOptions: {
@@ -24,13 +25,13 @@ const queries = new QueryClient({
     mutations: { networkMode: "always", retry: false },
   },
 });
-keepWhatComes(queries);
+keepWhatComes(memory);
 
 /** What every page stands on: the theme and the memory of what the server said. */
 export function Providers({ children }: { children: ReactNode }) {
   return (
     <ChakraProvider value={system}>
-      <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+      <QueryClientProvider client={memory}>{children}</QueryClientProvider>
     </ChakraProvider>
   );
 }

@@ -1,34 +1,36 @@
-import { type ComponentType, lazy, type ReactNode, Suspense } from "react";
-import { BrowserRouter, Navigate, Route, Routes as Paths, useParams } from "react-router";
+import { type ComponentType, type ReactNode, Suspense } from "react";
+import type { QueryClient } from "@tanstack/react-query";
+import { BrowserRouter, matchPath, Navigate, Route, Routes as Paths, useParams } from "react-router";
 import { Refused } from "../api/client";
-import { useMe } from "../api/session";
+import { ME, useMe } from "../api/session";
 import { Bench } from "../features/bench/Bench";
 import { LogIn } from "../features/login/LogIn";
 import { usePaper } from "../ui/paper";
 import { Press } from "../ui/press";
 import { useTitle } from "../ui/title";
 import { Says } from "../ui/words";
+import { type Early, early } from "./early";
 import { Frame } from "./Frame";
 
-const Job = lazy(() => import("./Job").then((m) => ({ default: m.Job })));
-const NewOrder = lazy(() => import("../features/orders/NewOrder").then((m) => ({ default: m.NewOrder })));
-const ClientCard = lazy(() => import("../features/clients/ClientCard").then((m) => ({ default: m.ClientCard })));
-const Card = lazy(() => import("../features/measuring/Card").then((m) => ({ default: m.Card })));
-const People = lazy(() => import("../features/people/People").then((m) => ({ default: m.People })));
-const Seen = lazy(() => import("../features/people/Seen").then((m) => ({ default: m.Seen })));
-const LookedAt = lazy(() => import("../features/marking/LookedAt").then((m) => ({ default: m.LookedAt })));
-const Join = lazy(() => import("../features/login/Join").then((m) => ({ default: m.Join })));
-const Settings = lazy(() => import("../features/settings/Settings").then((m) => ({ default: m.Settings })));
-const CallCard = lazy(() => import("../features/marking/CallCard").then((m) => ({ default: m.CallCard })));
-const Others = lazy(() => import("../features/others/Others").then((m) => ({ default: m.Others })));
-const Outside = lazy(() => import("../features/outside/Outside").then((m) => ({ default: m.Outside })));
-const Files = lazy(() => import("../features/files/Files").then((m) => ({ default: m.Files })));
-const Projector = lazy(() => import("../features/projector/Projector").then((m) => ({ default: m.Projector })));
-const Methods = lazy(() => import("../features/methods/Methods").then((m) => ({ default: m.Methods })));
-const Practice = lazy(() => import("../features/practice/Practice").then((m) => ({ default: m.Practice })));
-const Learners = lazy(() => import("../features/practice/Learners").then((m) => ({ default: m.Learners })));
-const Shelf = lazy(() => import("../features/shelf/Shelf").then((m) => ({ default: m.Shelf })));
-const Clients = lazy(() => import("../features/clients/Clients").then((m) => ({ default: m.Clients })));
+const Job = early(() => import("./Job").then((m) => m.Job));
+const NewOrder = early(() => import("../features/orders/NewOrder").then((m) => m.NewOrder));
+const ClientCard = early(() => import("../features/clients/ClientCard").then((m) => m.ClientCard));
+const Card = early(() => import("../features/measuring/Card").then((m) => m.Card));
+const People = early(() => import("../features/people/People").then((m) => m.People));
+const Seen = early(() => import("../features/people/Seen").then((m) => m.Seen));
+const LookedAt = early(() => import("../features/marking/LookedAt").then((m) => m.LookedAt));
+const Join = early(() => import("../features/login/Join").then((m) => m.Join));
+const Settings = early(() => import("../features/settings/Settings").then((m) => m.Settings));
+const CallCard = early(() => import("../features/marking/CallCard").then((m) => m.CallCard));
+const Others = early(() => import("../features/others/Others").then((m) => m.Others));
+const Outside = early(() => import("../features/outside/Outside").then((m) => m.Outside));
+const Files = early(() => import("../features/files/Files").then((m) => m.Files));
+const Projector = early(() => import("../features/projector/Projector").then((m) => m.Projector));
+const Methods = early(() => import("../features/methods/Methods").then((m) => m.Methods));
+const Practice = early(() => import("../features/practice/Practice").then((m) => m.Practice));
+const Learners = early(() => import("../features/practice/Learners").then((m) => m.Learners));
+const Shelf = early(() => import("../features/shelf/Shelf").then((m) => m.Shelf));
+const Clients = early(() => import("../features/clients/Clients").then((m) => m.Clients));
 
 function ToMeasure() {
   const { id } = useParams();
@@ -53,6 +55,29 @@ const ROOMS: [string, string, ComponentType][] = [
   ["/patterns", "A pattern from outside", Outside],
 ];
 
+/** Pages with a frame of their own, and those that need no account. */
+const OWN_FRAME: [string, Early<object>][] = [
+  ["/orders/:id/card", Card],
+  ["/orders/:id/calls", CallCard],
+  ["/orders/:id/projector", Projector],
+];
+const OUTSIDE_THE_DOOR: [string, Early<object>][] = [
+  ["/join/:token", Join],
+  ["/look", LookedAt],
+];
+
+/** What the page at an address needs is asked for before anything is drawn: its script, and who is here. */
+export function begin(path: string, memory: QueryClient) {
+  const out = OUTSIDE_THE_DOOR.find(([pattern]) => matchPath(pattern, path));
+  if (!out) void memory.prefetchQuery(ME);
+  const [, Page] =
+    out ??
+    ROOMS.map(([pattern, , Room]) => [pattern, Room] as const).find(([pattern]) => matchPath(pattern, path)) ??
+    [...OWN_FRAME, ["/orders/:id/:station", Job] as const].find(([pattern]) => matchPath(pattern, path)) ??
+    [];
+  if (Page && "begin" in Page) Page.begin();
+}
+
 function Room({ title, page }: { title: string; page: ReactNode }) {
   useTitle(title);
   return <Frame>{page}</Frame>;
@@ -64,8 +89,9 @@ export function Routes() {
     <BrowserRouter>
       <Suspense fallback={null}>
         <Paths>
-          <Route path="/join/:token" element={<Join />} />
-          <Route path="/look" element={<LookedAt />} />
+          {OUTSIDE_THE_DOOR.map(([path, Page]) => (
+            <Route key={path} path={path} element={<Page />} />
+          ))}
           <Route path="*" element={<Inside />} />
         </Paths>
       </Suspense>
@@ -90,9 +116,9 @@ function Inside() {
       {ROOMS.map(([path, title, Page]) => (
         <Route key={path} path={path} element={<Room title={title} page={<Page />} />} />
       ))}
-      <Route path="/orders/:id/card" element={<Card />} />
-      <Route path="/orders/:id/calls" element={<CallCard />} />
-      <Route path="/orders/:id/projector" element={<Projector />} />
+      {OWN_FRAME.map(([path, Page]) => (
+        <Route key={path} path={path} element={<Page />} />
+      ))}
       <Route path="/orders/:id" element={<ToMeasure />} />
       <Route
         path="/orders/:id/:station"

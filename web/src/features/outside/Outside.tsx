@@ -1,13 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { inWords, Refused } from "../../api/client";
-import {
-  type DrawnUnit,
-  type HousePattern,
-  type OutsideFile,
-  useLookIntoPattern,
-  useOutsideFile,
-} from "../../api/outside";
+import { type DrawnUnit, type HousePattern, useLookIntoPattern, useOutsideFile } from "../../api/outside";
 import { useMe } from "../../api/session";
 import type { Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
@@ -24,18 +18,6 @@ const UNITS: { value: DrawnUnit; label: string }[] = [
   { value: "in", label: "inches" },
   { value: "px", label: "pixels, 96 to the inch" },
 ];
-const FILES: { name: OutsideFile; label: string }[] = [
-  { name: "pattern-a4.pdf", label: "Pattern on A4" },
-  { name: "pattern-letter.pdf", label: "Pattern on Letter" },
-  { name: "pattern-a3.pdf", label: "Pattern on A3" },
-  { name: "pattern-a0.pdf", label: "Pattern on A0" },
-  { name: "pattern-roll.pdf", label: "Pattern on a roll" },
-  { name: "pieces.hpgl", label: "For a pen plotter" },
-  { name: "pieces.dxf", label: "For a cutting machine" },
-  { name: "pieces-r12.dxf", label: "For an older cutting machine" },
-  { name: "plan.svg", label: "Drawing" },
-];
-
 /** A pattern that another program drew: what is in it, how large it is, what cannot be cut; then on paper. */
 export function Outside() {
   useTitle("A pattern from outside");
@@ -106,13 +88,14 @@ export function Outside() {
         <>
           <Sizes found={found} />
           <Box display="flex" flexWrap="wrap" gap="8" role="group" aria-label="Files of the pattern">
-            {FILES.map(({ name, label }) => (
+            {found.files.map(({ name, title, says }) => (
               <Press
                 key={name}
+                title={says}
                 disabled={make.isPending}
                 onClick={() => make.mutate({ text: file.text, unit, name, title: file.title })}
               >
-                {label}
+                {title}
               </Press>
             ))}
           </Box>

@@ -1,0 +1,114 @@
+"""Cards read back: every call with its number and its sum, the lay to scale, what is cut and what was measured."""
+
+import re
+from io import BytesIO
+
+import numpy as np
+import pdfplumber
+import pytest
+from shapely import affinity
+from shapely.geometry import Polygon
+from svgelements import SVG
+from svgelements import Path as DrawnPath
+from zxingcpp import read_barcodes
+
+from cutting.files import FILES, Source
+from cutting.formats.plan_v1 import to_model
+from cutting.words import ENGLISH
+from tests.jobs import file_of
+from tests.outside.read_back import PLOTTER, POINT, cornered, is_there, pages, placed, ways
+
+LARGE = 14
+"""Numbers that are chalked are written larger than so many points."""
+
+
+@pytest.mark.parametrize("paper", ["A4", "Letter"])
+def test_the_call_card_has_every_call_on_its_pages(jumpsuit, suit, paper):
+    wire = to_model(jumpsuit)
+    address = "http://plavet.local/orders/abc/mark?call="
+    source = Source(wire, ENGLISH, "Ólafía: " + "jumpsuit " * 30, suit, paper, "Three Tables, Quay 7", address)
+    data = next(file for file in FILES if file.name == "calls.pdf").made(source)
+    words, codes, large = [], [], []
+    with pdfplumber.open(BytesIO(data)) as read:
+        for number, page in enumerate(read.pages, 1):
+            assert (round(float(page.width) * POINT), round(float(page.height) * POINT)) == (
+                (210, 297) if paper == "A4" else (216, 279)
+            )
+            assert f"page {number} of {len(read.pages)}" in page.extract_text()
+            assert "Three Tables, Quay 7" in page.extract_text()
+            edge = 10 / POINT
+            assert all(edge <= one["x0"] and one["x1"] <= float(page.width) - edge for one in page.chars)
+            for left in (0, float(page.width) / 2):
+                half = page.crop((left, 0, left + float(page.width) / 2, page.height))
+                words += half.extract_text().split("\n")
+                numbers = half.filter(lambda one: one["object_type"] != "char" or one["size"] > LARGE)
+                large += [part for one in numbers.extract_words() for part in re.findall(r"\d+|\D+", one["text"])]
+            codes += [one.text for one in read_barcodes(page.to_image(resolution=200).original)]
+    begins = [int(found[1]) for line in words if (found := re.match(r"(\d+) \S", line))]
+    assert [n for n in range(1, len(wire.marks) + 1) if n not in begins] == []
+    groups = [k for k, mark in enumerate(wire.marks, 1) if k == 1 or mark.panel != wire.marks[k - 2].panel]
+    assert sorted(codes) == sorted(f"{address}{k}" for k in groups)
+    whole = [found[1] for mark in wire.marks if mark.shown and (found := re.match(r"(\d+)(?![\d/])", mark.shown))]
+    assert [one for one in large if one.isdigit()] == whole
+    sums = [mark for mark in wire.marks if mark.by_hand and not re.search(r"\d/\d|\.", mark.with_)]
+    assert len(sums) > 2
+    said = " ".join(words).replace(" ", "")
+    for mark in sums:
+        signs = mark.with_.replace(" / ", "÷").replace(" - ", "\u2212").replace(" ", "")
+        assert f"{signs}{'=' if mark.exact else '≈'}" in said
+    assert said.count(ENGLISH.page("card_under").replace(" ", "")) == sum(
+        wire.lay.placements[wire.marks[k - 1].placing].under for k in groups
+    )
+    assert said.count("Markthroughalllayers") + said.count("itstwinisthesame") >= len(wire.lay.sections)
+    for mark in wire.marks[::7]:
+        assert mark.name.split(",")[0].split()[0] in said
+
+
+@pytest.mark.parametrize("what", ["palazzo", "jumpsuit"])
+def test_the_lay_is_drawn_to_the_scale_it_says(request, what):
+    """In true size for a machine; on its card so many times smaller, with a ruler whose inches are as much smaller."""
+    made = request.getfixturevalue(what)
+    wanted = list(placed(made))
+    drawing = SVG.parse(BytesIO(file_of(made, "lay.svg")), ppi=25.4)
+    shapes = [one for one in drawing.elements() if isinstance(one, DrawnPath) and (one.id or "").endswith(".cut")]
+    there = [Polygon([(p.x, p.y) for p in (one.point(t) for t in np.linspace(0, 1, 3000))]) for one in shapes]
+    assert len(there) == len(wanted)
+    # One motion takes all of them to their places: they are where they are to one another.
+    left, top = (min(s.bounds[k] for s in wanted) - min(s.bounds[k] for s in there) for k in (0, 1))
+    for one in wanted:
+        moved = [affinity.translate(shape, left, top) for shape in there]
+        assert any(one.exterior.hausdorff_distance(shape.exterior) < 1.0 for shape in moved)
+    turned = [
+        Polygon([(x * PLOTTER, -y * PLOTTER) for x, y in way]) for way in ways(file_of(made, "lay.hpgl").decode())
+    ]
+    left, top = (min(s.bounds[k] for s in wanted) - min(s.bounds[k] for s in turned) for k in (0, 1))
+    for one in wanted:
+        assert any(
+            one.exterior.hausdorff_distance(affinity.translate(shape, left, top).exterior) < 2.0 for shape in turned
+        )
+    _, text, strokes, _ = next(pages(file_of(made, "lay.pdf")))
+    scale = int(re.search(r"Drawn 1 to (\d+)", text)[1])
+    small = [affinity.scale(Polygon(one), scale, scale, origin=(0, 0)) for one in strokes if len(one) > 3]
+    for one in wanted:
+        assert is_there(cornered(one), small, 0.05 * scale)
+    ticks = sorted({round(one[0][0], 3) for one in strokes if len(one) == 2 and one[0][0] == one[1][0]})
+    steps = np.diff(ticks)
+    assert np.median(steps) * scale == pytest.approx(25.4, abs=0.02)
+
+
+def test_the_cards_of_measures_and_of_what_is_cut_say_what_the_plan_does(jumpsuit, suit):
+    wire = to_model(jumpsuit)
+    source = Source(wire, ENGLISH, "Crew", suit)
+    made = {file.name: file.made(source) for file in FILES if file.use == "card"}
+    text = {}
+    for name, data in made.items():
+        with pdfplumber.open(BytesIO(data)) as read:
+            text[name] = "\n".join(page.extract_text() for page in read.pages)
+    for key in suit["measurements"]:
+        assert ENGLISH.taking(key).name in text["measurements.pdf"]
+    for piece in wire.pieces:
+        half = "trousers" if piece.garment == "jumpsuit.lower" else "top"
+        name = f"{piece.panel.replace('-', ' ').capitalize()}, {half}: cut {piece.count}"
+        assert name in text["cut-list.pdf"].replace("\n", " ")
+    for notion in wire.notions:
+        assert notion.name in text["cut-list.pdf"]
