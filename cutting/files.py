@@ -17,6 +17,7 @@ from cutting.formats.drawn import figures_of
 from cutting.formats.drawn_lay import lay_sheet
 from cutting.formats.named import Clients
 from cutting.formats.plan_shape import PlanOut
+from cutting.formats.sewing_card import sewing_card
 from cutting.formats.tables import calls_table, cut_list, ledger_table, notions_table, numbers_table
 from cutting.readers import HousePiece
 from cutting.words import Language
@@ -193,6 +194,7 @@ FILES = (
     _card_file("calls.pdf", lambda one: call_card(one.plan, one.figures, one.words, one.clients, one.address)),
     _card_file("lay.pdf", lambda one: lay_card(one.plan, one.figures, one.words, one.clients)),
     _card_file("cut-list.pdf", lambda one: cut_card(one.plan, one.words, one.clients)),
+    _card_file("sewing.pdf", lambda one: sewing_card(one.plan, one.words, one.clients)),
     _card_file("measurements.pdf", lambda one: measure_card(one.job, one.plan.unit, one.words, one.clients)),
     *map(_pattern_file, PAPERS),
     File("hpgl", "pieces.hpgl", "machine", HPGL_TYPE, lambda one: sheet_to_hpgl(one.row), _row),

@@ -6,7 +6,7 @@ from typing import Any, Literal
 
 from cutting.body import Body
 from cutting.cloth import Cloth
-from cutting.garments import Garment, draft_joined
+from cutting.garments import Garment, HouseDrawing, draft_house, draft_joined
 from cutting.kinds import KINDS, GarmentKind, kind_of
 from cutting.lengths import Unit
 from cutting.methods import Ask
@@ -76,7 +76,32 @@ class JumpsuitAsk:
         return replace(self, top=change("top", "top", self.top), lower=change("lower", "lower", self.lower))
 
 
-AnyAsk = GarmentAsk | JumpsuitAsk
+@dataclass(frozen=True)
+class HouseAsk:
+    """A house pattern that is cut with the rest; nothing is chosen for it."""
+
+    id: str
+    drawings: tuple[HouseDrawing, ...]
+
+    def draft(self, name: str, body: Body) -> tuple[Garment, ...]:
+        """The pattern as it was drawn. Raises CuttingError for a piece that cannot be cut."""
+        return (draft_house(name, self.drawings, body),)
+
+    def check(self) -> None:
+        """Raises CuttingError as `draft` does."""
+        self.draft(self.id, Body({}))
+
+    @property
+    def parts(self) -> tuple[Asked, ...]:
+        """Nothing is asked of it."""
+        return ()
+
+    def changed(self, change: Change) -> "HouseAsk":
+        """The same: nothing of it can be asked otherwise."""
+        return self
+
+
+AnyAsk = GarmentAsk | JumpsuitAsk | HouseAsk
 
 
 @dataclass(frozen=True)

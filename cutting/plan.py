@@ -30,7 +30,7 @@ from cutting.widths import WidthRow
 from cutting.widths import by_width as widths_of
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.15.1"
+CORE = "0.16.0"
 
 
 @dataclass(frozen=True)
@@ -194,6 +194,8 @@ def _asked(job: Job) -> dict[str, Where]:
 
 def _with_idle(made: tuple[Garment, ...], asked: AnyAsk) -> list[Garment]:
     """The garments with a note for each choice that changes nothing as they stand."""
+    if not asked.parts:
+        return list(made)
     return [
         replace(garment, findings=garment.findings + tuple(_idle(part)))
         for garment, part in zip(made, asked.parts, strict=True)
@@ -232,7 +234,9 @@ def _needed(garments: tuple[Garment, ...], pieces: tuple[Piece, ...]) -> Needed:
     """The deepest that is needed by what is cut from this cloth: a garment's own number where its widest is."""
     widest = max(pieces, key=lambda piece: piece.width)
     whole = [g for g in garments if all(g.cut_from(name) == g.cut_from(widest.panel) for name in g.panels)]
-    numbers = {g.id: g.numbers["fold.needed"].net for g in whole if not _opened(g, widest)}
+    numbers = {
+        g.id: g.numbers["fold.needed"].net for g in whole if "fold.needed" in g.numbers and not _opened(g, widest)
+    }
     return Needed(widest, numbers.get(widest.garment) or found(widest.width, "widest_part"))
 
 

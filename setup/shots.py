@@ -21,7 +21,7 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("lay", FERRY, "lay", "This lay"),
     ("check", CHOIR, "check", "hold"),
     ("files", SUIT, "files", "pages,"),
-    ("clients", None, "/clients", "Marit Sol"),
+    ("sewing", SUIT, "sewing", "steps done"),
     ("client", None, "/clients/first", "Everything about"),
     ("shelf", None, "/shelf", "Navy twill"),
     ("people", None, "/people", "Invite somebody"),
@@ -43,7 +43,8 @@ def _take(page: Page, name: str, title: str | None, where: str, wait: str) -> No
         address = f"/clients/{next(one['id'] for one in first if one['name'] == people.ORDERS[0]['client'])}"
     page.goto(address)
     page.get_by_text(wait).first.wait_for()
-    page.wait_for_timeout(500)
+    # Pictures of files are made when they are looked at.
+    page.wait_for_timeout(2500)
     page.screenshot(path=FOLDER / f"{name}.png")
     print(f"docs/screenshots/{name}.png")
 

@@ -89,7 +89,8 @@ def _with_joints(ring: Sequence[Point], corners: list[int], edges: Sequence[Edge
             continue
         wide = max(one.allowance.mm, other.allowance.mm)
         near = min(range(len(ring)), key=lambda k: distance(ring[k], joint))
-        smooth = one.path.segments[-1].direction(1.0).dot(other.path.segments[0].direction(0.0)) > SMOOTH
+        # Where nothing is added the joint itself is on the outline.
+        smooth = wide == 0 or one.path.segments[-1].direction(1.0).dot(other.path.segments[0].direction(0.0)) > SMOOTH
         if smooth and distance(ring[near], joint) <= wide + 1 and near not in found:
             found.append(near)
     return sorted(found)

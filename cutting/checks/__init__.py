@@ -13,8 +13,9 @@ from cutting.garments import Garment
 __all__ = ["CHECKS", "Check", "check_fold", "check_garment", "check_joins", "findings_of", "worst_fit"]
 
 
-CHECKS: dict[str, Callable[[Any], list[Check]]] = {"lower": check_lower, "top": check_top}
-"""By the kind of garment; one that is not here is not proved, and fails."""
+CHECKS: dict[str, Callable[[Any], list[Check]]] = {"lower": check_lower, "top": check_top, "house": lambda _: []}
+"""By the kind of garment; one that is not here is not proved, and fails. Of a house pattern nothing is known that its
+outlines could be compared with."""
 
 
 def check_garment(garment: Garment) -> list[Check]:

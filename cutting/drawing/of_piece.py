@@ -30,6 +30,7 @@ def strokes_of(piece: Piece) -> tuple[Stroke, ...]:
         Stroke("grain", _head(top, 1)), Stroke("grain", _head(foot, -1)),
         *(Stroke("dart", polyline([dart.near, dart.tip, dart.far])) for dart in piece.darts),
         *(Stroke("chalk", path, name=name) for name, path in piece.lines),
+        *(Stroke("chalk", path) for path in piece.drawn),
         *(Stroke("notch", Path((Line(notch.net, notch.cut),)), name=notch.code) for notch in piece.notches),
     ]  # fmt: skip
     return tuple(strokes)

@@ -24,6 +24,7 @@ PENS: dict[Role, Pen] = {
     "dart": Pen(0.5),
     "chalk": Pen(0.35, (1, 3)),
     "frame": Pen(0.2),
+    "sewn": Pen(1.8),
 }
 """Colour alone never distinguishes two of them."""
 

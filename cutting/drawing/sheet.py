@@ -12,8 +12,8 @@ PieceRole = Literal["cut", "net", "fold", "grain", "notch", "dart", "chalk"]
 """What a stroke of a piece is: cut line, sewing line, edge on the cloth's fold, grain line, notch, dart, a line marked
 inside.
 """
-Role = PieceRole | Literal["frame"]
-"""Also the frame of a page and what it is matched by."""
+Role = PieceRole | Literal["frame", "sewn"]
+"""Also the frame of a page and what it is matched by; an edge that is sewn, on a card."""
 
 
 @dataclass(frozen=True)

@@ -10,7 +10,17 @@ STEP = 0.025
 """A plotter's step, mm: 40 of them are one."""
 NEAR = 0.05
 """How far a polyline may be from its curve, mm."""
-PENS: dict[Role, int] = {"cut": 1, "fold": 1, "net": 2, "dart": 2, "chalk": 2, "grain": 3, "notch": 3, "frame": 3}
+PENS: dict[Role, int] = {
+    "cut": 1,
+    "fold": 1,
+    "net": 2,
+    "dart": 2,
+    "chalk": 2,
+    "grain": 3,
+    "notch": 3,
+    "frame": 3,
+    "sewn": 1,
+}
 TEXTS = 3
 END = "\x03"
 """What ends a text."""

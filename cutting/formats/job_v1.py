@@ -14,6 +14,7 @@ from cutting.cloth import FOLDS, PARTS, THICKNESSES, Cloth
 from cutting.codes import ProblemCode
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.formats.garment_v1 import Cloths, GarmentIn, read_garment
+from cutting.formats.pattern_v1 import PatternIn, check_amount, read_pattern_ask
 from cutting.formats.values_v1 import Size, Strict, exact_mm, known, percent, placed, read_measure
 from cutting.job import AnyAsk, Job, Outfit
 from cutting.lengths import Fixed, Unit, on_tape
@@ -53,6 +54,7 @@ class OtherIn(Strict):
     id: str
     measurements: dict[str, Size]
     garments: list[GarmentIn]
+    patterns: list[PatternIn] = Field(default_factory=list)
 
 
 class LayIn(Strict):
@@ -69,6 +71,7 @@ class JobIn(Strict):
     client: ClientIn = ClientIn()
     measurements: dict[str, Size]
     garments: list[GarmentIn]
+    patterns: list[PatternIn] = Field(default_factory=list)
     cloth: ClothIn
     others: list[OtherIn] = Field(default_factory=list)
     other_cloth: ClothIn | None = None
@@ -158,7 +161,7 @@ def _read(job: JobIn) -> Job:
     other = _cloth(job.other_cloth, job.unit, OTHER_CLOTH, problems) if job.other_cloth else None
     if job.cut_from == "other" and job.other_cloth is None:
         problems.append(Problem("job.missing", OTHER_CLOTH, {"key": "other_cloth"}))
-    garments = _garments(job.garments, job.unit, "", (cloth, other), problems)
+    garments = _garments(job, job.unit, "", (cloth, other), problems)
     others = _others(job, (cloth, other), problems)
     lay = job.lay or LayIn(seconds=0)
     if not 0 <= lay.seconds <= 600:
@@ -219,7 +222,7 @@ def _others(job: JobIn, cloths: Cloths, problems: list[Problem]) -> tuple[Outfit
             problems.append(Problem("job.id", JOB / "others" / name, {"word": name}))
         seen.add(one.id)
         body = _body(one.measurements, job.unit, name, problems)
-        read.append(Outfit(one.id, body, _garments(one.garments, job.unit, name, cloths, problems)))
+        read.append(Outfit(one.id, body, _garments(one, job.unit, name, cloths, problems)))
     return tuple(read)
 
 
@@ -234,21 +237,29 @@ def _body(measurements: dict[str, Size], unit: Unit, outfit: str, problems: list
 
 
 def _garments(
-    garments: list[GarmentIn], unit: Unit, outfit: str, cloths: Cloths, problems: list[Problem]
+    raw: "JobIn | OtherIn", unit: Unit, outfit: str, cloths: Cloths, problems: list[Problem]
 ) -> tuple[AnyAsk, ...]:
+    """What is asked of each garment, then each house pattern."""
     whole = Where("garments", outfit=outfit)
-    if not garments:
+    if not raw.garments:
         problems.append(Problem("job.missing", whole, {"key": "garments"}))
-    if len(garments) > MOST_GARMENTS:
-        raise refuse("job.many", whole, count=len(garments))
+    count = len(raw.garments) + len(raw.patterns)
+    if count > MOST_GARMENTS:
+        raise refuse("job.many", whole, count=count)
+    check_amount(raw.patterns, whole)
     asked: list[AnyAsk] = []
     seen: set[str] = set()
-    for garment in garments:
+    every: list[GarmentIn | PatternIn] = [*raw.garments, *raw.patterns]
+    for garment in every:
         where = Where("garments", (), garment.id[:40], "", outfit)
         if not re.fullmatch(r"[a-z0-9-]{1,40}", garment.id) or garment.id in seen:
             problems.append(Problem("job.id", where, {"word": garment.id[:40]}))
         seen.add(garment.id)
-        one = read_garment(garment, unit, where, cloths, problems)
+        one: AnyAsk | None
+        if isinstance(garment, PatternIn):
+            one = read_pattern_ask(garment, where, problems)
+        else:
+            one = read_garment(garment, unit, where, cloths, problems)
         if one is not None:
             asked.append(one)
     return tuple(asked)

@@ -21,6 +21,7 @@ from cutting.marking import Mark
 from cutting.pieces import Panel, Piece
 from cutting.plan import CORE, Plan
 from cutting.preparing import prepared
+from cutting.sewing import sewing_of
 from cutting.where import Where
 from cutting.widths import WidthRow
 from cutting.yardage import Yardage, yardage
@@ -58,6 +59,7 @@ def keep(plan: Plan) -> Kept:
         ],
         "notions": [_notion(garment.id, notion) for garment in plan.garments for notion in garment.notions],
         "seams": [_seam(garment, seam) for garment in plan.garments for seam in garment.seams],
+        "sewing": _sewing(plan),
     }  # fmt: skip
 
 
@@ -250,6 +252,24 @@ def _notion(garment: str, notion: Notion) -> dict[str, Any]:
         "length_mm": None if notion.length is None else _mm(notion.length.mm),
         "width_mm": None if notion.width is None else _mm(notion.width.mm),
     }  # fmt: skip
+
+
+def _sewing(plan: Plan) -> list[dict[str, Any]]:
+    """The operations in their order; their seams by their numbers in the list of seams, from 0."""
+    numbers: dict[tuple[str, Seam], list[int]] = {}
+    for k, (id, seam) in enumerate((garment.id, seam) for garment in plan.garments for seam in garment.seams):
+        numbers.setdefault((id, seam), []).append(k)
+    kept = []
+    for one in sewing_of(plan.garments):
+        # A zip that goes through a waist is sewn after both halves are joined: its seam is the upper half's.
+        seams = [numbers[one.garment, seam].pop(0) for seam in one.seams]
+        kept.append({
+            "id": one.id, "garment": one.garment, "code": one.code, "seams": seams, "panels": list(one.panels),
+            "needs": list(one.needs), "stitch": one.how.stitch, "minutes": one.how.minutes, "overlock": one.overlock,
+            "allowance_mm": None if one.allowance is None else _mm(one.allowance.mm),
+            "size_mm": None if one.size is None else _mm(one.size.mm),
+        })  # fmt: skip
+    return kept
 
 
 def _seam(garment: Garment, seam: Seam) -> dict[str, Any]:

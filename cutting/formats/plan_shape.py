@@ -322,6 +322,29 @@ class SeamOut(BaseModel):
     edges: list[SeamEdgeOut]
 
 
+class OperationOut(BaseModel):
+    """One thing that is done when it is sewn: `seams` by their numbers in the plan's list, from 0; `panels` as
+    `garment.panel`; `needs` the ids of what is done before. `stitch` is a number of ISO 4915 (from memory), `minutes`
+    somebody's with practice; `cautions` are said where they come first; `size_mm` is what a reading should be.
+    """
+
+    id: str
+    garment: str
+    code: str
+    title: str
+    says: list[str]
+    cautions: list[str]
+    seams: list[int]
+    panels: list[str]
+    needs: list[str]
+    stitch: str
+    stitch_name: str
+    minutes: float
+    overlock: Literal["", "before", "after"]
+    allowance_mm: float | None
+    size_mm: float | None
+
+
 class NeededOut(BaseModel):
     """How deep one layer has to be, and for which panel of which garment."""
 
@@ -353,4 +376,4 @@ class PlanOut(BaseModel):
     findings: list[FindingOut]
     notions: list[NotionOut]
     seams: list[SeamOut] = []
-    sewing: list[dict[str, Any]] = []
+    sewing: list[OperationOut] = []

@@ -16,6 +16,7 @@ from cutting.formats.plan_shape import (
     NeededOut,
     NotionOut,
     NumberOut,
+    OperationOut,
     PanelOut,
     PieceOut,
     PlanOut,
@@ -66,7 +67,22 @@ def read_kept(kept: Kept, words: Language, unit: Unit) -> PlanOut:
             NotionOut(**notion, name=words.notion_name(notion["code"], notion["panel"])) for notion in kept["notions"]
         ],
         seams=[SeamOut(**seam) for seam in kept["seams"]],
+        sewing=_sewing(kept["sewing"], words, unit),
     )  # fmt: skip
+
+
+def _sewing(kept: list[dict[str, Any]], words: Language, unit: Unit) -> list[OperationOut]:
+    """The operations in words; a caution is said where it comes first."""
+    said: set[str] = set()
+    made = []
+    for one in kept:
+        spoken = words.operation_words(one["code"], one["overlock"])
+        cautions = [words.caution_words(code) for code in spoken.cautions if code not in said]
+        said.update(spoken.cautions)
+        says = [as_taped(text, unit) for text in spoken.says]
+        name = words.stitch_name(one["stitch"])
+        made.append(OperationOut(**one, title=spoken.title, says=says, cautions=cautions, stitch_name=name))
+    return made
 
 
 def read_lay(lay: dict[str, Any], words: Language, unit: Unit) -> LayOut:

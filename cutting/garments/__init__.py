@@ -1,6 +1,7 @@
 """A garment drafted whole: panels, parts, numbers, what is bought."""
 
 from cutting.garments.garment import Garment
+from cutting.garments.house import House, HouseDrawing, draft_house
 from cutting.garments.join import draft_joined
 from cutting.garments.lower import Lower, draft_lower
 from cutting.garments.notions import Notion
@@ -9,4 +10,18 @@ from cutting.garments.part import Part
 from cutting.garments.seams import Seam
 from cutting.garments.top import Top, draft_top
 
-__all__ = ["Garment", "Lower", "Notion", "Number", "Part", "Seam", "Top", "draft_joined", "draft_lower", "draft_top"]
+__all__ = [
+    "Garment",
+    "House",
+    "HouseDrawing",
+    "Lower",
+    "Notion",
+    "Number",
+    "Part",
+    "Seam",
+    "Top",
+    "draft_house",
+    "draft_joined",
+    "draft_lower",
+    "draft_top",
+]

@@ -1,7 +1,17 @@
 """Points, lines, curves and outlines in the draft frame: across grows to the right, down downwards, in mm."""
 
 from cutting.geometry.apart import Apart, apart
-from cutting.geometry.outline import Crossing, area, beyond, crossings, gap, is_simple, least_box, offset_polyline
+from cutting.geometry.outline import (
+    Crossing,
+    area,
+    beyond,
+    crossings,
+    gap,
+    is_simple,
+    least_box,
+    offset_polyline,
+    simplified,
+)
 from cutting.geometry.path import Cubic, Line, Path, Segment, beyond_path, hermite
 from cutting.geometry.point import ORIGIN, Point, distance, unit
 from cutting.geometry.polyline import Polyline, furthest
@@ -11,5 +21,5 @@ from cutting.geometry.solve import bisect
 __all__ = [
     "BEND", "ORIGIN", "Apart", "Crossing", "Cubic", "Line", "Path", "Point", "Polyline", "Segment", "apart", "area",
     "beyond", "beyond_path", "bisect", "crossings", "distance", "furthest", "gap", "hermite", "is_simple", "least_box",
-    "offset_polyline", "parted", "squared", "unit",
+    "offset_polyline", "parted", "simplified", "squared", "unit",
 ]  # fmt: skip

@@ -93,6 +93,12 @@ def is_simple(points: Sequence[Point]) -> bool:
     return bool(Polygon([(p.across, p.down) for p in points]).is_valid)
 
 
+def simplified(points: Sequence[Point], near: float) -> list[Point]:
+    """A closed outline without the points that are within `near` mm of the line between the others."""
+    ring = Polygon([(p.across, p.down) for p in points]).exterior.simplify(near)
+    return [Point(across, down) for across, down in ring.coords[:-1]]
+
+
 def beyond(points: Sequence[Point], across: float) -> list[Point]:
     """The part of a closed outline that is on the far side of an upright line, moved so that the line is at 0."""
     kept: list[Point] = []

@@ -9,7 +9,7 @@ from cutting.ledger.row import Row
 from cutting.ledger.top import top_rows
 
 __all__ = ["ROWS", "Row", "ledger"]
-ROWS: dict[str, Callable[[Any], list[Row]]] = {"lower": lower_rows, "top": top_rows}
+ROWS: dict[str, Callable[[Any], list[Row]]] = {"lower": lower_rows, "top": top_rows, "house": lambda _: []}
 """By the kind of garment."""
 
 

@@ -28,7 +28,9 @@ class Notch:
 
 @dataclass(frozen=True)
 class Panel:
-    """One panel of a garment, in the draft frame. `lines` are drawn inside it, such as a pocket's opening."""
+    """One panel of a garment, in the draft frame. `lines` are marked inside it, such as a pocket's opening; `drawn`
+    is only drawn there.
+    """
 
     garment: str
     name: str
@@ -39,6 +41,7 @@ class Panel:
     lengths: dict[str, Length]
     notches: tuple[Notch, ...] = field(default=())
     lines: dict[str, Path] = field(default_factory=dict)
+    drawn: tuple[Path, ...] = ()
 
     @cached_property
     def net(self) -> list[Point]:

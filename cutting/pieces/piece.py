@@ -15,7 +15,8 @@ INSET = 0.12
 class Piece:
     """`cut` and `net` are closed outlines in the draft frame; grain runs down the draft frame, at `grain_at` across.
 
-    `edges` are the sewing lines as lines and curves, `lines` what is marked inside, such as a pocket's opening. `folds`
+    `edges` are the sewing lines as lines and curves, `lines` what is marked inside, such as a pocket's opening,
+    `drawn` what is only drawn there. `folds`
     is the across value of a line the piece can be laid on the cloth's fold with, None where it cannot.
     """
 
@@ -33,6 +34,7 @@ class Piece:
     darts: tuple[Dart, ...] = ()
     lines: tuple[tuple[str, Path], ...] = ()
     grain_at: float | None = None
+    drawn: tuple[Path, ...] = ()
 
     @property
     def width(self) -> float:
@@ -74,7 +76,7 @@ def whole_piece(panel: Panel, count: int, pair: bool, interfacing: bool, grain_a
     return Piece(
         f"{panel.garment}.{panel.name}", panel.garment, panel.name, count, pair, tuple(panel.cut), tuple(panel.net),
         panel.notches, interfacing=interfacing, edges=tuple(panel.edges.values()), darts=panel.darts,
-        lines=tuple(panel.lines.items()), grain_at=grain_at,
+        lines=tuple(panel.lines.items()), grain_at=grain_at, drawn=panel.drawn,
     )  # fmt: skip
 
 
@@ -94,6 +96,7 @@ def both_halves(piece: Piece) -> Piece:
         edges=_edges_round(piece.edges),
         darts=piece.darts + tuple(_mirrored(dart) for dart in piece.darts),
         lines=piece.lines + tuple((name, path.mapped(_other)) for name, path in piece.lines),
+        drawn=piece.drawn + tuple(path.mapped(_other) for path in piece.drawn),
     )  # fmt: skip
 
 

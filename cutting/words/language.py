@@ -30,6 +30,15 @@ class MarkWords:
 
 
 @dataclass(frozen=True)
+class OperationWords:
+    """What an operation is called, how it is done line by line, and the codes of what is to be minded."""
+
+    title: str
+    says: tuple[str, ...]
+    cautions: tuple[str, ...]
+
+
+@dataclass(frozen=True)
 class CallWords:
     """A call's name, what it is known by afterwards, the reason for it, where its tape starts (empty without one), and
     along what that runs or what the stroke goes through.
@@ -130,6 +139,15 @@ class Language(Protocol):
     def panel_name(self, panel: str) -> str:
         """What a panel is called."""
 
+    def operation_words(self, code: str, overlock: str) -> OperationWords:
+        """An operation of sewing; `overlock` says when its edges are overlocked: before, after, or empty."""
+
+    def caution_words(self, code: str) -> str:
+        """Something to be minded at a machine or an iron."""
+
+    def stitch_name(self, stitch: str) -> str:
+        """What a stitch is called; empty where nothing is stitched."""
+
     def notion_name(self, code: str, panel: str) -> str:
         """Something that is bought; `panel` where it is for one."""
 
@@ -138,6 +156,9 @@ class Language(Protocol):
 
     def file_words(self, name: str) -> tuple[str, str]:
         """What a file of a plan is called, and what it is for."""
+
+    def garment_name(self, garment: str) -> str:
+        """A garment by its id in a plan."""
 
     def piece_name(self, panel: str, garment: str = "", whose: str = "") -> str:
         """A piece, with its garment where there are several, with its client where it is for several."""

@@ -13,6 +13,7 @@ RIGHTS: dict[str, tuple[str, ...]] = {
     "steps": ("owner", "cutter", "apprentice", "sewer"),
     "chalk": ("owner", "cutter", "apprentice"),
     "cut": ("owner", "cutter"),
+    "sew": ("owner", "cutter", "apprentice", "sewer"),
     "practise": ("owner", "cutter", "apprentice", "sewer"),
     "remove": ("owner",),
     "people": ("owner",),

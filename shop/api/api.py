@@ -23,6 +23,7 @@ from shop.api.routers import (
     plots,
     practice,
     session,
+    sewing,
     sheets,
     shelf,
     tape,
@@ -62,5 +63,6 @@ api.add_router("", chalk.router)
 api.add_router("", outside.router)
 api.add_router("", people.router)
 api.add_router("", practice.router)
+api.add_router("", sewing.router)
 api.add_router("", shelf.router)
 api.add_router("", tape.router)

@@ -31,6 +31,10 @@ def differences(was: dict[str, Any], now: dict[str, Any], unit: str) -> list[str
     garments = [{one["id"]: one for one in job["garments"]} for job in (was, now)]
     for name, one, other in _apart(*garments):
         told += _of_garment(name, one, other) if one and other else [_changed(name, one and "there", other and "there")]
+    told += [
+        f"{name}: the house pattern" if one and other else _changed(name, one and "there", other and "there")
+        for name, one, other in _apart(*({one["id"]: one for one in job.get("patterns", ())} for job in (was, now)))
+    ]
     for part, title in (("cloth", "cloth"), ("other_cloth", "other cloth")):
         there = [{key: (job.get(part) or {}).get(key) for key in CLOTH} for job in (was, now)]
         told += [_changed(f"{title}, {CLOTH[key]}", one, other) for key, one, other in _apart(*there)]

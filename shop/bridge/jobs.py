@@ -25,7 +25,9 @@ TEXTS = {key for key, value in CLOTH.items() if value == ""}
 
 @dataclass(frozen=True)
 class JobParts:
-    """What a job file holds, as it is written to the workshop's rows; `styles` what its garments are called."""
+    """What a job file holds, as it is written to the workshop's rows; `styles` what its garments are called, `patterns`
+    the pieces of its house patterns by their ids.
+    """
 
     client: str
     unit: Unit
@@ -34,6 +36,7 @@ class JobParts:
     styles: list[str]
     cloth: dict[str, Any]
     other_cloth: dict[str, Any] | None
+    patterns: dict[str, list[dict[str, Any]]]
 
 
 def read_parts(text: str, unit: str) -> JobParts:
@@ -55,6 +58,7 @@ def read_parts(text: str, unit: str) -> JobParts:
         styles=[words().style_name(one["style"]) for one in raw["garments"]],
         cloth=_cloth(raw["cloth"], own, as_unit(unit)),
         other_cloth=_cloth(other, own, as_unit(unit)) if other else None,
+        patterns={one["id"]: one["pieces"] for one in json.loads(text).get("patterns") or []},
     )  # fmt: skip
 
 

@@ -29,6 +29,7 @@ class HousePieceOut(BaseModel):
     down_mm: float
     d: str
     lines: list[str]
+    box: tuple[float, float, float, float] = Field(description="left, top, width, height, mm")
 
 
 class RefusedLineOut(BaseModel):
@@ -82,10 +83,15 @@ def made(text: str, unit: Unit | None, house_unit: str, name: str, head: str) ->
     file = file_of(name) if name in OUTSIDE else None
     if file is None:
         return None
+    return file.media, file.made(FromOutside(sound_pattern(text, unit, house_unit), words(), head))
+
+
+def sound_pattern(text: str, unit: Unit | None, house_unit: str) -> tuple[HousePiece, ...]:
+    """The pieces of a file of which nothing is refused. Raises as `look_into`, and RefusedFileError."""
     found = _read(text, unit, house_unit)
     if found.refused:
         raise RefusedFileError("Some lines of this file cannot be cut. Mend them first: they are shown.")
-    return file.media, file.made(FromOutside(found.pieces, words(), head))
+    return found.pieces
 
 
 def _read(text: str, unit: Unit | None, house_unit: str) -> HousePattern:
@@ -100,7 +106,7 @@ def _piece(piece: HousePiece) -> HousePieceOut:
     cut, *lines = piece.figure.strokes
     return HousePieceOut(
         name=piece.name, across_mm=right - left, down_mm=low - top, d=path_data(cut),
-        lines=[path_data(line) for line in lines],
+        lines=[path_data(line) for line in lines], box=(left, top, right - left, low - top),
     )  # fmt: skip
 
 

@@ -8,14 +8,15 @@ from django.utils import timezone
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import own
+from shop.accounts.writing import own, put_row
 from shop.bridge.jobs import JobParts, read_parts
 from shop.clients.book import put_client
 from shop.clients.models import Client
 from shop.clients.sheets import add_reading, put_sheet
 from shop.cloths.actions import put_cloth
 from shop.orders.actions import put_order
-from shop.orders.models import Order
+from shop.orders.models import Order, Pattern
+from shop.orders.patterns import set_patterns
 
 UNNAMED = "From a job file"
 """Whose order it is where the file names nobody and nobody was chosen."""
@@ -59,4 +60,8 @@ def open_job(
             **parts.other_cloth,
         )  # fmt: skip
         Order.of(actor.workshop).filter(pk=made.pk).update(other_cloth=other)
-    return made
+    kept = [
+        put_row(Pattern, actor=actor, id=uuid5(id, f"pattern {name}"), version=0, name=name, pieces=pieces).id
+        for name, pieces in parts.patterns.items()
+    ]
+    return set_patterns(actor=actor, order=made.id, patterns=kept)

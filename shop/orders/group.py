@@ -18,6 +18,7 @@ from shop.cloths.actions import FIELDS, put_cloth
 from shop.cloths.models import Cloth
 from shop.orders.actions import put_garment, put_order
 from shop.orders.models import Order
+from shop.orders.patterns import set_patterns
 from shop.orders.queries import bench, garments
 
 CLOTH = ("colour", *FIELDS)
@@ -67,7 +68,7 @@ def _copied(actor: User, id: UUID, source: Order, client: Client, day: date, clo
         cloth=put_cloth(actor=actor, id=uuid5(id, "cloth"), version=0, **cloth).id, title=source.title, promised_on=day,
     )  # fmt: skip
     _copy_garments(actor, source, made)
-    return made
+    return set_patterns(actor=actor, order=made.id, patterns=map(UUID, source.patterns))
 
 
 def _sheet(actor: User, order: UUID, client: Client) -> Sheet:
@@ -87,6 +88,7 @@ def give_to_all(*, actor: User, order: UUID) -> int:
     others = [one for one in members(actor, source) if one.pk != source.pk]
     for one in others:
         _copy_garments(actor, source, one)
+        set_patterns(actor=actor, order=one.id, patterns=map(UUID, source.patterns))
     return len(others)
 
 

@@ -12,7 +12,8 @@ class Order(WorkshopRow):
 
     `other_cloth` is what its garments say is cut from another: lining, contrast, or a whole garment. `shelf` is the
     cloth on the shelf that is kept for it. `group` is shared by the orders of the same outfit for several clients.
-    `passed` are the stations where somebody chose, or looked and went on.
+    `passed` are the stations where somebody chose, or looked and went on. `patterns` are the ids of the house patterns
+    that are cut with its garments.
     """
 
     client = models.ForeignKey(Client, on_delete=models.PROTECT, related_name="+")
@@ -24,6 +25,7 @@ class Order(WorkshopRow):
     promised_on = models.DateField()
     group = models.UUIDField(null=True, db_index=True)
     passed = models.JSONField(default=list)
+    patterns = models.JSONField(default=list)
 
 
 class Step(WorkshopRow):
@@ -64,6 +66,18 @@ class Cut(WorkshopRow):
         constraints = [
             models.UniqueConstraint(fields=["order"], condition=models.Q(undone=False), name="cut_once"),
         ]
+
+
+class Pattern(WorkshopRow):
+    """A house pattern: pieces that were drawn elsewhere, as a job has them, kept to be cut for any client.
+
+    One that is `removed` is on no list any more; the orders that have it are cut as they were.
+    """
+
+    name = models.CharField(max_length=60)
+    pieces = models.JSONField(default=list)
+    removed = models.BooleanField(default=False)
+    MOST = 500
 
 
 class HouseRule(WorkshopRow):

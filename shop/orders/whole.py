@@ -8,17 +8,21 @@ from shop.accounts.models import User
 from shop.clients.models import Reading
 from shop.clients.queries import last_readings_of
 from shop.cloths.models import Cloth
-from shop.orders.models import Garment, Order
+from shop.orders.models import Garment, Order, Pattern
+from shop.orders.patterns import patterns_of
 from shop.orders.queries import from_another_cloth
 
 
 @dataclass(frozen=True)
 class WholeOrder:
-    """An order, its garments as they were added, and the last reading of each point of its sheet."""
+    """An order, its garments as they were added, the last reading of each point of its sheet, and the house patterns
+    that are cut with its garments.
+    """
 
     order: Order
     garments: list[Garment]
     readings: list[Reading]
+    patterns: list[Pattern]
 
     @property
     def other_cloth(self) -> Cloth | None:
@@ -34,7 +38,12 @@ def whole_orders(actor: User, orders: Sequence[Order]) -> list[WholeOrder]:
     for garment in among.order_by("created_at", "id"):
         worn[garment.order_id].append(garment)
     read = last_readings_of(actor, {order.sheet_id for order in orders})
-    return [WholeOrder(order, worn[order.id], read[order.sheet_id]) for order in orders]
+    kept = patterns_of(actor, orders)
+    return [
+        WholeOrder(
+            order, worn[order.id], read[order.sheet_id], [kept[id] for id in order.patterns if id in kept]
+        ) for order in orders
+    ]  # fmt: skip
 
 
 def whole_order(actor: User, order: Order) -> WholeOrder:

@@ -4,8 +4,11 @@ import hashlib
 import json
 from typing import Any
 
+from django.utils.text import slugify
+
 from shop.accounts.models import User
 from shop.bridge.drafting import CORE_VERSION, job_garment, needs_of
+from shop.bridge.patterns import pattern_part
 from shop.clients.queries import measures
 from shop.cloths.actions import FIELDS, job_part
 from shop.cloths.models import Cloth
@@ -31,8 +34,23 @@ def job_from(actor: User, whole: WholeOrder, cut_from: str = "main") -> dict[str
             job_garment(garment.name, garment.style, garment.method, garment.choices, order.sheet.waist)
             for garment in whole.garments
         ],
+        **_patterns(whole),
         "cloth": _cloth(order.cloth), **other, **({"cut_from": cut_from} if cut_from != "main" else {}),
     }  # fmt: skip
+
+
+def _patterns(whole: WholeOrder) -> dict[str, Any]:
+    """The order's house patterns; nothing where it has none, so that its job is what it was."""
+    taken = {garment.name for garment in whole.garments}
+    parts = []
+    for one in whole.patterns:
+        name = first = slugify(one.name)[:30].strip("-") or "pattern"
+        number = 2
+        while name in taken:
+            name, number = f"{first}-{number}", number + 1
+        taken.add(name)
+        parts.append(pattern_part(name, one.pieces))
+    return {"patterns": parts} if parts else {}
 
 
 def needs_of_order(actor: User, whole: WholeOrder) -> list[str]:

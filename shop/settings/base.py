@@ -37,6 +37,7 @@ INSTALLED_APPS = [
     "shop.orders",
     "shop.plans",
     "shop.chalk",
+    "shop.sewing",
     "shop.practice",
 ]
 MIDDLEWARE = [

@@ -130,7 +130,7 @@ def test_files_are_written_and_words_are_printed(capsys, tmp_path):
     assert run(capsys, tmp_path, MARIT, *words)[0] == 0
     tables = {"calls.csv", "cut-list.csv", "ledger.csv", "notions.csv", "numbers.csv"}
     drawings = {"pattern-letter.pdf", "pieces.dxf", "pieces-r12.dxf", "pieces.hpgl", "plan.svg", "lay.hpgl", "lay.svg"}
-    cards = {"calls.pdf", "lay.pdf", "cut-list.pdf", "measurements.pdf"}
+    cards = {"calls.pdf", "lay.pdf", "cut-list.pdf", "measurements.pdf", "sewing.pdf"}
     assert {one.name for one in (tmp_path / "all").iterdir()} == tables | drawings | cards
     page = pypdf.PdfReader(tmp_path / "all/calls.pdf").pages[0]
     assert float(page.mediabox.width) == pytest.approx(8.5 * 72), "on the paper that was asked for"

@@ -84,13 +84,19 @@ class Shouting:
         def say(*given, **named):
             said = own(*given, **named)
             if is_dataclass(said):
-                return type(said)(*(getattr(said, one.name).upper() for one in fields(said)))
+                # Cautions are codes.
+                parts = ((one.name, getattr(said, one.name)) for one in fields(said))
+                return type(said)(*(value if name == "cautions" else shouted(value) for name, value in parts))
             if isinstance(said, tuple):
-                return tuple(text.upper() for text in said)
+                return shouted(said)
             # Places to fill in stay as they are.
             return re.sub(r"[^{}]+(?![^{}]*})", lambda found: found[0].upper(), said)
 
         return say
+
+
+def shouted(said):
+    return said.upper() if isinstance(said, str) else tuple(text.upper() for text in said)
 
 
 def test_a_second_language_is_one_folder():
@@ -102,6 +108,7 @@ def test_a_second_language_is_one_folder():
         *(number[key] for number in loud["numbers"].values() for key in ("formula", "cut_formula", "name")),
         *(mark[key] for mark in loud["marks"] for key in ("name", "say", "from", "along", "reason")),
         *(check["says"] for check in loud["checks"]), *(finding["words"] for finding in loud["findings"]),
+        *(text for one in loud["sewing"] for text in (one["title"], one["stitch_name"], *one["says"], *one["cautions"])),
         *(notion["name"] for notion in loud["notions"]), *(piece["sewn_to"] for piece in loud["pieces"]),
         *(section[key] for section in loud["lay"]["sections"] for key in ("cut", "name", "say")),
         loud["yardage"]["formula"], loud["fold_needed"]["formula"],

@@ -209,7 +209,9 @@ def test_a_pattern_from_outside_is_compared_mended_and_fetched(inside: Page):
     page = inside
     page.get_by_role("link", name="Mark").first.click()
     page.get_by_role("link", name="Files").click()
-    page.get_by_role("link", name="Open a pattern").click()
+    # By its key: what is above it grows while the pictures of the files come.
+    page.get_by_role("link", name="Open a pattern").press("Enter")
+    expect(page.get_by_role("heading", name="House patterns")).to_be_visible()
     chooser = page.get_by_label("The file")
 
     def choose(text, name="Our yoke.svg"):

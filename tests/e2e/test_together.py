@@ -129,12 +129,20 @@ def test_the_worker_shortens_the_lay_and_mark_follows(inside: Page, worker):
     page.get_by_text("Call 1 of").wait_for()
     page.keyboard.press("ArrowRight")
     page.get_by_text("Call 2 of").wait_for()
-    # The search that a plan has by itself may have found a shorter one yet.
-    made = [one.plan for one in LayRun._base_manager.exclude(plan=None)]
-    shortest = min(one["lay"]["length_mm"] for one in made)
-    best = [one for one in made if one["lay"]["length_mm"] < shortest + 0.01]
-    shown = float(page.locator("[data-tape]").get_attribute("data-tape"))
-    assert any(said_plan(one, "in").marks[1].reads_mm == pytest.approx(shown, abs=0.01) for one in best)
+
+    def follows():
+        # The search that a plan has by itself may have found a shorter one yet.
+        made = [one.plan for one in LayRun._base_manager.exclude(plan=None)]
+        shortest = min(one["lay"]["length_mm"] for one in made)
+        best = [one for one in made if one["lay"]["length_mm"] < shortest + 0.01]
+        shown = float(page.locator("[data-tape]").get_attribute("data-tape"))
+        return any(said_plan(one, "in").marks[1].reads_mm == pytest.approx(shown, abs=0.01) for one in best)
+
+    for _ in range(150):
+        if follows():
+            break
+        page.wait_for_timeout(200)
+    assert follows()
 
 
 def test_an_unknown_address_is_said_and_leads_back(inside: Page):

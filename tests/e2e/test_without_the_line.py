@@ -7,6 +7,7 @@ from playwright.sync_api import Browser, Page, expect
 from demo import people
 from shop.chalk.models import Chalking, Tick
 from shop.clients.models import Reading
+from shop.sewing.models import Sewn
 from tests.servers import database, free_port, served
 
 HELD = """async (store) => {
@@ -36,7 +37,10 @@ def opened(page: Page) -> str:
     page.get_by_text("Call 1 of").wait_for()
     for _ in range(100):
         held = page.evaluate(HELD, "plavet-answers")
-        if all(any(f'["{kind}"' in key for key in held) for kind in ("plan", "chalk", "order", "advice", "readings")):
+        if all(
+            any(f'["{kind}"' in key for key in held)
+            for kind in ("plan", "chalk", "sewn", "order", "advice", "readings")
+        ):
             break
         page.wait_for_timeout(100)
     assert any('["readings"' in key for key in held), held
@@ -59,7 +63,7 @@ def test_an_opened_order_goes_on_while_the_server_is_gone(browser: Browser, tran
     for n in (2, 3):
         page.keyboard.press("PageDown")
         page.locator(f"[data-call-n='{n}']").wait_for()
-    expect(line).to_contain_text("server is lost. Measuring and marking go on from what this device keeps")
+    expect(line).to_contain_text("server is lost. Measuring, marking and sewing go on from what this device keeps")
     expect(line).to_contain_text("2 ticks wait to be sent")
     assert len(page.evaluate(HELD, "plavet-outbox")) == 2
     page.reload()
@@ -73,17 +77,25 @@ def test_an_opened_order_goes_on_while_the_server_is_gone(browser: Browser, tran
     expect(page.get_by_role("button", name=re.compile("^hip 41 and a half inches"))).to_be_visible()
     expect(line).to_contain_text("2 ticks and 1 reading wait to be sent")
     expect(page.get_by_text("Without the line no reading is doubted")).to_be_visible()
+    page.goto(mark.replace("/mark", "/sewing"))
+    page.get_by_role("button", name="Fuse the interfacing: done").click()
+    expect(page.get_by_text(re.compile(r"^1 of \d+ steps done"))).to_be_visible()
+    expect(line).to_contain_text("2 ticks, 1 reading and 1 step wait to be sent")
+    page.reload()
+    expect(page.get_by_text("Done by you")).to_be_visible()
     page.goto("/")
     expect(page.get_by_role("link", name="Mark").first).to_be_visible()
     assert not Tick._base_manager.exists()
 
     written = {str(id) for id in page.evaluate(HELD, "plavet-outbox")}
     with served(1, **beside):
-        expect(line).to_contain_text("all is sent, 3 in number")
+        expect(line).to_contain_text("all is sent, 4 in number")
         chalked = Chalking._base_manager.get()
         ticks = list(Tick._base_manager.all())
         reading = Reading._base_manager.get(pk__in=written)
-        assert {str(one.id) for one in [*ticks, reading]} == written
+        sewn = Sewn._base_manager.get()
+        assert {str(one.id) for one in [*ticks, reading, sewn]} == written
+        assert sewn.operation == "trousers.fuse"
         assert sorted(one.call for one in ticks) == [1, 2]
         assert {one.chalking_id for one in ticks} == {chalked.id}
         assert page.evaluate(HELD, "plavet-outbox") == []

@@ -7,24 +7,25 @@ import numpy as np
 import pdfplumber
 import pytest
 from shapely import affinity
-from shapely.geometry import Polygon
+from shapely.geometry import LineString, Polygon
 from svgelements import SVG
 from svgelements import Path as DrawnPath
 from zxingcpp import read_barcodes
 
 from cutting.files import FILES, Source
 from cutting.formats.plan_v1 import to_model
+from cutting.formats.sewing_card import step_sheet
 from cutting.words import ENGLISH
 from tests.jobs import file_of
-from tests.outside.read_back import PLOTTER, POINT, cornered, is_there, pages, placed, ways
+from tests.outside.read_back import PLOTTER, POINT, bezier, cornered, is_there, pages, placed, ways
 
 LARGE = 14
 """Numbers that are chalked are written larger than so many points."""
 
 
-@pytest.mark.parametrize("paper", ["A4", "Letter"])
-def test_the_call_card_has_every_call_on_its_pages(jumpsuit, suit, paper):
-    wire = to_model(jumpsuit)
+@pytest.mark.parametrize(("what", "paper"), [("jumpsuit", "A4"), ("palazzo", "Letter")])
+def test_the_call_card_has_every_call_on_its_pages(request, suit, what, paper):
+    wire = to_model(request.getfixturevalue(what))
     address = "http://plavet.local/orders/abc/mark?call="
     source = Source(wire, ENGLISH, "Ólafía: " + "jumpsuit " * 30, suit, paper, "Three Tables, Quay 7", address)
     data = next(file for file in FILES if file.name == "calls.pdf").made(source)
@@ -51,7 +52,7 @@ def test_the_call_card_has_every_call_on_its_pages(jumpsuit, suit, paper):
     whole = [found[1] for mark in wire.marks if mark.shown and (found := re.match(r"(\d+)(?![\d/])", mark.shown))]
     assert [one for one in large if one.isdigit()] == whole
     sums = [mark for mark in wire.marks if mark.by_hand and not re.search(r"\d/\d|\.", mark.with_)]
-    assert len(sums) > 2
+    assert sums
     said = " ".join(words).replace(" ", "")
     for mark in sums:
         signs = mark.with_.replace(" / ", "÷").replace(" - ", "\u2212").replace(" ", "")
@@ -110,5 +111,34 @@ def test_the_cards_of_measures_and_of_what_is_cut_say_what_the_plan_does(jumpsui
         half = "trousers" if piece.garment == "jumpsuit.lower" else "top"
         name = f"{piece.panel.replace('-', ' ').capitalize()}, {half}: cut {piece.count}"
         assert name in text["cut-list.pdf"].replace("\n", " ")
+    said = text["sewing.pdf"].replace("\n", " ")
+    for one in wire.sewing:
+        assert one.title.split()[0] in said
+    assert f"{len(wire.sewing)} steps" in said
     for notion in wire.notions:
         assert notion.name in text["cut-list.pdf"]
+
+
+def test_a_step_of_the_sewing_card_shows_just_the_edges_that_are_sewn(palazzo):
+    """Each as long as its edge at one scale for all of the step, and no other line is as thick."""
+    wire = to_model(palazzo)
+    panels = {panel.name: panel for panel in wire.panels}
+    for one in wire.sewing:
+        if not one.seams:
+            continue
+        strokes = [s for f in step_sheet(wire, one, ENGLISH).figures for s in f.strokes if s.role == "sewn"]
+        drawn = sum(LineString([tuple(p) for p in stroke.path.flat(0.01)]).length for stroke in strokes)
+        edges = {(edge.panel, edge.edge) for k in one.seams for edge in wire.seams[k].edges}
+        real = sum(
+            LineString(bezier_or_line(part["points"])).length
+            for name, edge in edges for part in panels[name].segments if part["edge"] == edge
+        )  # fmt: skip
+        sides = next(f for f in step_sheet(wire, one, ENGLISH).figures)
+        outline = next(stroke for stroke in sides.strokes if stroke.role == "net")
+        own = LineString(panels[sides.id.rpartition(".")[2]].net).length
+        scale = LineString([tuple(p) for p in outline.path.flat(0.01)]).length / own
+        assert drawn == pytest.approx(real * scale, rel=1e-3), one.code
+
+
+def bezier_or_line(points):
+    return points if len(points) == 2 else [points[0], *bezier(*points)]

@@ -288,6 +288,8 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     owner("PUT", f"/plots/{plot}", {"plan": made["id"]})
     invited = owner("PUT", f"/invitations/{new_id()}", {"name": "Ivo", "role": "sewer"})[1]
     rule = owner("PUT", f"/house-rules/{new_id()}", {"name": "Ours", "method": "quarter-hip", "choices": {}})[1]
+    said = {"name": "Square", "text": SQUARE, "pieces": [{"name": "Square"}]}
+    pattern = owner("PUT", f"/house-patterns/{new_id()}", said)[1]
     cut = owner("PUT", f"/plans/{made['id']}/cut", {"id": new_id()})[1]["cut"]
     tick = {"order": order["id"], "plan": made["id"], "stamp": made["stamp"], "call": 1}
     chalk = owner("PUT", f"/ticks/{new_id()}", tick)[1]["id"]
@@ -297,8 +299,8 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     drilled = new_id()
     assert owner("PUT", f"/drill-answers/{drilled}", drill)[0] == 200
     rows = {
-        "chalks": chalk, "ticks": new_id(), "tape-readings": new_id(), "steps": step, "drill-answers": drilled, "call-answers": new_id(),
-        "shelf": kept["id"], "cuts": cut["id"], "house-rules": rule["id"], "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run, "plots": plot,
+        "chalks": chalk, "ticks": new_id(), "tape-readings": new_id(), "steps": step, "drill-answers": drilled, "call-answers": new_id(), "sewn": new_id(),
+        "shelf": kept["id"], "cuts": cut["id"], "house-rules": rule["id"], "house-patterns": pattern["id"], "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run, "plots": plot,
         "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"], "plans": made["id"],
         "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
         "people": str(User.objects.get(username="ebba").id), "invitations": invited["id"], "password-links": new_id(),
@@ -307,7 +309,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "clients": {"name": "x", "other": rows["clients"]}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in", "text": "point,typed"},
         "orders": {
             "client": rows["clients"], "sheet": rows["sheets"], "cloth": rows["cloths"], "title": "x", "promised_on": "2026-01-01",
-            "of": rows["orders"], "shelf": rows["shelf"], "station": "cloth", "text": JOB,
+            "of": rows["orders"], "shelf": rows["shelf"], "station": "cloth", "text": JOB, "patterns": [],
         },
         "ticks": tick, "tape-readings": {"chalk": chalk, "garment": "trousers", "panel": "front", "tape": 0},
         "steps": {"order": rows["orders"], "state": "called_off"}, "drill-answers": drill,
@@ -319,6 +321,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "corrections": {"sheet": rows["sheets"]}, "overrulings": {"sheet": rows["sheets"], "key": "hip"},
         "workshop": {"unit": "cm"}, "flat": {"key": "hip", "typed": "20", "unit": "in"}, "drafts": {"key": "trousers.crotch_depth", "typed": "10"}, "book": {"text": ""}, "people": {"role": "sewer"},
         "invitations": {"name": "Ivo", "role": "owner"}, "password-links": {"person": rows["people"]}, "house-rules": {"name": "x", "method": "half-thigh", "choices": {}},
+        "house-patterns": said, "sewn": {"order": rows["orders"], "plan": made["id"], "operation": "trousers.darts"},
     }  # fmt: skip
     secret = ids_in([rows, made["id"]], set())
     order = owner("GET", f"/orders/{order['id']}")[1]

@@ -11,7 +11,7 @@ from django.test import Client as Http
 
 from shop.accounts.models import User
 from shop.api.api import api
-from tests.shop.bodies import bodies_for, rows, shape_of
+from tests.shop.bodies import SQUARE, bodies_for, rows, shape_of
 from tests.shop.conftest import Caller
 
 HOSTILE = [
@@ -116,6 +116,7 @@ def test_a_name_of_spaces_is_refused_and_one_is_trimmed(owner, order, new_id):
     cloth = {"form": "bolt", "kind": "wool", "colour": "#202020", "width": "60"}
     for path, field, more in (
         ("clients", "name", {}), ("shelf", "name", cloth), ("house-rules", "name", {"method": "quarter-hip", "choices": {}}),
+        ("house-patterns", "name", {"text": SQUARE, "pieces": [{"name": "Square"}]}),
     ):  # fmt: skip
         status, refused = owner("PUT", f"/{path}/{new_id()}", more | {field: "   "})
         assert (status, refused["problems"][0]["where"]) == (422, field)

@@ -12,9 +12,9 @@ from tests.shop.conftest import Caller
 
 HELD = {
     "owner": set(RIGHTS),
-    "cutter": {"contacts", "clients", "measure", "orders", "lays", "steps", "chalk", "cut", "practise"},
-    "apprentice": {"measure", "lays", "steps", "chalk", "practise"},
-    "sewer": {"steps", "practise"},
+    "cutter": {"contacts", "clients", "measure", "orders", "lays", "steps", "chalk", "cut", "sew", "practise"},
+    "apprentice": {"measure", "lays", "steps", "chalk", "sew", "practise"},
+    "sewer": {"steps", "sew", "practise"},
 }
 
 
@@ -101,8 +101,8 @@ def as_json(body):
 def test_no_write_is_forgotten_in_the_table_of_rights(team, order):
     """Every path that writes refuses a sewer, but for the plan, the session and what only reads."""
     free = {"/orders/{id}/plan", "/flat", "/plans/{id}/number", "/drafts/{method}/number"}
-    # How far an order is everybody may say, and everybody may practise.
-    free |= {"/steps/{id}", "/orders/{id}/passed", "/drill-answers/{id}", "/call-answers/{id}"}
+    # How far an order is and what is sewn everybody may say, and everybody may practise.
+    free |= {"/steps/{id}", "/orders/{id}/passed", "/drill-answers/{id}", "/call-answers/{id}", "/sewn/{id}"}
     described = api.get_openapi_schema(path_prefix="/")
     for path, methods in described["paths"].items():
         for method, about in methods.items():

@@ -1,5 +1,6 @@
 """English: every sentence of the core, one file a subject, keyed by code."""
 
+from cutting.words.en.assembly import caution_words, operation_words, stitch_name
 from cutting.words.en.calls import call_say, call_words, chalk_name
 from cutting.words.en.checks import check_labels, check_say
 from cutting.words.en.choices import choice_words, group_name, rule_name, source_name
@@ -15,7 +16,7 @@ from cutting.words.en.measures import about_way, measure_name, posture, taking
 from cutting.words.en.numbers import number_name
 from cutting.words.en.page import page
 from cutting.words.en.problems import say_problem
-from cutting.words.en.sewing import notion_name, piece_label, piece_name, sewn_to
+from cutting.words.en.sewing import garment_name, notion_name, piece_label, piece_name, sewn_to
 from cutting.words.en.slips import say_answer, slip_name
 from cutting.words.en.trade import cloth_name, half_name, kind_name, method_words, style_name, thickness_name
 from cutting.words.en.yardage import can_save, cost_formula, yardage_formula
@@ -25,6 +26,7 @@ __all__ = [
     "call_say",
     "call_words",
     "can_save",
+    "caution_words",
     "chalk_name",
     "check_labels",
     "check_say",
@@ -34,6 +36,7 @@ __all__ = [
     "file_words",
     "fold_words",
     "formula",
+    "garment_name",
     "group_name",
     "half_name",
     "kind_name",
@@ -41,6 +44,7 @@ __all__ = [
     "method_words",
     "notion_name",
     "number_name",
+    "operation_words",
     "page",
     "panel_name",
     "piece_label",
@@ -59,6 +63,7 @@ __all__ = [
     "sewn_to",
     "slip_name",
     "source_name",
+    "stitch_name",
     "style_name",
     "taking",
     "thickness_name",

@@ -3,7 +3,7 @@
 import re
 
 from cutting.calls import UNREAD, Along, Call, Name
-from cutting.words.en.marks import KNOWN, PANELS, mark_title
+from cutting.words.en.marks import KNOWN, mark_title, panel_name
 from cutting.words.language import CallWords
 
 EDGES = {
@@ -27,7 +27,7 @@ DART = {
     "point": ("point", "The dart ends here."),
 }  # fmt: skip
 LEGS_OF_WAIST = {"one": "leg nearer the centre", "other": "leg nearer the side"}
-NUMBERED = re.compile(r"(point|corner) \d")
+NUMBERED = re.compile(r"(point|corner|edge) \d")
 """What is told apart by a number has no article."""
 NUMBERS = ("", "first ", "second ", "third ", "fourth ", "fifth ")
 TOWARDS = {
@@ -91,7 +91,7 @@ def chalk_name(panel: str, name: Name) -> str:
     """What something chalked is called in a sentence: the same wherever it is spoken of."""
     if name.panel:
         bare = chalk_name(name.panel, name._replace(panel="")).removeprefix("the ")
-        return f"the {PANELS[name.panel]}'s {bare}"
+        return f"the {panel_name(name.panel)}'s {bare}"
     made = _structured(panel, name)
     if made is not None:
         return made if NUMBERED.match(made) else f"the {made}"
@@ -105,14 +105,18 @@ def _structured(panel: str, name: Name) -> str | None:
     of = [_edge(edge) for edge in name.of]
     if name.code == "corner_of":
         if len(of) == 1:
-            return f"corner {name.nth} of the {of[0]}"
+            return f"corner {name.nth} of {_the(of[0])}"
+        if all(map(NUMBERED.match, of)) and not name.nth:
+            # Of a house pattern: the corner at which the second edge begins.
+            return f"corner {of[1].removeprefix('edge ')}"
         return f"corner of {of[0]} and {of[1]}" + (f", {name.nth}" if name.nth else "")
     if name.code == "level_of":
         return f"level of {chalk_name(panel, Name(name.of[0], name.of[1:], name.nth))}"
     if name.code == "point_of":
-        return f"point {name.nth} of the {_edge(name.of[0])}{_part(name)}"
+        return f"point {name.nth} of {_the(_edge(name.of[0]))}{_part(name)}"
     if name.code == "edge_of":
-        return f"{of[0].removesuffix(' edge')} edge" + (f", part {name.nth}" if name.nth else "")
+        called = of[0] if NUMBERED.match(of[0]) else f"{of[0].removesuffix(' edge')} edge"
+        return called + (f", part {name.nth}" if name.nth else "")
     if name.code == "line_of":
         return f"line of the {of[0]}"
     if name.code == "dart_of":
@@ -120,10 +124,15 @@ def _structured(panel: str, name: Name) -> str | None:
         return f"{NUMBERS[name.nth]}dart's {side}"
     if name.code == "notch_on":
         which = f", {name.nth}" if name.nth > 1 else ""
-        return f"notch {NOTCHES.get(name.of[1], 'at the seam')} on the {of[0]}{which}"
+        return f"notch {NOTCHES.get(name.of[1], 'at the seam')} on {_the(of[0])}{which}"
     if name.code == "end_of":
         return f"{NUMBERS[name.nth]}end of the {name.of[0].replace('_', ' ').replace('-', ' ')}"
     return None
+
+
+def _the(edge: str) -> str:
+    """An edge in a sentence: one that has a number only, of a house pattern, has no article."""
+    return edge if NUMBERED.match(edge) else f"the {edge}"
 
 
 def _part(name: Name) -> str:

@@ -3,6 +3,7 @@
 FILES = {
     "calls.pdf": ("Calls", "Every call in the order it is chalked, with its sum, a box to tick and a small drawing of each piece."),
     "lay.pdf": ("Lay", "The cloth to scale with a ruler, how it is folded, and which letter is which piece."),
+    "sewing.pdf": ("Sewing", "Every step in its order, with the edges that are sewn, allowance, stitch and minutes, and what is to be minded."),
     "cut-list.pdf": ("Cut list", "Every piece, how often, through how many layers; what is bought besides cloth."),
     "measurements.pdf": ("Measurements", "What this plan was made from, in the order of taking, with room for what is read next time."),
     "pattern-a4.pdf": ("Pattern on A4", "True size, to be stuck together. The first page is a map with squares to measure."),

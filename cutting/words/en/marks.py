@@ -113,7 +113,7 @@ _SECOND: dict[str, tuple[str, str]] = {
 
 def mark_title(panel: str, code: str) -> MarkWords:
     """The name of a mark and the reason for it."""
-    called = PANELS[panel]
+    called = panel_name(panel)
     if code in _SECOND:
         name, reason = (text.format(panel=called) for text in _SECOND[code])
         return MarkWords(name, reason)
@@ -131,5 +131,5 @@ def mark_title(panel: str, code: str) -> MarkWords:
 
 
 def panel_name(panel: str) -> str:
-    """What a panel is called."""
-    return PANELS[panel]
+    """What a panel is called: one of a house pattern as it was named."""
+    return PANELS[panel] if panel in PANELS else panel.removeprefix("house-").replace("-", " ")

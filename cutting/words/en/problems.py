@@ -16,6 +16,11 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "pattern.unit": ("The file does not say in what unit it is drawn", "Choose its unit, then compare a piece's size with what you know."),
     "pattern.unreadable": ("This is no SVG or DXF drawing that can be read", "Export it anew, as plain SVG or as DXF."),
     "pattern.forbidden": ("There is '{word}' in the drawing, which a pattern does not need", "Export it as plain paths, without links, copies and pictures."),
+    "pattern.fold": ("This piece is to be cut on the fold, and its left side is not straight", "Take the fold off, or turn the piece so that the fold is at its left."),
+    "pattern.often": ("This piece is cut more often than {most} times, or not at all", "Write how often it is cut, from 1 to {most}."),
+    "pattern.pair": ("Left and right of this piece are two, four or more, and none on the fold", "Write an even number, or take left and right off."),
+    "pattern.numbers": ("A line of this piece is no line", "Each line needs two points or more, an outline three, each of two numbers in mm."),
+    "pattern.drawn": ("The pieces of the patterns are drawn with more than {most} points together", "Simplify their outlines in the drawing program, or take a pattern off."),
     "pattern.pieces": ("There are more than {most} pieces in the drawing, or they take more than {area} m2 of paper", "Export the pieces you need alone."),
     "pattern.many": ("There are more than {most} lines in the drawing, or very many points", "Export the pieces you need alone."),
     "pattern.open": ("This line is not closed and is on no piece", "Close it in the drawing program: its first point has to be its last."),
@@ -191,4 +196,7 @@ def say_problem(problem: Problem, unit: Unit) -> tuple[str, str]:
     if key:
         params.setdefault("name", measure_name(key))
     said = what.format(**params)
+    if problem.where.path[:1] == ("pieces",) and len(problem.where.path) > 1:
+        # Of a house pattern: which of its pieces.
+        said = f"{panel_name(problem.where.path[1]).capitalize()}: {said[0].lower()}{said[1:]}"
     return said[0].upper() + said[1:] if what.startswith("{name}") else said, mend.format(**params)

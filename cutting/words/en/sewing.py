@@ -1,6 +1,6 @@
 """What is bought besides cloth, and what a part is sewn to."""
 
-from cutting.words.en.marks import PANELS
+from cutting.words.en.marks import panel_name
 
 NOTIONS = {
     "zip": "zip", "invisible-zip": "invisible zip", "fly-zip": "fly zip", "open-zip": "open zip",
@@ -18,7 +18,7 @@ PLACES = {
 
 def notion_name(code: str, panel: str) -> str:
     """Something that is bought; `panel` where it is for one."""
-    return NOTIONS[code].format(panel=PANELS.get(panel, panel))
+    return NOTIONS[code].format(panel=panel_name(panel))
 
 
 def sewn_to(places: tuple[str, ...]) -> str:
@@ -27,15 +27,20 @@ def sewn_to(places: tuple[str, ...]) -> str:
 
 
 def _place(panel: str, edge: str = "") -> str:
-    return f"{PANELS[panel]} {PLACES.get(edge, edge.replace('_', ' '))}".strip()
+    return f"{panel_name(panel)} {PLACES.get(edge, edge.replace('_', ' '))}".strip()
+
+
+def garment_name(garment: str) -> str:
+    """A garment by its id in a plan: of a jumpsuit the half."""
+    kind = garment.rpartition(".")[2].replace("-", " ")
+    return "Trousers" if kind == "lower" else kind.capitalize()
 
 
 def piece_name(panel: str, garment: str = "", whose: str = "") -> str:
     """A piece, where there are several garments with the garment's id, where they are for several with the client's
     name: `Front, top, Anna`.
     """
-    kind = garment.rpartition(".")[2].replace("-", " ").lower()
-    parts = PANELS[panel].capitalize(), "trousers" if kind == "lower" else kind, whose
+    parts = panel_name(panel).capitalize(), garment_name(garment).lower(), whose
     return ", ".join(filter(None, parts))
 
 

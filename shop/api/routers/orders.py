@@ -27,6 +27,7 @@ from shop.cloths.models import Cloth
 from shop.orders import actions, life, queries
 from shop.orders.group import members
 from shop.orders.models import Cut, Garment, Order
+from shop.orders.patterns import MOST_OF_AN_ORDER, set_patterns
 from shop.orders.whole import whole_order, whole_orders
 from shop.plans.job import needs_of_order, outfit_id
 from shop.plans.making import plan_order, plan_together, widths_of
@@ -159,6 +160,20 @@ class CutOut(Schema):
     left: str
 
 
+class NamedPatternOut(Schema):
+    """A house pattern of an order, and how many pieces are cut of it."""
+
+    id: UUID
+    name: str
+    pieces: int
+
+
+class PatternsIn(Schema):
+    """The house patterns that are cut with an order's garments."""
+
+    patterns: list[UUID] = Field(max_length=MOST_OF_AN_ORDER)
+
+
 class OrderOut(Schema):
     id: UUID
     version: int
@@ -171,6 +186,7 @@ class OrderOut(Schema):
     shelf: UUID | None
     cut: CutOut | None
     garments: list[GarmentOut]
+    patterns: list[NamedPatternOut] = Field(description="the house patterns that are cut with its garments")
     session: str = Field(description="what its garments ask to be measured")
     needs: list[str] = Field(description="the points they cannot be drafted without")
     group: int = Field(description="how many orders it is one of that share an outfit; 1 where it is alone")
@@ -234,6 +250,10 @@ def order_out(request: HttpRequest, row: Order) -> OrderOut:
         client=client_out(request, row.client), sheet=sheet_out(request, row.sheet, whole.readings),
         cloth=_cloth(row.cloth), other_cloth=_cloth(other) if other else None, shelf=row.shelf_id,
         cut=_cut(queries.cut_for(actor, row.id)), garments=[_garment(garment) for garment in whole.garments],
+        patterns=[
+            NamedPatternOut(id=one.id, name=one.name, pieces=sum(piece["count"] for piece in one.pieces))
+            for one in whole.patterns
+        ],
         session=session_of([garment.style for garment in whole.garments]),
         needs=needs_of_order(actor, whole), passed=row.passed,
         state=life.state_of(
@@ -302,6 +322,13 @@ def order(request: HttpRequest, id: UUID) -> OrderOut:
 def put_order(request: HttpRequest, id: UUID, body: OrderIn) -> OrderOut:
     row = actions.put_order(actor=person(request), id=id, **body.dict())
     return order_out(request, queries.order(person(request), row.id))
+
+
+@router.put("/orders/{id}/patterns", response=OrderOut)
+def put_patterns(request: HttpRequest, id: UUID, body: PatternsIn) -> OrderOut:
+    """Which house patterns are cut with the garments, in this order."""
+    set_patterns(actor=person(request), order=id, patterns=body.patterns)
+    return order_out(request, queries.order(person(request), id))
 
 
 @router.put("/garments/{id}", response=GarmentOut)

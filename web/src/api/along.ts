@@ -6,6 +6,7 @@ import { chalkOf, frozenBy } from "./chalk";
 import { adviceOf, pointsOf, readingsOf, type Session } from "./measuring";
 import type { Order } from "./orders";
 import { type Cut, planOf } from "./plans";
+import { sewnOf } from "./sewing";
 
 export function useTakenAlong(order: Order | undefined) {
   const memory = useQueryClient();
@@ -18,6 +19,7 @@ export function useTakenAlong(order: Order | undefined) {
       await memory.prefetchQuery(pointsOf(order.session as Session, order.needs));
       await memory.prefetchQuery(adviceOf(order.sheet.id));
       await memory.prefetchQuery(readingsOf(order.sheet.id));
+      await memory.prefetchQuery(sewnOf(order.id));
       const cloths: Cut[] = order.other_cloth ? ["main", "other"] : ["main"];
       for (const cloth of cloths) {
         await memory.prefetchQuery(planOf(order.id, cloth));

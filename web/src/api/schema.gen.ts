@@ -405,6 +405,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/house-patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * House Patterns
+         * @description A page of the workshop's house patterns, of up to 20, by their names.
+         */
+        get: operations["shop_api_routers_outside_house_patterns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-patterns/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put House Pattern
+         * @description Keep a pattern, say something else of its pieces, or take it off the list.
+         */
+        put: operations["shop_api_routers_outside_put_house_pattern"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/house-rules": {
         parameters: {
             query?: never;
@@ -788,6 +828,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Patterns
+         * @description Which house patterns are cut with the garments, in this order.
+         */
+        put: operations["shop_api_routers_orders_put_patterns"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/plan": {
         parameters: {
             query?: never;
@@ -823,6 +883,26 @@ export interface paths {
          * @description The outfit of an order for another client, as the order `id`.
          */
         put: operations["shop_api_routers_group_put_same"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/sewn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sewn
+         * @description The steps that are done. It says nothing of a body, and is asked often.
+         */
+        get: operations["shop_api_routers_sewing_sewn"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1506,6 +1586,26 @@ export interface paths {
         put?: never;
         /** Step Off */
         post: operations["shop_api_routers_session_step_off"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sewn/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Tick
+         * @description Tick a step, or unpick it; all that are done then.
+         */
+        put: operations["shop_api_routers_sewing_tick"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2893,6 +2993,16 @@ export interface components {
         HousePieceOut: {
             /** Across Mm */
             across_mm: number;
+            /**
+             * Box
+             * @description left, top, width, height, mm
+             */
+            box: [
+                number,
+                number,
+                number,
+                number
+            ];
             /** D */
             d: string;
             /** Down Mm */
@@ -3038,6 +3148,51 @@ export interface components {
             order: string;
             /** Title */
             title: string;
+        };
+        /**
+         * KeptPatternIn
+         * @description A pattern to be kept: at first with its file, its pieces as they are in it; later without.
+         */
+        KeptPatternIn: {
+            /** Name */
+            name: string;
+            /** Pieces */
+            pieces?: components["schemas"]["SaidPieceIn"][];
+            /**
+             * Removed
+             * @default false
+             */
+            removed: boolean;
+            /**
+             * Text
+             * @default
+             */
+            text: string;
+            /**
+             * Unit
+             * @default
+             * @enum {string}
+             */
+            unit: "" | "mm" | "cm" | "in" | "px";
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /** KeptPatternOut */
+        KeptPatternOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Pieces */
+            pieces: components["schemas"]["ShownPiece"][];
+            /** Version */
+            version: number;
         };
         /** KeyIn */
         KeyIn: {
@@ -3571,6 +3726,21 @@ export interface components {
             name: string;
         };
         /**
+         * NamedPatternOut
+         * @description A house pattern of an order, and how many pieces are cut of it.
+         */
+        NamedPatternOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Pieces */
+            pieces: number;
+        };
+        /**
          * NeededOut
          * @description How deep one layer has to be, and for which panel of which garment.
          */
@@ -3721,6 +3891,47 @@ export interface components {
             title: string;
         };
         /**
+         * OperationOut
+         * @description One thing that is done when it is sewn: `seams` by their numbers in the plan's list, from 0; `panels` as
+         *     `garment.panel`; `needs` the ids of what is done before. `stitch` is a number of ISO 4915 (from memory), `minutes`
+         *     somebody's with practice; `cautions` are said where they come first; `size_mm` is what a reading should be.
+         */
+        OperationOut: {
+            /** Allowance Mm */
+            allowance_mm: number | null;
+            /** Cautions */
+            cautions: string[];
+            /** Code */
+            code: string;
+            /** Garment */
+            garment: string;
+            /** Id */
+            id: string;
+            /** Minutes */
+            minutes: number;
+            /** Needs */
+            needs: string[];
+            /**
+             * Overlock
+             * @enum {string}
+             */
+            overlock: "" | "before" | "after";
+            /** Panels */
+            panels: string[];
+            /** Says */
+            says: string[];
+            /** Seams */
+            seams: number[];
+            /** Size Mm */
+            size_mm: number | null;
+            /** Stitch */
+            stitch: string;
+            /** Stitch Name */
+            stitch_name: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * OptionOut
          * @description A rule: what it is called, what it would change as the draft stands, or why it cannot be chosen.
          */
@@ -3814,6 +4025,11 @@ export interface components {
              * @description the stations where somebody chose, or looked and went on
              */
             passed: string[];
+            /**
+             * Patterns
+             * @description the house patterns that are cut with its garments
+             */
+            patterns: components["schemas"]["NamedPatternOut"][];
             /**
              * Promised On
              * Format: date
@@ -3994,6 +4210,14 @@ export interface components {
              * @enum {string}
              */
             unit: "" | "mm" | "cm" | "in" | "px";
+        };
+        /**
+         * PatternsIn
+         * @description The house patterns that are cut with an order's garments.
+         */
+        PatternsIn: {
+            /** Patterns */
+            patterns: string[];
         };
         /** PersonIn */
         PersonIn: {
@@ -4252,7 +4476,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.15.1
+             * @default 0.16.0
              */
             core: string;
             /** Findings */
@@ -4290,9 +4514,7 @@ export interface components {
              * Sewing
              * @default []
              */
-            sewing: {
-                [key: string]: unknown;
-            }[];
+            sewing: components["schemas"]["OperationOut"][];
             /**
              * Unit
              * @enum {string}
@@ -4545,6 +4767,35 @@ export interface components {
             /** Name */
             name: string;
         };
+        /**
+         * SaidPieceIn
+         * @description What is said of a piece; it is turned clockwise by so many degrees, so that its grain runs down.
+         */
+        SaidPieceIn: {
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /** Name */
+            name: string;
+            /**
+             * On Fold
+             * @default false
+             */
+            on_fold: boolean;
+            /**
+             * Pair
+             * @default false
+             */
+            pair: boolean;
+            /**
+             * Turned
+             * @default 0
+             * @enum {integer}
+             */
+            turned: 0 | 90 | 180 | 270;
+        };
         /** SameIn */
         SameIn: {
             /**
@@ -4770,6 +5021,44 @@ export interface components {
              * Format: date-time
              */
             used_at: string;
+        };
+        /**
+         * SewnIn
+         * @description That an operation of a plan of the order was done, or unpicked.
+         */
+        SewnIn: {
+            /** Operation */
+            operation: string;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /**
+             * Plan
+             * Format: uuid
+             */
+            plan: string;
+            /**
+             * Sewn
+             * @default true
+             */
+            sewn: boolean;
+        };
+        /**
+         * SewnOut
+         * @description An operation that is done, by its id in the plan.
+         */
+        SewnOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Operation */
+            operation: string;
         };
         /** SheetIn */
         SheetIn: {
@@ -5046,6 +5335,28 @@ export interface components {
             version: number;
             /** Width */
             width: string;
+        };
+        /**
+         * ShownPiece
+         * @description A kept piece: what is said of it, how large it is in mm, its lines as SVG path data, upper left at 0, 0.
+         */
+        ShownPiece: {
+            /** Across Mm */
+            across_mm: number;
+            /** Count */
+            count: number;
+            /** D */
+            d: string;
+            /** Down Mm */
+            down_mm: number;
+            /** Lines */
+            lines: string[];
+            /** Name */
+            name: string;
+            /** On Fold */
+            on_fold: boolean;
+            /** Pair */
+            pair: boolean;
         };
         /** SideOut */
         SideOut: {
@@ -6150,6 +6461,72 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_outside_house_patterns: {
+        parameters: {
+            query?: {
+                page?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPatternOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_outside_put_house_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptPatternIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPatternOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_design_house_rules: {
         parameters: {
             query?: never;
@@ -6869,6 +7246,41 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_orders_put_patterns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatternsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_orders_plan: {
         parameters: {
             query?: {
@@ -6926,6 +7338,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_sewing_sewn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SewnOut"][];
                 };
             };
             /** @description Refused, in words */
@@ -8199,6 +8642,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_sewing_tick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SewnIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SewnOut"][];
+                };
             };
             /** @description Refused, in words */
             "4XX": {

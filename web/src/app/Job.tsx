@@ -149,6 +149,9 @@ export function Job() {
           <Way to={`/orders/${id}/files`} minHeight="56px" paddingInline="8">
             Files
           </Way>
+          <Way to={`/orders/${id}/sewing`} minHeight="56px" paddingInline="8">
+            Sewing
+          </Way>
           <Onward order={id} at={at} pass={pass} />
         </Box>
       ) : (
@@ -180,6 +183,9 @@ export function Job() {
           ))}
           <chakra.li minHeight="48px" display="flex" alignItems="center">
             <Way to={`/orders/${id}/files`}>Files</Way>
+          </chakra.li>
+          <chakra.li minHeight="48px" display="flex" alignItems="center">
+            <Way to={`/orders/${id}/sewing`}>Sewing</Way>
           </chakra.li>
         </chakra.ul>
       )}

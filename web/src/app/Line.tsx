@@ -16,15 +16,16 @@ const NAMES: Record<Row["kind"], [string, string]> = {
   tick: ["tick", "ticks"],
   reading: ["reading", "readings"],
   tape: ["control tape", "control tapes"],
+  sewn: ["step", "steps"],
 };
 
-/** "3 ticks and 1 reading" */
+/** "3 ticks, 1 reading and 2 steps" */
 function counted(rows: Row[]): string {
   const kinds = (Object.keys(NAMES) as Row["kind"][]).flatMap((kind) => {
     const n = rows.filter((row) => row.kind === kind).length;
     return n ? [`${n} ${NAMES[kind][n === 1 ? 0 : 1]}`] : [];
   });
-  return kinds.join(" and ");
+  return [kinds.slice(0, -1).join(", "), ...kinds.slice(-1)].filter(Boolean).join(" and ");
 }
 
 /** That the line is lost, what waits on this device, and what the server would not have: said once, at the top. */
@@ -86,7 +87,7 @@ export function Line() {
   const keeps = keptFor() !== null;
   const said = !line
     ? keeps
-      ? `The line to the workshop’s server is lost. Measuring and marking go on from what this device keeps${
+      ? `The line to the workshop’s server is lost. Measuring, marking and sewing go on from what this device keeps${
           waits.length ? `; ${counted(waits)} wait${waits.length === 1 ? "s" : ""} to be sent` : ""
         }.`
       : "The line to the workshop’s server is lost. What is shown here stays; nothing new is kept until it is back."

@@ -25,6 +25,7 @@ const CallCard = early(() => import("../features/marking/CallCard").then((m) => 
 const Others = early(() => import("../features/others/Others").then((m) => m.Others));
 const Outside = early(() => import("../features/outside/Outside").then((m) => m.Outside));
 const Files = early(() => import("../features/files/Files").then((m) => m.Files));
+const Sewing = early(() => import("../features/sewing/Sewing").then((m) => m.Sewing));
 const Projector = early(() => import("../features/projector/Projector").then((m) => m.Projector));
 const Methods = early(() => import("../features/methods/Methods").then((m) => m.Methods));
 const Practice = early(() => import("../features/practice/Practice").then((m) => m.Practice));
@@ -52,7 +53,8 @@ const ROOMS: [string, string, ComponentType][] = [
   ["/settings", "Settings", Settings],
   ["/orders/:id/others", "The same for others", Others],
   ["/orders/:id/files", "Files", Files],
-  ["/patterns", "A pattern from outside", Outside],
+  ["/orders/:id/sewing", "Sewing", Sewing],
+  ["/patterns", "House patterns", Outside],
 ];
 
 /** Pages with a frame of their own, and those that need no account. */

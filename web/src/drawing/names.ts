@@ -22,5 +22,8 @@ export function pieceName(plan: Named, { garment, panel }: Piece): string {
   return [panelName(panel), ...(several ? [garmentName(garment).toLowerCase()] : []), ...whose].join(", ");
 }
 
-/** A panel's name as it is written on the cloth: `pocket-bag` is "Pocket bag". */
-export const panelName = (name: string) => (name[0] ?? "").toUpperCase() + name.slice(1).replaceAll("-", " ");
+/** A panel's name as it is written on the cloth: `pocket-bag` is "Pocket bag", as is `house-pocket-bag` of a pattern. */
+export function panelName(name: string): string {
+  const own = name.replace(/^house-/, "");
+  return (own[0] ?? "").toUpperCase() + own.slice(1).replaceAll("-", " ");
+}

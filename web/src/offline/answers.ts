@@ -13,6 +13,7 @@ const KEPT = new Set([
   "design",
   "plan",
   "chalk",
+  "sewn",
   "tapes",
   "points",
   "advice",
@@ -22,7 +23,7 @@ const isKept = (key: readonly unknown[]) => keptFor() !== null && KEPT.has(Strin
 
 /** So long, in ms, is waited for an answer before the one that is kept is shown. */
 const WAITS = { small: 4_000, any: 20_000, lost: 1_500 };
-const SMALL = new Set(["me", "chalk", "order", "readings"]);
+const SMALL = new Set(["me", "chalk", "sewn", "order", "readings"]);
 const SLOW = Symbol("slow");
 
 export const isLost = (error: unknown) => (error as { status?: number } | null)?.status === 0;

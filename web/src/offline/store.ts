@@ -10,7 +10,7 @@ export type Row = {
   n: number;
   who: string;
   at: number;
-  kind: "tick" | "reading" | "tape";
+  kind: "tick" | "reading" | "tape" | "sewn";
   path: string;
   body: Record<string, unknown>;
   /** What it is, for the eye. */

@@ -18,6 +18,7 @@ export const trade = traded as Trade;
 export const choices = designed as Choices;
 const ALWAYS: Record<string, Answer> = {
   "GET /trade": { body: trade },
+  "GET /house-patterns": { body: [] },
   "GET /orders/order-1/design": { body: choices },
 };
 
@@ -85,6 +86,7 @@ export const order = {
   garments: [
     { id: "g-1", version: 3, order: "order-1", name: "trousers", style: "palazzo", method: "quarter-hip", choices: {} },
   ],
+  patterns: [],
 } as unknown as Order;
 
 const row = { garment: "trousers", kind: "driven", ease_mm: 25.4, darts_mm: 0, gathers_mm: 0, seams_mm: 152.4 };

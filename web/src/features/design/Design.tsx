@@ -22,6 +22,7 @@ import { LiveDraft, StandIn } from "./LiveDraft";
 import { Outfit } from "./Outfit";
 import { effect } from "./OneChoice";
 import { changed, chosen, type Made, type Part, partsOf, type Row } from "./outfit";
+import { Patterns } from "./Patterns";
 import { StylePicker } from "./StylePicker";
 
 /** The garment as it would be with another style or method: choices that the method does not read are left out. */
@@ -127,6 +128,7 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
             />
           </Folded>
           <HouseRules garment={{ ...garment, method }} use={(rule) => pressed((one) => ({ ...one, ...rule }))} />
+          <Patterns order={order} />
           <StaleEdit stale={put.stale} settle={put.settle} />
           {wrong && <Says tone="wrong">{wrong}</Says>}
           {!asked && <p>Fetching the choices…</p>}

@@ -68,7 +68,8 @@ export function Methods() {
         <p>
           {methodOf(trade, method)?.says}{" "}
           <chakra.span css={{ "& a": { color: "dye", textDecoration: "underline" } }}>
-            <Way to={`/practice?method=${method}&style=${style}`}>Practise it</Way>
+            <Way to={`/practice?method=${method}&style=${style}`}>Practise it</Way>{" "}
+            <Way to="/patterns">House patterns</Way>
           </chakra.span>
         </p>
         <Trouble error={one.error} name={name(method)} />

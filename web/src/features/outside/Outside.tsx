@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { inWords, Refused } from "../../api/client";
 import { type DrawnUnit, type HousePattern, useLookIntoPattern, useOutsideFile } from "../../api/outside";
-import { useMe } from "../../api/session";
+import { useMay, useMe } from "../../api/session";
 import type { Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { Label } from "../../ui/field";
@@ -10,6 +10,8 @@ import { Length } from "../../ui/length";
 import { Press } from "../../ui/press";
 import { useTitle } from "../../ui/title";
 import { Says } from "../../ui/words";
+import { KeepPattern } from "./KeepPattern";
+import { KeptPatterns } from "./KeptPatterns";
 
 const MOST = 500_000;
 const UNITS: { value: DrawnUnit; label: string }[] = [
@@ -20,11 +22,13 @@ const UNITS: { value: DrawnUnit; label: string }[] = [
 ];
 /** A pattern that another program drew: what is in it, how large it is, what cannot be cut; then on paper. */
 export function Outside() {
-  useTitle("A pattern from outside");
+  useTitle("House patterns");
   const look = useLookIntoPattern();
   const make = useOutsideFile();
   const [file, setFile] = useState<{ text: string; title: string } | null>(null);
   const [unit, setUnit] = useState<DrawnUnit>("");
+  const may = useMay();
+  const [brought, setBrought] = useState(0);
   const [large, setLarge] = useState(false);
   const take = async (chosen: File | undefined) => {
     look.reset();
@@ -47,15 +51,20 @@ export function Outside() {
   return (
     <Box padding="16" height="100%" overflowY="auto" display="grid" gap="16" alignContent="start">
       <chakra.h1 fontSize="24px" fontWeight={600}>
-        A pattern from outside
+        House patterns
       </chakra.h1>
+      <KeptPatterns />
+      <chakra.h2 fontSize="20px" fontWeight={600}>
+        A pattern that another program drew
+      </chakra.h2>
       <p>
-        SVG or DXF, up to 500 kB: closed lines are pieces, what is within one is drawn on it. Nothing of the file is
-        kept here.
+        SVG or DXF, up to 500 kB: closed lines are pieces, what is within one is drawn on it. Nothing is kept before you
+        say so.
       </p>
       <Box maxWidth="520px">
         <Label text="The file">
           <chakra.input
+            key={brought}
             type="file"
             accept=".svg,.dxf,image/svg+xml,image/vnd.dxf"
             minHeight="touch"
@@ -100,6 +109,17 @@ export function Outside() {
             ))}
           </Box>
           {make.error && <Says tone="wrong">{inWords(make.error)}</Says>}
+          {may("orders") && (
+            <KeepPattern
+              key={`${file.title}${unit}${found.pieces.length}`}
+              {...{ found, file, unit }}
+              kept={() => {
+                look.reset();
+                setFile(null);
+                setBrought((was) => was + 1);
+              }}
+            />
+          )}
         </>
       )}
     </Box>

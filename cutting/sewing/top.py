@@ -1,0 +1,39 @@
+"""How a top is sewn: flat as long as it can be, sleeves before the sides."""
+
+from cutting.garments import Seam, Top
+from cutting.sewing.bench import Bench, panel_of
+from cutting.sewing.operation import Operation
+
+OPENINGS = ("placket", "slit-facing")
+
+
+def top_operations(garment: Top) -> list[Operation]:
+    """Every operation of a top, in one order that can be sewn."""
+    bench, panels = Bench(garment), garment.panels
+    bench.add("fuse", panels=[part.panel.name for part in garment.parts if part.interfacing])
+    bench.add("darts", panels=[name for name in panels if panels[name].darts])
+    bench.add("opening", bench.take(lambda seam: panel_of(seam.one[0]) in OPENINGS), after=("fuse", "darts"))
+    bench.add("zip", bench.take(lambda seam: seam.code == "centre"), after=("darts",))
+    bench.add("shield", bench.take(lambda seam: seam.code == "shield"), after=("zip",))
+    bench.add("shoulder", bench.take(lambda seam: seam.code == "shoulder"), after=("darts", "opening"))
+    # A zip through a waist comes when that is closed: the neck is finished before.
+    zip_first = () if garment.ask.joined else ("zip",)
+    facing = bench.take(lambda seam: seam.code == "neck")
+    bench.add("neck_facing", facing, after=("shoulder", "fuse", "opening", *zip_first))
+    binding = bench.take(lambda seam: seam.code == "binding" and panel_of(seam.one[0]) == "neck-binding")
+    bench.add("neck_binding", binding, after=("shoulder", "opening", *zip_first))
+    bench.add("sleeves", bench.take(_of_sleeve), after=("shoulder", "darts"))
+    bench.add("sides_and_sleeves", bench.take(lambda seam: seam.code in ("side", "underarm")),
+              after=("sleeves", "shoulder", "darts"))  # fmt: skip
+    bench.add("armhole_facing", bench.take(lambda seam: seam.code == "armhole"), after=("sides_and_sleeves", "fuse"))
+    bench.add("armhole_binding", bench.take(lambda seam: seam.code == "binding"), after=("sides_and_sleeves",))
+    bench.add("cuffs", bench.take(lambda seam: seam.code == "cuff"), after=("sides_and_sleeves", "fuse"))
+    cuffed = any(one.code == "cuffs" for one in bench.done)
+    hemmed = [name for name in garment.main if "hem" in panels[name].edges and not (cuffed and name == "sleeve")]
+    bench.add("hem", panels=hemmed, after=("sides_and_sleeves", *zip_first))
+    bench.rest()
+    return bench.done
+
+
+def _of_sleeve(seam: Seam) -> bool:
+    return seam.code == "armhole" and panel_of(seam.one[0]) == "sleeve"

@@ -1,0 +1,1 @@
+"""What is sewn of an order: operations ticked by whom and when."""

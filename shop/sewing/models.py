@@ -1,0 +1,18 @@
+"""What was sewn. Ticks are added, never changed: of an operation the last counts."""
+
+from django.db import models
+
+from shop.accounts.models import WorkshopRow
+from shop.orders.models import Order
+
+
+class Sewn(WorkshopRow):
+    """That an operation of an order, by its id in the plan, was done; or, where it is not `sewn`, unpicked."""
+
+    order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
+    operation = models.CharField(max_length=120)
+    sewn = models.BooleanField(default=True)
+
+    class Meta:
+        verbose_name_plural = "steps of sewing"
+        indexes = [models.Index(fields=["order", "operation", "created_at"], name="sewn_of_an_order")]

@@ -1,0 +1,32 @@
+"""Sewing: steps in an order that can be sewn, ticked by whom; what comes too early is said where it was pressed."""
+
+import re
+
+from playwright.sync_api import Page, expect
+
+
+def test_an_order_is_sewn_step_by_step(inside: Page):
+    page = inside
+    page.get_by_role("link", name="Mark").first.click()
+    page.get_by_role("link", name="Sewing").click()
+    expect(page.get_by_role("heading", name="Sewing of Marit Sol: Choir, concert palazzo")).to_be_visible()
+    count = int(re.search(r"of (\d+) steps", page.get_by_text("steps done").inner_text())[1])
+    expect(page.get_by_role("img", name="Front, Back: close the sides")).to_be_visible()
+    page.get_by_role("button", name="Close the inner legs: done").click()
+    step = page.get_by_role("listitem").filter(has=page.get_by_role("heading", name="Close the inner legs"))
+    expect(step.get_by_text(re.compile("First: close the front centre"))).to_be_visible()
+    # By the keyboard, from the first step on.
+    for k in range(4):
+        button = page.get_by_role("button", name=re.compile(": done$")).first
+        button.focus()
+        page.keyboard.press("Enter")
+        expect(page.get_by_text(f"{k + 1} of {count} steps done")).to_be_visible()
+    expect(page.get_by_text("Done by Ebba")).to_have_count(4)
+    page.reload()
+    expect(page.get_by_text(f"4 of {count} steps done")).to_be_visible()
+    page.get_by_role("button", name="Sew the darts: unpick").click()
+    expect(page.get_by_text(re.compile("Unpick first what is sewn on it: close the front centre"))).to_be_visible()
+    page.get_by_role("button", name="Close the back centre: unpick").click()
+    expect(page.get_by_text(f"3 of {count} steps done")).to_be_visible()
+    card = page.get_by_role("link", name="The card, to print").get_attribute("href")
+    assert page.request.get(card).body().startswith(b"%PDF")

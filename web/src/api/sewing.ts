@@ -1,0 +1,51 @@
+/** What is sewn of an order: its steps are ticked one by one, and others' ticks come down. */
+import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import type { Row } from "../offline/store";
+import { answered, server } from "./client";
+import { orWait, waiting } from "./outbox";
+import type { components } from "./schema.gen";
+
+export type Sewn = components["schemas"]["SewnOut"];
+
+const OFTEN = 4000;
+const keyOf = (order: string) => ["sewn", order];
+
+/** The steps that are done, with the ticks that wait on this device. */
+export const sewnOf = (order: string) =>
+  queryOptions({
+    queryKey: keyOf(order),
+    queryFn: async (): Promise<Sewn[]> => {
+      const done = await answered(server.GET("/api/orders/{id}/sewn", { params: { path: { id: order } } }));
+      return (await waiting("sewn")).filter(({ body }) => body["order"] === order).reduce(withTick, done);
+    },
+  });
+
+export const useSewn = (order: string) => useQuery({ ...sewnOf(order), refetchInterval: OFTEN });
+
+/** The same with one tick more. */
+function withTick(was: Sewn[], { at, body }: Pick<Row, "at" | "body">): Sewn[] {
+  const operation = String(body["operation"]);
+  const others = was.filter((one) => one.operation !== operation);
+  return body["sewn"] ? [...others, { operation, by: "you", at: new Date(at).toISOString() }] : others;
+}
+
+type Ticked = { plan: string; operation: string; sewn: boolean; says: string };
+
+/** A step done, or unpicked: refused where something it needs is not done yet. */
+export function useSew(order: string) {
+  const memory = useQueryClient();
+  const key = keyOf(order);
+  return useMutation({
+    scope: { id: `sew:${order}` },
+    mutationFn: ({ says, ...ticked }: Ticked) => {
+      const [id, body] = [crypto.randomUUID(), { order, ...ticked }];
+      const row = { id, kind: "sewn" as const, path: `/api/sewn/${id}`, body, says };
+      return orWait(row, () => answered(server.PUT("/api/sewn/{id}", { params: { path: { id } }, body })));
+    },
+    onSuccess: (done, ticked) => {
+      // Null: it waits to be sent.
+      memory.setQueryData<Sewn[]>(key, (was) => done ?? withTick(was ?? [], { at: Date.now(), body: ticked }));
+    },
+    onError: () => void memory.invalidateQueries({ queryKey: key }),
+  });
+}
