@@ -3,6 +3,8 @@
 `plan_v1` makes the plan file of it, in words, whenever it is read.
 """
 
+from collections.abc import Iterable
+from dataclasses import asdict
 from itertools import accumulate
 from typing import Any
 
@@ -21,7 +23,7 @@ from cutting.marking import Mark
 from cutting.pieces import Panel, Piece
 from cutting.plan import CORE, Plan
 from cutting.preparing import prepared
-from cutting.sewing import sewing_of
+from cutting.sewing import Reading, sewing_of
 from cutting.where import Where
 from cutting.widths import WidthRow
 from cutting.yardage import Yardage, yardage
@@ -46,7 +48,7 @@ def keep(plan: Plan) -> Kept:
             | ({"cut": to_tree(number.cut)} if number.cut is not number.net else {})
             for garment in plan.garments for key, number in garment.numbers.items()
         },
-        "panels": [_panel(panel, garment) for garment in plan.garments for panel in garment.panels.values()],
+        "panels": keep_panels(plan.garments),
         "pieces": [_piece(piece, by_id[piece.garment], plan) for piece in plan.laid.pieces],
         "marks": [_mark(mark) for mark in plan.marks],
         "ledger": [_row(row) for row in plan.rows],
@@ -94,6 +96,11 @@ def keep_lay(plan: Plan) -> dict[str, Any] | None:
             for number, (section, lays, _) in enumerate(each) for one in offcuts(lays.lay, section.pieces)
         ],
     }  # fmt: skip
+
+
+def keep_panels(garments: Iterable[Garment]) -> list[dict[str, Any]]:
+    """The panels of garments as they are drafted."""
+    return [_panel(panel, garment) for garment in garments for panel in garment.panels.values()]
 
 
 def keep_widths(rows: tuple[WidthRow, ...]) -> list[dict[str, Any]]:
@@ -267,9 +274,17 @@ def _sewing(plan: Plan) -> list[dict[str, Any]]:
             "id": one.id, "garment": one.garment, "code": one.code, "seams": seams, "panels": list(one.panels),
             "needs": list(one.needs), "stitch": one.how.stitch, "minutes": one.how.minutes, "overlock": one.overlock,
             "allowance_mm": None if one.allowance is None else _mm(one.allowance.mm),
-            "size_mm": None if one.size is None else _mm(one.size.mm),
+            "edges": [{"panel": panel, "edge": edge} for panel, edge in one.edges],
+            "readings": [_reading(reading) for reading in one.readings],
         })  # fmt: skip
     return kept
+
+
+def _reading(reading: Reading) -> dict[str, Any]:
+    return {
+        "code": reading.code, "wanted": to_tree(reading.wanted), "gives": [asdict(give) for give in reading.gives],
+        "band": None if reading.band is None else to_tree(reading.band),
+    }  # fmt: skip
 
 
 def _seam(garment: Garment, seam: Seam) -> dict[str, Any]:

@@ -322,10 +322,28 @@ class SeamOut(BaseModel):
     edges: list[SeamEdgeOut]
 
 
+class SewnEdge(BaseModel):
+    """A panel, as `garment.panel`, and its edge or a line in it; `darts` for all its darts, empty for none of it."""
+
+    panel: str
+    edge: str
+
+
+class WantedOut(Wire):
+    """What is measured at a step, and what it should read, with its sum."""
+
+    code: str
+    name: str
+    wanted_mm: float
+    formula: str
+    with_: str = Field(alias="with")
+    shown: str
+
+
 class OperationOut(BaseModel):
     """One thing that is done when it is sewn: `seams` by their numbers in the plan's list, from 0; `panels` as
     `garment.panel`; `needs` the ids of what is done before. `stitch` is a number of ISO 4915 (from memory), `minutes`
-    somebody's with practice; `cautions` are said where they come first; `size_mm` is what a reading should be.
+    somebody's with practice; `cautions` are said where they come first; a step with `readings` is done by what is read.
     """
 
     id: str
@@ -342,7 +360,8 @@ class OperationOut(BaseModel):
     minutes: float
     overlock: Literal["", "before", "after"]
     allowance_mm: float | None
-    size_mm: float | None
+    edges: list[SewnEdge] = []
+    readings: list[WantedOut] = []
 
 
 class NeededOut(BaseModel):

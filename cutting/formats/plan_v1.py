@@ -23,6 +23,7 @@ from cutting.formats.plan_shape import (
     SeamOut,
     SectionOut,
     SideOut,
+    WantedOut,
     WidthOut,
     YardageOut,
 )
@@ -67,7 +68,7 @@ def read_kept(kept: Kept, words: Language, unit: Unit) -> PlanOut:
             NotionOut(**notion, name=words.notion_name(notion["code"], notion["panel"])) for notion in kept["notions"]
         ],
         seams=[SeamOut(**seam) for seam in kept["seams"]],
-        sewing=_sewing(kept["sewing"], words, unit),
+        sewing=_sewing(kept.get("sewing", []), words, unit),
     )  # fmt: skip
 
 
@@ -81,8 +82,19 @@ def _sewing(kept: list[dict[str, Any]], words: Language, unit: Unit) -> list[Ope
         said.update(spoken.cautions)
         says = [as_taped(text, unit) for text in spoken.says]
         name = words.stitch_name(one["stitch"])
-        made.append(OperationOut(**one, title=spoken.title, says=says, cautions=cautions, stitch_name=name))
+        readings = [_reading(reading, words, unit) for reading in one.get("readings", [])]
+        made.append(OperationOut(
+            **one | {"readings": readings}, title=spoken.title, says=says, cautions=cautions, stitch_name=name,
+        ))  # fmt: skip
     return made
+
+
+def _reading(reading: dict[str, Any], words: Language, unit: Unit) -> WantedOut:
+    wanted = from_tree(reading["wanted"])
+    return WantedOut(
+        code=reading["code"], name=words.reading_name(reading["code"]), wanted_mm=_mm(wanted.mm),
+        formula=words.formula(wanted, unit), with_=with_numbers(wanted, unit), shown=show(wanted.value, unit).text,
+    )  # fmt: skip
 
 
 def read_lay(lay: dict[str, Any], words: Language, unit: Unit) -> LayOut:

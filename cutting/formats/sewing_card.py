@@ -19,7 +19,7 @@ from cutting.drawing import (
     polyline,
 )
 from cutting.formats.named import NOBODY, Clients, outfit_of
-from cutting.formats.plan_shape import OperationOut, PanelOut, PlanOut
+from cutting.formats.plan_shape import OperationOut, PanelOut, PlanOut, WantedOut
 from cutting.geometry import Cubic, Line, Path, Point, Segment, least_box
 from cutting.lengths import show
 from cutting.words import Language
@@ -31,8 +31,6 @@ LETTER, SHARE, LEAST = 0.62, 0.7, 0.01
 of its size.
 """
 DARTS = "darts"
-ALONG = {"darts": (DARTS,), "hem": ("hem",), "join": ("waist", "hem")}
-"""What is sewn by operations that no seam of the plan says."""
 MOST = 4
 """No more pieces than these are drawn of a step."""
 
@@ -59,8 +57,8 @@ def _step(plan: PlanOut, one: OperationOut, number: int, words: Language) -> lis
     how = [
         said("card_allowance", wide=show(one.allowance_mm, plan.unit).text) if one.allowance_mm else "",
         said("card_stitch", name=one.stitch_name, number=one.stitch) if one.stitch else "",
-        said("card_wanted", size=show(one.size_mm, plan.unit).text) if one.size_mm else "",
     ]
+    how += [_wanted(reading, words) for reading in one.readings]
     lines = [Said(one.title, strong=True), *(Said(text, "small") for text in (*one.says, ", ".join(filter(None, how)))
                                             if text)]  # fmt: skip
     lines += [Said(text, "small", strong=True) for text in one.cautions]
@@ -70,9 +68,16 @@ def _step(plan: PlanOut, one: OperationOut, number: int, words: Language) -> lis
     return [*step, Picture(sheet)] if sheet is not None else step
 
 
+def _wanted(reading: WantedOut, words: Language) -> str:
+    """What a tape should read, with its sum where it has several terms."""
+    summed = " + " in reading.with_ or " - " in reading.with_
+    key = "card_wanted_sum" if summed else "card_wanted"
+    return words.page(key, name=reading.name, size=reading.shown, sum=reading.with_)
+
+
 def step_sheet(plan: PlanOut, one: OperationOut, words: Language) -> Sheet | None:
     """The panels of an operation side by side, what is sewn in thick lines; None where no edge and no dart is."""
-    sewn = _sewn(plan, one)
+    sewn = _sewn(one)
     panels = [panel for panel in plan.panels if (panel.garment, panel.name) in sewn][:MOST]
     if not panels:
         return None
@@ -94,16 +99,12 @@ def step_sheet(plan: PlanOut, one: OperationOut, words: Language) -> Sheet | Non
     return around(one.id, figures, 2 * NAME)
 
 
-def _sewn(plan: PlanOut, one: OperationOut) -> dict[tuple[str, str], set[str]]:
-    """The edges and lines that are sewn by an operation, by panel; DARTS where its darts are."""
+def _sewn(one: OperationOut) -> dict[tuple[str, str], set[str]]:
+    """The edges and lines that are sewn by an operation, by garment and panel; DARTS where its darts are."""
     sewn: dict[tuple[str, str], set[str]] = {}
-    for k in one.seams:
-        seam = plan.seams[k]
-        for edge in seam.edges:
-            sewn.setdefault((seam.garment, edge.panel), set()).add(edge.edge)
-    if one.code in ALONG:
-        panels = ((panel.garment, panel.name) for panel in plan.panels)
-        sewn |= {key: {*ALONG[one.code]} for key in panels if ".".join(key) in one.panels}
+    for place in one.edges:
+        garment, _, panel = place.panel.rpartition(".")
+        sewn.setdefault((garment, panel), set()).add(place.edge)
     return sewn
 
 

@@ -5,6 +5,7 @@ from collections.abc import Callable, Iterable
 from cutting.garments import Garment, Seam
 from cutting.lengths import Length
 from cutting.sewing.operation import Operation, OperationCode, Overlock
+from cutting.sewing.reading import Reading
 
 NARROW = 20.0
 """A seam that is narrower, in mm, is overlocked before it is closed; a wider one after, each side by itself."""
@@ -30,7 +31,7 @@ class Bench:
         seams: tuple[Seam, ...] = (),
         panels: Iterable[str] = (),
         after: Iterable[str] = (),
-        size: Length | None = None,
+        readings: tuple[Reading, ...] = (),
     ) -> None:
         """One operation more, after all of those codes that there are. Without seams and panels there is none."""
         sewn = [panel_of(place) for seam in seams for place in (*seam.one, *seam.other)]
@@ -43,7 +44,15 @@ class Bench:
         needs = tuple(one.id for one in self.done if one.code in before)
         self.done.append(
             Operation(
-                f"{self.garment.id}.{code}", self.garment.id, code, seams, whole, needs, allowance, overlock, size
+                f"{self.garment.id}.{code}",
+                self.garment.id,
+                code,
+                seams,
+                whole,
+                needs,
+                allowance,
+                overlock,
+                readings,
             )
         )
 

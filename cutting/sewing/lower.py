@@ -1,9 +1,9 @@
 """How a lower garment is sewn: centres first where it is fitted and opens, else sides first, the crotch in one run."""
 
 from cutting.garments import Lower, Seam
-from cutting.lengths import found
 from cutting.sewing.bench import Bench, panel_of
 from cutting.sewing.operation import Operation
+from cutting.sewing.reading import hip_reading, leg_readings, waist_reading
 
 OF_A_POCKET = ("pocket-backing", "curved-patch", "front-pocket-bag", "pocket-facing")
 LAID_ON = ("side", "waist")
@@ -37,19 +37,21 @@ def lower_operations(garment: Lower) -> list[Operation]:
         bench.add("front_centre", front, after=(*early, "fly"))
         bench.add("back_centre", tuple(seam for seam in centres if _behind(seam)), after=early)
         bench.add("side", sides, after=(*early, "front_centre", "back_centre"))
-        bench.add("measure_hip", panels=main if sides else (), after=("side",))
+        _hip(bench, garment, main if sides else [])
         bench.add("inner_leg", legs, after=("side", "front_centre", "back_centre"))
     else:
         bench.add("side", sides, after=early)
-        bench.add("measure_hip", panels=main if sides else (), after=("side",))
+        _hip(bench, garment, main if sides else [])
         bench.add("inner_leg", legs, after=("side", *early))
-        bench.add("crotch", centres, after=("inner_leg", *early))
+        inner = leg_readings(garment)
+        bench.add("measure_inner_legs", panels=main if legs else (), after=("inner_leg",), readings=inner)
+        bench.add("crotch", centres, after=("inner_leg", "measure_inner_legs", *early))
     legs_done = ("side", "inner_leg", "crotch", "front_centre", "back_centre")
     zipped = any(notion.code in ("zip", "invisible-zip") for notion in garment.notions)
     bench.add("zip", panels=main if zipped else (), after=legs_done)
     _waist(bench, garment, main, (*legs_done, "zip", "fly"))
     hemmed = [name for name in main if "hem" in panels[name].edges]
-    bench.add("measure_legs", panels=hemmed, after=legs_done)
+    bench.add("measure_legs", panels=hemmed, after=legs_done, readings=leg_readings(garment))
     bench.add("turn_up", turn_up, after=(*legs_done, "measure_legs"))
     bench.add("hem", panels=() if turn_up else hemmed, after=(*legs_done, "measure_legs"))
     fastened = any(notion.code in ("hook", "button") for notion in garment.notions)
@@ -62,8 +64,8 @@ def _waist(bench: Bench, garment: Lower, main: list[str], before: tuple[str, ...
     """From the re-measured waist to its finish."""
     banded = bench.take(lambda seam: seam.code == "waist")
     bench.add("ring", bench.take(lambda seam: seam.code == "ring"), after=("fuse",))
-    size = found(garment.waist_sewn, "") if banded else None
-    bench.add("measure_waist", panels=main if banded else (), after=before, size=size)
+    if banded:
+        bench.add("measure_waist", panels=main, after=before, readings=waist_reading(garment))
     bench.add("band", banded, after=(*before, "ring", "measure_waist", "fuse"))
     cased = garment.ask.waist_finish in ("casing", "paper-bag", "half-elastic") and not banded
     bench.add("channel", bench.take(lambda seam: seam.code == "channel"), after=before)
@@ -72,6 +74,12 @@ def _waist(bench: Bench, garment: Lower, main: list[str], before: tuple[str, ...
     elastic = any(notion.code == "elastic" for notion in garment.notions)
     bench.add("elastic", panels=main if elastic else (), after=(*before, "band", "casing", "channel"))
     bench.add("loops", bench.take(lambda seam: seam.code == "loops"), after=("band",))
+
+
+def _hip(bench: Bench, garment: Lower, panels: list[str]) -> None:
+    """The hip re-measured, where there are sides."""
+    if panels:
+        bench.add("measure_hip", panels=panels, after=("side",), readings=hip_reading(garment))
 
 
 def _of_fly(seam: Seam) -> bool:

@@ -3,6 +3,7 @@
 from cutting.garments import Seam, Top
 from cutting.sewing.bench import Bench, panel_of
 from cutting.sewing.operation import Operation
+from cutting.sewing.reading import cap_readings
 
 OPENINGS = ("placket", "slit-facing")
 
@@ -22,7 +23,15 @@ def top_operations(garment: Top) -> list[Operation]:
     bench.add("neck_facing", facing, after=("shoulder", "fuse", "opening", *zip_first))
     binding = bench.take(lambda seam: seam.code == "binding" and panel_of(seam.one[0]) == "neck-binding")
     bench.add("neck_binding", binding, after=("shoulder", "opening", *zip_first))
-    bench.add("sleeves", bench.take(_of_sleeve), after=("shoulder", "darts"))
+    sleeves = bench.take(_of_sleeve)
+    if sleeves:
+        bench.add(
+            "measure_cap",
+            panels=("sleeve", "front", "back"),
+            after=("shoulder", "darts"),
+            readings=cap_readings(garment),
+        )
+    bench.add("sleeves", sleeves, after=("shoulder", "darts", "measure_cap"))
     bench.add("sides_and_sleeves", bench.take(lambda seam: seam.code in ("side", "underarm")),
               after=("sleeves", "shoulder", "darts"))  # fmt: skip
     bench.add("armhole_facing", bench.take(lambda seam: seam.code == "armhole"), after=("sides_and_sleeves", "fuse"))

@@ -1,6 +1,6 @@
 """What a language has to be able to say. Each is a folder beside this file with these functions."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Protocol
 
@@ -8,6 +8,7 @@ from cutting.calls import Call, Name
 from cutting.errors import Problem
 from cutting.finding import Finding
 from cutting.lengths import Length, Unit
+from cutting.sewing import Judged
 from cutting.slips import Answer
 from cutting.yardage import Yardage
 
@@ -141,6 +142,15 @@ class Language(Protocol):
 
     def operation_words(self, code: str, overlock: str) -> OperationWords:
         """An operation of sewing; `overlock` says when its edges are overlocked: before, after, or empty."""
+
+    def reading_name(self, code: str) -> str:
+        """What is measured on a sewn garment."""
+
+    def say_doubt(self, doubt: str, code: str, read: float, wanted: float, unit: Unit) -> str:
+        """Why a reading on a sewn garment, in mm, is doubted."""
+
+    def say_reading(self, judged: Judged, codes: Sequence[str], band: float | None, unit: Unit) -> tuple[str, ...]:
+        """What readings on a sewn garment mean; `band` is how long its band was cut, in mm."""
 
     def caution_words(self, code: str) -> str:
         """Something to be minded at a machine or an iron."""

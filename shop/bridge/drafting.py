@@ -8,12 +8,12 @@ from cutting.cloth import Cloth
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.formats import keep, read_job
 from cutting.formats.garment_v1 import GarmentIn, read_garment
-from cutting.formats.keep import VERSION, keep_widths
+from cutting.formats.keep import VERSION, keep_panels, keep_widths
 from cutting.formats.lay_v1 import placements_of, stored_lays
-from cutting.formats.plan_shape import LayOut, PlanOut, WidthOut
+from cutting.formats.plan_shape import LayOut, PanelOut, PlanOut, WidthOut
 from cutting.formats.stored import is_words
 from cutting.kinds import KINDS, PAIRS, all_styles, kind_of
-from cutting.plan import CORE, by_hand, plan, widths, with_lays
+from cutting.plan import CORE, by_hand, draft, plan, widths, with_lays
 from cutting.where import LAY, Where
 from cutting.yardage import yardage
 from shop.bridge.problems import CoreRefusal
@@ -22,6 +22,7 @@ from shop.bridge.words import as_unit
 CORE_VERSION = CORE
 # The wire's shapes, for the API to describe.
 PlanShape: TypeAlias = PlanOut
+PanelShape: TypeAlias = PanelOut
 LayShape: TypeAlias = LayOut
 WidthShape: TypeAlias = WidthOut
 
@@ -32,6 +33,17 @@ def make_plan(job: dict[str, Any]) -> dict[str, Any]:
         return keep(plan(read_job(job), by_width=False))
     except CuttingError as error:
         raise CoreRefusal(error, job.get("unit", "in")) from None
+
+
+def draw_panels(job: dict[str, Any]) -> list[PanelShape]:
+    """The panels of a job as they are drafted: without marks, lay and checks in a quarter of a plan's time. Raises
+    CoreRefusal as `make_plan`.
+    """
+    try:
+        outfits = draft(read_job(job))
+    except CuttingError as error:
+        raise CoreRefusal(error, job.get("unit", "in")) from None
+    return [PanelOut(**panel) for panel in keep_panels(one for outfit in outfits for one in outfit)]
 
 
 def can_be_said(stored: dict[str, Any]) -> bool:

@@ -11,8 +11,8 @@ from shop.accounts.models import User
 from shop.errors import ShopError
 
 MOST_A_MINUTE = 240
-"""Drafts. A choice asks for two, ten methods side by side for ten, the drawings of a group of choices for DRAWN: a hand
-comes to half of it.
+"""Drafts. A choice asks for three, ten methods side by side for ten, the drawings of a group of choices for DRAWN: a
+hand comes to half of it.
 """
 DRAWN = 3
 """The drawings of a group of choices are up to 25 drafts without marks or a lay: 0.1 to 0.4 s, so many whole ones."""

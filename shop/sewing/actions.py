@@ -1,5 +1,6 @@
 """Ticking what is sewn, and unpicking it: nothing before what it needs, nothing unpicked under what is sewn on it."""
 
+from collections.abc import Mapping
 from typing import Any
 from uuid import UUID
 
@@ -9,7 +10,7 @@ from django.http import Http404
 from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import add, check_room, locked, own
-from shop.bridge.sewing import step_name, steps_of
+from shop.bridge.sewing import codes_of, judged, read_in, reading_name, say, step_name, steps_of
 from shop.errors import ShopError
 from shop.orders.models import Order
 from shop.plans.models import PlanRun
@@ -26,11 +27,22 @@ class SewingError(ShopError):
     code = "sewing"
 
 
-def tick(*, actor: User, id: UUID, order: UUID, plan_run: UUID, operation: str, sewn: bool = True) -> None:
-    """Note that an operation of the order's plan was done, or with `sewn` False unpicked; the same id again is the same
-    tick, and what is done already stays as it is.
+class DoubtError(ShopError):
+    """A reading that cannot well be: kept only by somebody who is sure of it."""
 
-    Raises SewingError where something it needs is not done, or where something is sewn on it.
+    code = "reading_doubted"
+
+
+def tick(
+    *, actor: User, id: UUID, order: UUID, plan_run: UUID, operation: str, sewn: bool = True,
+    typed: Mapping[str, str] | None = None, sure: bool = False,
+) -> None:  # fmt: skip
+    """Note that an operation of the order's plan was done, or with `sewn` False unpicked; the same id again is the same
+    tick, and what is done already stays as it is. Where something is measured, it is done by what was `typed`, by the
+    codes of the readings.
+
+    Raises SewingError where something it needs is not done, or where something is sewn on it; DoubtError for a reading
+    that cannot well be, unless somebody is `sure`; CoreRefusal for one that is no length.
     """
     allow(actor, "sew")
     with transaction.atomic():
@@ -48,14 +60,33 @@ def tick(*, actor: User, id: UUID, order: UUID, plan_run: UUID, operation: str, 
             return
         _check(steps, done, operation, sewn)
         check_room(Sewn.of(actor.workshop).filter(order=row), MOST)
-        add(Sewn(id=id, workshop=actor.workshop, changed_by=actor, order=row, operation=operation, sewn=sewn))
+        readings = _readings(steps[operation], typed or {}, actor.workshop.unit, sure) if sewn else {}
+        add(Sewn(
+            id=id, workshop=actor.workshop, changed_by=actor, order=row, operation=operation, sewn=sewn,
+            readings=readings,
+        ))  # fmt: skip
+
+
+def _readings(step: dict[str, Any], typed: Mapping[str, str], unit: str, sure: bool) -> dict[str, Any]:
+    """What was measured and what it means; nothing where the step is ticked."""
+    codes = codes_of(step)
+    if not codes:
+        return {}
+    missing = [reading_name(code) for code in codes if not typed.get(code, "").strip()]
+    if missing:
+        raise SewingError(f"This step is done by what the tape reads. Type it: {', '.join(missing)}.")
+    mm = {code: read_in(typed[code], unit) for code in codes}
+    means = judged(step, mm, sure)
+    if means["doubt"]:
+        raise DoubtError(" ".join(say(means, mm, unit)))
+    return {"typed": {code: typed[code].strip() for code in codes}, "mm": mm, "judged": means}
 
 
 def _check(steps: dict[str, dict[str, Any]], done: set[str], operation: str, sewn: bool) -> None:
     if sewn:
         first = [one for one in steps[operation]["needs"] if one in steps and one not in done]
         if first:
-            raise SewingError(f"First: {_listed(steps, first)}. It cannot be done after this.")
+            raise SewingError(f"First: {_listed(steps, first)}. That has to be done before this step.")
         return
     after = [key for key, one in steps.items() if key in done and operation in one["needs"]]
     if after:

@@ -7,11 +7,15 @@ from shop.orders.models import Order
 
 
 class Sewn(WorkshopRow):
-    """That an operation of an order, by its id in the plan, was done; or, where it is not `sewn`, unpicked."""
+    """That an operation of an order, by its id in the plan, was done; or, where it is not `sewn`, unpicked.
+
+    Where something was measured, `readings` has it: `typed` and `mm` by what was measured, and what it means, `judged`.
+    """
 
     order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
     operation = models.CharField(max_length=120)
     sewn = models.BooleanField(default=True)
+    readings = models.JSONField(default=dict)
 
     class Meta:
         verbose_name_plural = "steps of sewing"

@@ -65,6 +65,7 @@ def sound(garments):
                             ("band", "fastening"), ("fly", "front_centre"), ("in_seam_pocket", "side"),
                             ("baste_pocket", "side"), ("strips", "side"), ("shoulder", "sleeves"), ("band", "loops"),
                             ("sleeves", "sides_and_sleeves"), ("measure_waist", "band"), ("measure_legs", "hem"),
+                            ("measure_cap", "sleeves"), ("measure_inner_legs", "crotch"),
                             ("sides_and_sleeves", "armhole_facing"), ("shoulder", "neck_facing")):  # fmt: skip
             if first in at and then in at:
                 assert at[first] < at[then], (first, then)
@@ -113,7 +114,7 @@ def test_what_is_gathered_is_sewn_sides_first_and_the_crotch_in_one_run():
 
 def test_a_top_is_sewn_flat_as_long_as_it_can_be_and_a_jumpsuit_joined_when_both_are_closed():
     codes = codes_of("crew-jumpsuit")
-    top = ["fuse", "darts", "shoulder", "neck_facing", "sleeves", "sides_and_sleeves", "hem"]
+    top = ["fuse", "darts", "shoulder", "neck_facing", "measure_cap", "sleeves", "sides_and_sleeves", "hem"]
     assert codes[: len(top)] == top
     last = ["side", "inner_leg", "join", "zip", "hem"]
     below = codes[len(top) :]

@@ -15,7 +15,7 @@ def test_an_order_is_sewn_step_by_step(inside: Page):
     page.get_by_role("button", name="Close the inner legs: done").click()
     step = page.get_by_role("listitem").filter(has=page.get_by_role("heading", name="Close the inner legs"))
     expect(step.get_by_text(re.compile("First: close the front centre"))).to_be_visible()
-    # By the keyboard, from the first step on.
+    # By the keyboard, from the first step on; the hip is measured, not ticked.
     for k in range(4):
         button = page.get_by_role("button", name=re.compile(": done$")).first
         button.focus()
@@ -28,5 +28,16 @@ def test_an_order_is_sewn_step_by_step(inside: Page):
     expect(page.get_by_text(re.compile("Unpick first what is sewn on it: close the front centre"))).to_be_visible()
     page.get_by_role("button", name="Close the back centre: unpick").click()
     expect(page.get_by_text(f"3 of {count} steps done")).to_be_visible()
+    page.get_by_role("button", name="Close the back centre: done").click()
+    page.get_by_role("button", name="Close the sides: done").click()
+    hip = page.get_by_role("form", name="Measure the hip as it is sewn")
+    hip.get_by_label("Hip round reads").fill("14")
+    hip.get_by_label("Hip round reads").press("Enter")
+    expect(page.get_by_text(re.compile("look whether two figures changed places"))).to_be_visible()
+    expect(hip.get_by_label("Hip round reads")).to_have_value("14")
+    hip.get_by_label("Hip round reads").fill("40")
+    hip.get_by_role("button", name="It reads so").click()
+    expect(hip.get_by_text(re.compile("Let the sides out by"))).to_be_visible()
+    expect(page.get_by_text(f"6 of {count} steps done")).to_be_visible()
     card = page.get_by_role("link", name="The card, to print").get_attribute("href")
     assert page.request.get(card).body().startswith(b"%PDF")

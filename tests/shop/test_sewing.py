@@ -17,10 +17,15 @@ def made(owner, order):
 
 @pytest.fixture
 def sew(owner, order, made, new_id):
-    """Ticks or unpicks a step by its code."""
+    """Ticks or unpicks a step by its code; what is measured reads as it should, where nothing else is typed."""
+    steps = {one["code"]: one for one in made["plan"]["sewing"]}
 
-    def tick(code, sewn=True, id=None):
-        body = {"order": order["id"], "plan": made["id"], "operation": f"trousers.{code}", "sewn": sewn}
+    def tick(code, sewn=True, id=None, typed=None, sure=False):
+        read = {one["code"]: f"{one['wanted_mm']} mm" for one in steps[code]["readings"]} if code in steps else {}
+        body = {
+            "order": order["id"], "plan": made["id"], "operation": f"trousers.{code}", "sewn": sewn,
+            "typed": read if typed is None else typed, "sure": sure,
+        }  # fmt: skip
         return owner("PUT", f"/sewn/{id or new_id()}", body)
 
     return tick
@@ -70,7 +75,9 @@ def test_as_many_queries_for_many_steps_as_for_few(owner, order, made, sew):
             owner.get(f"/orders/{order['id']}/sewn")
 
     counts = []
-    sew("darts")
+    codes = [one["code"] for one in made["plan"]["sewing"]]
+    for code in codes[: codes.index("measure_hip") + 1]:
+        sew(code)
     asked()
     few = len(counts)
     for one in made["plan"]["sewing"]:
@@ -85,3 +92,55 @@ def test_two_people_on_one_step_are_one(owner, order, made, sew):
     with ThreadPoolExecutor(2) as pool:
         assert [status for status, _ in pool.map(lambda _: sew("darts"), range(2))] == [200, 200]
     assert Sewn.of(User.objects.get(username="ebba").workshop).count() == 1
+
+
+@pytest.fixture
+def before_waist(made, sew):
+    """Everything up to the re-measured waist is done; what that should read, in mm."""
+    for one in made["plan"]["sewing"]:
+        if one["code"] == "measure_waist":
+            return one["readings"][0]["wanted_mm"]
+        assert sew(one["code"])[0] == 200
+
+
+def test_a_waist_that_reads_too_small_says_which_seam_gives_it_back_and_how_long_the_band_is(made, sew, before_waist):
+    status, done = sew("measure_waist", typed={"waist": f"{before_waist - 19.05:.2f} mm"})
+    assert status == 200
+    [waist] = [one for one in done if one["operation"] == "trousers.measure_waist"]
+    assert waist["agrees"] is False
+    assert waist["says"][:2] == ["3/4 in too small.", "Let the sides out by 3/16 in at each of 4 layers (3/4 in / 4)."]
+    band = made["plan"]["numbers"]["trousers.band.cut_length"]["cut_mm"]
+    assert waist["band_mm"] == pytest.approx(band - 19.05)
+    assert waist["readings"] == [{"code": "waist", "name": "Waist round", "typed": f"{before_waist - 19.05:.2f} mm"}]
+    # Let out, it is measured again: the last reading counts, the first is kept.
+    assert sew("measure_waist", sewn=False)[0] == 200
+    status, done = sew("measure_waist", typed={"waist": f"{before_waist} mm"})
+    [waist] = [one for one in done if one["operation"] == "trousers.measure_waist"]
+    assert (waist["agrees"], waist["says"]) == (True, ["As it should be."])
+    kept = Sewn.of(User.objects.get(username="ebba").workshop).filter(operation="trousers.measure_waist", sewn=True)
+    assert sorted(round(one.readings["judged"]["off"], 2) for one in kept) == [-19.05, 0]
+
+
+@pytest.mark.parametrize(
+    ("typed", "code", "said"),
+    [
+        ({}, "sewing", "Type it: Waist round."), ({"waist": " "}, "sewing", "Type it: Waist round."),
+        ({"waist": "13 in"}, "reading_doubted", "look whether two figures changed places"),
+        ({"waist": "12 in"}, "reading_doubted", "in the other unit"), ({"waist": "55 in"}, "reading_doubted", "Measure again"),
+        ({"waist": "a lot"}, "core", ""), ({"waist": "-3"}, "core", ""), ({"waist": "x" * 41}, "request", ""),
+        ({str(k): "1" for k in range(9)}, "request", ""),
+    ],
+)  # fmt: skip
+def test_a_reading_that_cannot_be_is_asked_again_and_kept_only_by_somebody_who_is_sure(
+    owner, order, sew, before_waist, typed, code, said
+):
+    status, answer = sew("measure_waist", typed=typed)
+    assert (status, answer["code"]) == (422, code)
+    assert said in answer["title"] + (answer.get("detail") or "")
+    done = {one["operation"] for one in owner.get(f"/orders/{order['id']}/sewn")}
+    assert "trousers.measure_waist" not in done
+    assert sew("band")[0] == 422, "nothing is sewn on what was not measured"
+    if code == "reading_doubted":
+        status, done = sew("measure_waist", typed=typed, sure=True)
+        [waist] = [one for one in done if one["operation"] == "trousers.measure_waist"]
+        assert (status, waist["agrees"]) == (200, False)

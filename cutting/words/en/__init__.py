@@ -16,6 +16,7 @@ from cutting.words.en.measures import about_way, measure_name, posture, taking
 from cutting.words.en.numbers import number_name
 from cutting.words.en.page import page
 from cutting.words.en.problems import say_problem
+from cutting.words.en.readings import reading_name, say_doubt, say_reading
 from cutting.words.en.sewing import garment_name, notion_name, piece_label, piece_name, sewn_to
 from cutting.words.en.slips import say_answer, slip_name
 from cutting.words.en.trade import cloth_name, half_name, kind_name, method_words, style_name, thickness_name
@@ -50,14 +51,17 @@ __all__ = [
     "piece_label",
     "piece_name",
     "posture",
+    "reading_name",
     "rule_name",
     "saving_words",
     "say_answer",
     "say_cloth_step",
+    "say_doubt",
     "say_effect",
     "say_finding",
     "say_fold",
     "say_problem",
+    "say_reading",
     "say_suspect",
     "section_name",
     "sewn_to",

@@ -26,6 +26,7 @@ LABELS = {
     "back_wider": "that the back is wider", "lift": "lift", "over_the_bust": "over the bust",
     "low_waist": "that the waist is worn low", "hip_split": "that the back's hip is wider", "half_elastic": "to gather",
     "two_seams": "the two seams", "leg": "of leg", "at_the_knee": "at the knee", "to_take_in": "to take in", "turn_up": "turn-up", "below_the_band": "below the band", "loose": "to be loose", "casing": "casing", "heading": "heading and its turn", "heading_inside": "heading", "channel": "channel",
+    "cut_round": "cut all round", "in_seams": "in seams", "in_darts": "in darts", "inner_seam": "inner seam",
     "tie": "tie", "to_tie": "to tie", "seam": "seam", "seams": "seams",
 }  # fmt: skip
 FOUND = {
@@ -37,7 +38,7 @@ FOUND = {
     "curve_start": "where the curve leaves the centre line", "diagonal": "diagonal brought back into its range",
     "diagonal_moved": "diagonal brought back into its range", "side_curve": "hollow of the side curve",
     "dart_limit": "kept above the hip line", "centre_lean": "lean of the centre back",
-    "on_the_draft": "measured on the draft", "moves_with_tip": "as far as the crotch point moved",
+    "on_the_draft": "measured on the draft",  "moves_with_tip": "as far as the crotch point moved",
     "back_ease": "the back's ease", "widest_front": "widest line of the front, cut", "lay_place": "its place in the lay",
     "to_the_yoke": "down to the yoke", "dart_to_the_edge": "prolonged to the strip's edge", "dart_left": "what the strip leaves of it",
     "room_for_it": "as large as there is room for", "facing_wide": "width of the facing", "zip_long": "as long as the zip", "beyond_opening": "1 in beyond the opening",

@@ -9,7 +9,7 @@ from ninja import Field, Router, Schema
 from shop.api.auth import person
 from shop.api.incoming import Version
 from shop.bridge.designing import DesignOut, Outline, design, draft_alone, kept_alone, silhouettes
-from shop.bridge.drafting import PlanShape
+from shop.bridge.drafting import PanelShape, PlanShape, draw_panels
 from shop.bridge.moving import MoveOut, moved
 from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
 from shop.bridge.trade import TradeOut, trade
@@ -69,6 +69,12 @@ def order_design(
     and what each would change on this client.
     """
     return design(_job(request, id), garment, half)
+
+
+@router.get("/orders/{id}/drawn", response=list[PanelShape])
+def order_drawn(request: HttpRequest, id: UUID) -> list[PanelShape]:
+    """The panels of the order as it stands: they are there well before the rest of its plan."""
+    return draw_panels(_job(request, id))
 
 
 @router.get("/orders/{id}/design/moves", response=list[MoveOut])

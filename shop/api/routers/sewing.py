@@ -1,17 +1,29 @@
 """What is sewn of an order: its steps ticked by whom and when."""
 
 from datetime import datetime
+from typing import Annotated
 from uuid import UUID
 
 from django.http import HttpRequest
 from ninja import Field, Router, Schema
 
 from shop.api.auth import person
+from shop.bridge.sewing import reading_name, say
 from shop.chalk.queries import name_of
+from shop.clients import seen
+from shop.orders.models import Order
 from shop.orders.queries import order
 from shop.sewing import actions, queries
 
 router = Router(tags=["sewing"])
+
+
+class ReadOut(Schema):
+    """What was measured at a step, as typed."""
+
+    code: str
+    name: str
+    typed: str
 
 
 class SewnOut(Schema):
@@ -20,6 +32,10 @@ class SewnOut(Schema):
     operation: str
     by: str
     at: datetime
+    readings: list[ReadOut]
+    agrees: bool = Field(description="whether what was measured is as it should be; true where nothing is")
+    says: list[str] = Field(description="what the readings mean")
+    band_mm: float | None = Field(description="how long the band is by the reading")
 
 
 class SewnIn(Schema):
@@ -29,25 +45,42 @@ class SewnIn(Schema):
     plan: UUID
     operation: str = Field(max_length=120)
     sewn: bool = True
+    typed: dict[str, Annotated[str, Field(max_length=40)]] = Field(default_factory=dict, max_length=4)
+    sure: bool = Field(False, description="whether a reading that cannot well be is so all the same")
 
 
-def _answer(request: HttpRequest, id: UUID) -> list[SewnOut]:
+def _answer(request: HttpRequest, row: Order) -> list[SewnOut]:
+    actor = person(request)
+    unit = actor.workshop.unit
+    done = queries.sewn(actor, row.id)
+    if any(one.readings for one in done):
+        seen.note(actor, [row.client_id], "measures")
     return [
-        SewnOut(operation=one.operation, by=name_of(one.changed_by), at=one.created_at)
-        for one in queries.sewn(person(request), id)
-    ]
+        SewnOut(
+            operation=one.operation, by=name_of(one.changed_by), at=one.created_at,
+            readings=[
+                ReadOut(code=code, name=reading_name(code), typed=typed)
+                for code, typed in one.readings.get("typed", {}).items()
+            ],
+            agrees=one.readings["judged"]["agrees"] if one.readings else True,
+            says=say(one.readings["judged"], one.readings["mm"], unit) if one.readings else [],
+            band_mm=one.readings["judged"]["band"] if one.readings else None,
+        )
+        for one in done
+    ]  # fmt: skip
 
 
 @router.get("/orders/{id}/sewn", response=list[SewnOut])
 def sewn(request: HttpRequest, id: UUID) -> list[SewnOut]:
-    """The steps that are done. It says nothing of a body, and is asked often."""
-    return _answer(request, order(person(request), id).id)
+    """The steps that are done, with what was measured at them; asked often."""
+    return _answer(request, order(person(request), id))
 
 
 @router.put("/sewn/{id}", response=list[SewnOut])
 def tick(request: HttpRequest, id: UUID, body: SewnIn) -> list[SewnOut]:
     """Tick a step, or unpick it; all that are done then."""
     actions.tick(
-        actor=person(request), id=id, order=body.order, plan_run=body.plan, operation=body.operation, sewn=body.sewn
-    )
-    return _answer(request, body.order)
+        actor=person(request), id=id, order=body.order, plan_run=body.plan, operation=body.operation, sewn=body.sewn,
+        typed=body.typed, sure=body.sure,
+    )  # fmt: skip
+    return _answer(request, order(person(request), body.order))

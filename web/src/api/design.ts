@@ -30,6 +30,23 @@ export const useDesign = (order: string, garment: string, half: string, stamp: s
     staleTime: Infinity,
   });
 
+/** The panels of the order as it stands, while its plan is being made anew: they are there well before it. */
+export function useDrawn(order: string, plan: string, stamp: string): Plan["panels"] | undefined {
+  const drafting = useDrafting(order);
+  const drawn = useQuery({
+    queryKey: ["drawn", order, plan, stamp],
+    enabled: drafting && plan !== "",
+    queryFn: async () =>
+      (await answered(
+        server.GET("/api/orders/{id}/drawn", { params: { path: { id: order } } }),
+      )) as unknown as Plan["panels"],
+    retry: false,
+    staleTime: Infinity,
+    gcTime: 0,
+  });
+  return drafting ? drawn.data : undefined;
+}
+
 export type Move = Schemas["MoveOut"];
 
 /** What the choices of a group would move on the client's own draft; asked once there is `now` something to see. */

@@ -768,6 +768,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/drawn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Order Drawn
+         * @description The panels of the order as it stands: they are there well before the rest of its plan.
+         */
+        get: operations["shop_api_routers_design_order_drawn"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/from-job": {
         parameters: {
             query?: never;
@@ -899,7 +919,7 @@ export interface paths {
         };
         /**
          * Sewn
-         * @description The steps that are done. It says nothing of a body, and is asked often.
+         * @description The steps that are done, with what was measured at them; asked often.
          */
         get: operations["shop_api_routers_sewing_sewn"];
         put?: never;
@@ -3894,7 +3914,7 @@ export interface components {
          * OperationOut
          * @description One thing that is done when it is sewn: `seams` by their numbers in the plan's list, from 0; `panels` as
          *     `garment.panel`; `needs` the ids of what is done before. `stitch` is a number of ISO 4915 (from memory), `minutes`
-         *     somebody's with practice; `cautions` are said where they come first; `size_mm` is what a reading should be.
+         *     somebody's with practice; `cautions` are said where they come first; a step with `readings` is done by what is read.
          */
         OperationOut: {
             /** Allowance Mm */
@@ -3903,6 +3923,11 @@ export interface components {
             cautions: string[];
             /** Code */
             code: string;
+            /**
+             * Edges
+             * @default []
+             */
+            edges: components["schemas"]["SewnEdge"][];
             /** Garment */
             garment: string;
             /** Id */
@@ -3918,12 +3943,15 @@ export interface components {
             overlock: "" | "before" | "after";
             /** Panels */
             panels: string[];
+            /**
+             * Readings
+             * @default []
+             */
+            readings: components["schemas"]["WantedOut"][];
             /** Says */
             says: string[];
             /** Seams */
             seams: number[];
-            /** Size Mm */
-            size_mm: number | null;
             /** Stitch */
             stitch: string;
             /** Stitch Name */
@@ -4476,7 +4504,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.16.0
+             * @default 0.17.0
              */
             core: string;
             /** Findings */
@@ -4622,6 +4650,18 @@ export interface components {
             key: string;
             /** Low Mm */
             low_mm: number;
+        };
+        /**
+         * ReadOut
+         * @description What was measured at a step, as typed.
+         */
+        ReadOut: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /** Typed */
+            typed: string;
         };
         /** ReadingIn */
         ReadingIn: {
@@ -5023,6 +5063,16 @@ export interface components {
             used_at: string;
         };
         /**
+         * SewnEdge
+         * @description A panel, as `garment.panel`, and its edge or a line in it; `darts` for all its darts, empty for none of it.
+         */
+        SewnEdge: {
+            /** Edge */
+            edge: string;
+            /** Panel */
+            panel: string;
+        };
+        /**
          * SewnIn
          * @description That an operation of a plan of the order was done, or unpicked.
          */
@@ -5044,6 +5094,16 @@ export interface components {
              * @default true
              */
             sewn: boolean;
+            /**
+             * Sure
+             * @description whether a reading that cannot well be is so all the same
+             * @default false
+             */
+            sure: boolean;
+            /** Typed */
+            typed?: {
+                [key: string]: string;
+            };
         };
         /**
          * SewnOut
@@ -5051,14 +5111,31 @@ export interface components {
          */
         SewnOut: {
             /**
+             * Agrees
+             * @description whether what was measured is as it should be; true where nothing is
+             */
+            agrees: boolean;
+            /**
              * At
              * Format: date-time
              */
             at: string;
+            /**
+             * Band Mm
+             * @description how long the band is by the reading
+             */
+            band_mm: number | null;
             /** By */
             by: string;
             /** Operation */
             operation: string;
+            /** Readings */
+            readings: components["schemas"]["ReadOut"][];
+            /**
+             * Says
+             * @description what the readings mean
+             */
+            says: string[];
         };
         /** SheetIn */
         SheetIn: {
@@ -5618,6 +5695,24 @@ export interface components {
             may_cut: boolean;
             /** Suspects */
             suspects: components["schemas"]["SuspectOut"][];
+        };
+        /**
+         * WantedOut
+         * @description What is measured at a step, and what it should read, with its sum.
+         */
+        WantedOut: {
+            /** Code */
+            code: string;
+            /** Formula */
+            formula: string;
+            /** Name */
+            name: string;
+            /** Shown */
+            shown: string;
+            /** Wanted Mm */
+            wanted_mm: number;
+            /** With */
+            with: string;
         };
         /** WayOut */
         WayOut: {
@@ -7132,6 +7227,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MoveOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_design_order_drawn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PanelOut"][];
                 };
             };
             /** @description Refused, in words */

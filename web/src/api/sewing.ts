@@ -26,10 +26,22 @@ export const useSewn = (order: string) => useQuery({ ...sewnOf(order), refetchIn
 function withTick(was: Sewn[], { at, body }: Pick<Row, "at" | "body">): Sewn[] {
   const operation = String(body["operation"]);
   const others = was.filter((one) => one.operation !== operation);
-  return body["sewn"] ? [...others, { operation, by: "you", at: new Date(at).toISOString() }] : others;
+  const typed = Object.entries((body["typed"] ?? {}) as Record<string, string>);
+  const readings = typed.map(([code, text]) => ({ code, name: "", typed: text }));
+  const says = readings.length ? ["What it means is said when the line is back."] : [];
+  const tick = { operation, by: "you", at: new Date(at).toISOString(), readings, agrees: true, says, band_mm: null };
+  return body["sewn"] ? [...others, tick] : others;
 }
 
-type Ticked = { plan: string; operation: string; sewn: boolean; says: string };
+/** A step with `typed` readings is done by them; `sure` keeps one that cannot well be. */
+type Ticked = {
+  plan: string;
+  operation: string;
+  sewn: boolean;
+  typed: Record<string, string>;
+  sure: boolean;
+  says: string;
+};
 
 /** A step done, or unpicked: refused where something it needs is not done yet. */
 export function useSew(order: string) {

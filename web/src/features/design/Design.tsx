@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { inWords } from "../../api/client";
-import { useDesign } from "../../api/design";
+import { useDesign, useDrawn } from "../../api/design";
 import { type Order, usePutGarment } from "../../api/orders";
 import type { Plan } from "../../api/plans";
 import { called, methodName, methodOf, styleOf, type Trade, useTrade } from "../../api/trade";
@@ -70,6 +70,8 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
   const unit = (plan?.unit ?? "in") as Unit;
   const stamp = [part.row.version, order.sheet.readings.length, order.cloth.version].join();
   const asked = useDesign(order.id, part.row.name, part.half, stamp).data;
+  // A new plan is also laid, marked and checked: what it draws is there before.
+  const drawn = useDrawn(order.id, plan ? planId : "", stamp);
 
   const method = part.method || (styleOf(trade, part.style)?.first ?? "");
   const [wrong, setWrong] = useState("");
@@ -150,7 +152,7 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
           padding="16"
         >
           {plan && !error ? (
-            <LiveDraft plan={plan} garment={part.row.name} half={part.half} />
+            <LiveDraft panels={drawn ?? plan.panels} garment={part.row.name} half={part.half} />
           ) : (
             <StandIn order={order} made={{ ...garment, method }} />
           )}

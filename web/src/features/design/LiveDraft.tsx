@@ -13,16 +13,16 @@ const named = (panels: Plan["panels"]) => panels.map((panel) => panelName(panel.
 
 /** The panels of a garment, or of a jumpsuit's half, side by side as they are drafted now, the small parts below. */
 export const LiveDraft = memo(function LiveDraft({
-  plan,
+  panels: all,
   garment,
   half,
 }: {
-  plan: Plan;
+  panels: Plan["panels"];
   garment: string;
   half: string;
 }) {
   const id = half ? `${garment}.${half}` : garment;
-  const panels = plan.panels.filter((panel) => panel.garment === id);
+  const panels = all.filter((panel) => panel.garment === id);
   const [ref, room] = useSize();
   if (panels.length === 0) return <p role="status">Drafting…</p>;
   return (

@@ -60,7 +60,7 @@ export function KeepPattern({ found, file, unit, kept }: KeepProps) {
           <chakra.li
             key={k}
             display="grid"
-            gridTemplateColumns={{ base: "72px 1fr", md: "72px 2fr 90px 2fr 2fr" }}
+            gridTemplateColumns={{ base: "72px minmax(0, 1fr)", md: "72px 2fr 90px 2fr 2fr" }}
             gap="8"
             alignItems="end"
             borderTop="1px solid {colors.hairline}"
@@ -93,13 +93,15 @@ export function KeepPattern({ found, file, unit, kept }: KeepProps) {
               options={WAYS}
               onPick={(way) => say(k, asWay(said[k]!, way))}
             />
-            <Choice
-              text="Its grain runs"
-              of={k}
-              value={String(said[k]!.turned)}
-              options={TURNS}
-              onPick={(turn) => say(k, { ...said[k]!, turned: Number(turn) as SaidPiece["turned"] })}
-            />
+            <Box gridColumn={{ base: "1 / -1", md: "auto" }}>
+              <Choice
+                text="Its grain runs"
+                of={k}
+                value={String(said[k]!.turned)}
+                options={TURNS}
+                onPick={(turn) => say(k, { ...said[k]!, turned: Number(turn) as SaidPiece["turned"] })}
+              />
+            </Box>
           </chakra.li>
         ))}
       </chakra.ol>

@@ -8,26 +8,18 @@ type Panel = Plan["panels"][number];
 
 /** No more panels than these are drawn of a step; how far they are apart, in mm of their own. */
 const [MOST, APART] = [4, 60];
-/** What is sewn by steps that no seam of the plan says. */
-const ALONG: Record<string, string[]> = { hem: ["hem"], join: ["waist", "hem"] };
 const flat = ([x = 0, y = 0]: readonly number[]): [number, number] => [x, y];
 
 /** The edges that a step sews, by panel. */
-function sewnBy(plan: Plan, step: Operation): Map<string, Set<string>> {
+function sewnBy(step: Operation): Map<string, Set<string>> {
   const sewn = new Map<string, Set<string>>();
-  const add = (panel: string, edge: string) => sewn.set(panel, (sewn.get(panel) ?? new Set()).add(edge));
-  for (const k of step.seams) {
-    const seam = plan.seams[k];
-    for (const edge of seam?.edges ?? []) add(`${seam!.garment}.${edge.panel}`, edge.edge);
-  }
-  const along = step.code === "darts" ? [""] : (ALONG[step.code] ?? []);
-  for (const panel of step.panels) for (const edge of along) add(panel, edge);
+  for (const { panel, edge } of step.edges) sewn.set(panel, (sewn.get(panel) ?? new Set()).add(edge));
   return sewn;
 }
 
 /** The panels of a step side by side, what is sewn in thick lines; nothing where no edge and no dart is. */
 export function StepDrawing({ plan, step }: { plan: Plan; step: Operation }) {
-  const sewn = sewnBy(plan, step);
+  const sewn = sewnBy(step);
   const panels = plan.panels.filter((panel) => sewn.has(`${panel.garment}.${panel.name}`)).slice(0, MOST);
   if (!panels.length) return null;
   const boxes = panels.map((panel) => boxOf(panel.net));
@@ -71,7 +63,7 @@ function Sewn({ panel, edges, px }: { panel: Panel; edges: Set<string>; px: numb
       {lines.map(([name, points]) => (
         <path key={name} d={pathOf(points, flat)} />
       ))}
-      {edges.has("") &&
+      {edges.has("darts") &&
         panel.darts.map((dart, k) => <path key={`dart ${k}`} d={pathOf([dart.near, dart.tip, dart.far], flat)} />)}
     </chakra.g>
   );
