@@ -22,6 +22,7 @@ ProblemCode = Literal[
     "choice.joined_closure", "choice.alone", "job.half", "job.jumpsuit_choices", "armhole.low", "armhole.shallow",
     "neck.too_wide", "front.short", "bust_dart.large", "shoulder.wide", "across.narrow", "sleeve.arm", "sleeve.short",
     "top.too_short", "cut.nothing_main", "cut.nothing_other", "lay.broken", "lay.pin", "lay.by_hand", "lay.invalid",
+    "correction.many", "correction.side", "correction.size", "correction.small", "correction.large",
 ]
 """Why a job cannot be drafted."""
 FindingCode = Literal[
@@ -34,7 +35,7 @@ FindingCode = Literal[
     "crotch.usual_by_hip", "diagonal.moved", "curve.moved", "choice.idle", "dart.shortened", "hem.widened",
     "turn.short", "turn.full", "doubt.model", "doubt.last", "doubt.rise", "doubt.rises", "doubt.inseam", "doubt.waist",
     "doubt.fork", "doubt.order", "doubt.half", "lay.none", "lay.nap", "lay.shallow", "lay.fold_full", "cloth.short",
-    "fold.quick_shallow",
+    "fold.quick_shallow", "correction.chosen", "correction.unused",
 ]
 """What should be looked at in a draft that was made; a failed check is a finding of the check's own code."""
 CheckCode = Literal[

@@ -18,6 +18,8 @@ from cutting.methods import (
     STYLES,
     Allowances,
     Ask,
+    correct_lower,
+    correct_top,
     methods_for,
     resolve,
     usual_method,
@@ -97,11 +99,12 @@ def _sizes(sums: Any) -> dict[str, float]:
 
 
 def _lower_sums(body: Body, method: str, ask: Ask) -> dict[str, float]:
+    ask, _ = correct_lower(ask, body, method)
     return _sizes(METHODS[method].sums(body, ask)) | {"centre_seam": ask.allowances.centre.mm}
 
 
 def _top_sums(body: Body, _: str, ask: TopAsk) -> dict[str, float]:
-    drawn = draw_top(body, ask)
+    drawn = draw_top(body, correct_top(ask, body)[0])
     return _sizes(drawn.sums) | {"sleeve_length": drawn.sleeve.length.mm if drawn.sleeve else 0.0}
 
 

@@ -72,10 +72,9 @@ def moves(
                 then = kind.draft(style, method, body, asks(choices)).panels
             except CuttingError:
                 continue
-            moved = _moved(now, then, row.key)
+            moved = moved_panel(now, then, row.key)
             if moved:
-                panel, lines, was, off = moved
-                found.append(Move(row.key, row.of, way, rule, panel, lines, was, _square(off)))
+                found.append(Move(row.key, row.of, way, rule, moved.panel, moved.lines, moved.was, moved.view))
     return _alike(found)
 
 
@@ -123,6 +122,25 @@ def _others(
                 to = {key: Fixed(size)}
                 yield way, "", chosen | ({"allowances": replace(ask.allowances, **to)} if row.of else to)
                 return
+
+
+@dataclass(frozen=True)
+class Moved:
+    """A panel's lines as they would be, and as they stand; `view` is what differs, with room round it."""
+
+    panel: str
+    lines: Lines
+    was: Lines
+    view: View
+
+
+def moved_panel(now: dict[str, Panel], then: dict[str, Panel], choice: str = "") -> Moved | None:
+    """The panel that another draft moves most, or the one that a choice is called after; None where nothing moves."""
+    found = _moved(now, then, choice)
+    if found is None:
+        return None
+    panel, lines, was, off = found
+    return Moved(panel, lines, was, _square(off))
 
 
 def _moved(now: dict[str, Panel], then: dict[str, Panel], choice: str) -> tuple[str, Lines, Lines, Apart] | None:

@@ -171,7 +171,7 @@ def _draft(job: Job) -> tuple[tuple[Garment, ...], ...]:
         garments: list[Garment] = []
         for asked in outfit.garments:
             try:
-                made = asked.draft(outfit.named(asked), outfit.body)
+                made = asked.draft(outfit.named(asked), outfit.body.wearing(asked.id))
                 garments += [_said(one, outfit, asked) for one in _with_idle(made, asked)]
             except CuttingError as refused:
                 placed = [_placed(problem, outfit, asked) for problem in refused.problems]

@@ -22,9 +22,9 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("check", CHOIR, "check", "hold"),
     ("files", SUIT, "files", "pages,"),
     ("sewing", SUIT, "sewing", "steps done"),
+    ("fitting", CHOIR, "fitting", "What is seen"),
     ("client", None, "/clients/first", "Everything about"),
     ("shelf", None, "/shelf", "Navy twill"),
-    ("people", None, "/people", "Invite somebody"),
     ("settings", None, "/settings", "Seam allowances"),
     ("methods", None, "/methods", "Where they differ"),
     ("practice", None, "/practice?method=quarter-hip&style=straight-trousers", "Show the rule"),
@@ -43,6 +43,12 @@ def _take(page: Page, name: str, title: str | None, where: str, wait: str) -> No
         address = f"/clients/{next(one['id'] for one in first if one['name'] == people.ORDERS[0]['client'])}"
     page.goto(address)
     page.get_by_text(wait).first.wait_for()
+    if where == "fitting":
+        page.get_by_text("From behind").click()
+        page.locator("label").filter(has_text="The seat is tight").click()
+        page.get_by_label("Pinned").fill("1/2")
+        page.get_by_role("button", name="Try the cures").click()
+        page.get_by_text("First:").wait_for()
     # Pictures of files are made when they are looked at.
     page.wait_for_timeout(2500)
     page.screenshot(path=FOLDER / f"{name}.png")

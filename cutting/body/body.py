@@ -1,8 +1,9 @@
 """A body as the methods read it: each measurement a length that knows its name."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from fractions import Fraction
 
+from cutting.body.correction import Correction
 from cutting.errors import CuttingError, Problem
 from cutting.lengths import Measured
 from cutting.where import measure
@@ -10,9 +11,15 @@ from cutting.where import measure
 
 @dataclass(frozen=True)
 class Body:
-    """Measurements in exact mm, by key."""
+    """Measurements in exact mm, by key, and the corrections from the client's fittings."""
 
     sizes: dict[str, Fraction]
+    corrections: tuple[Correction, ...] = ()
+
+    def wearing(self, garment: str) -> "Body":
+        """The same with the corrections that hold for a garment, by its id."""
+        own = tuple(one for one in self.corrections if one.garment in ("", garment))
+        return self if own == self.corrections else replace(self, corrections=own)
 
     def has(self, key: str) -> bool:
         """True where the point was measured."""

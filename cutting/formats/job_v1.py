@@ -13,6 +13,7 @@ from cutting.body import Body, nearest
 from cutting.cloth import FOLDS, PARTS, THICKNESSES, Cloth
 from cutting.codes import ProblemCode
 from cutting.errors import CuttingError, Problem, refuse
+from cutting.formats.corrections_v1 import CorrectionIn, read_corrections
 from cutting.formats.garment_v1 import Cloths, GarmentIn, read_garment
 from cutting.formats.pattern_v1 import PatternIn, check_amount, read_pattern_ask
 from cutting.formats.values_v1 import Size, Strict, exact_mm, known, percent, placed, read_measure
@@ -55,6 +56,7 @@ class OtherIn(Strict):
     measurements: dict[str, Size]
     garments: list[GarmentIn]
     patterns: list[PatternIn] = Field(default_factory=list)
+    corrections: list[CorrectionIn] = Field(default_factory=list)
 
 
 class LayIn(Strict):
@@ -72,6 +74,7 @@ class JobIn(Strict):
     measurements: dict[str, Size]
     garments: list[GarmentIn]
     patterns: list[PatternIn] = Field(default_factory=list)
+    corrections: list[CorrectionIn] = Field(default_factory=list)
     cloth: ClothIn
     others: list[OtherIn] = Field(default_factory=list)
     other_cloth: ClothIn | None = None
@@ -156,7 +159,7 @@ def read_job(raw: Any) -> Job:
 
 def _read(job: JobIn) -> Job:
     problems: list[Problem] = []
-    body = _body(job.measurements, job.unit, "", problems)
+    body = _body(job, job.unit, "", problems)
     cloth = _cloth(job.cloth, job.unit, CLOTH, problems)
     other = _cloth(job.other_cloth, job.unit, OTHER_CLOTH, problems) if job.other_cloth else None
     if job.cut_from == "other" and job.other_cloth is None:
@@ -221,19 +224,20 @@ def _others(job: JobIn, cloths: Cloths, problems: list[Problem]) -> tuple[Outfit
         if not re.fullmatch(r"[a-z0-9-]{1,40}", one.id) or one.id in seen:
             problems.append(Problem("job.id", JOB / "others" / name, {"word": name}))
         seen.add(one.id)
-        body = _body(one.measurements, job.unit, name, problems)
+        body = _body(one, job.unit, name, problems)
         read.append(Outfit(one.id, body, _garments(one, job.unit, name, cloths, problems)))
     return tuple(read)
 
 
-def _body(measurements: dict[str, Size], unit: Unit, outfit: str, problems: list[Problem]) -> Body:
+def _body(raw: "JobIn | OtherIn", unit: Unit, outfit: str, problems: list[Problem]) -> Body:
+    """The client: the measures, and what fittings found."""
     sizes: dict[str, Fraction] = {}
-    for key, value in measurements.items():
+    for key, value in raw.measurements.items():
         try:
             sizes[key] = read_measure(key, value, unit, Where("measurements", (key,), outfit=outfit))
         except CuttingError as error:
             problems.extend(error.problems)
-    return Body(sizes)
+    return Body(sizes, read_corrections(raw.corrections, unit, outfit, problems))
 
 
 def _garments(

@@ -1,6 +1,7 @@
 """Lengths with their sums as plain data, and back: how a stored plan keeps them.
 
 `["m", key, size]` a measurement, `["f", size, label]` a fixed amount, `["d", mm, label]` a length found on the draft,
+`["c", size, since]` what a correction of that day adds,
 `["x", factor, length]` a share or a multiple, `["+", length, ...]` a sum. Exact sizes in mm are texts such as `5207/5`.
 """
 
@@ -8,13 +9,17 @@ from fractions import Fraction
 from functools import lru_cache
 from typing import Any
 
-from cutting.lengths import Fixed, Found, Length, Measured, Scaled, Sum
+from cutting.lengths import Corrected, Fixed, Found, Length, Measured, OfCorrection, Scaled, Sum
 
 Tree = list[Any]
 
 
 def to_tree(length: Length) -> Tree:
     """A length as plain data."""
+    if isinstance(length, Corrected):
+        return to_tree(length.parts)
+    if isinstance(length, OfCorrection):
+        return ["c", str(length.size), length.since]
     if isinstance(length, Measured):
         return ["m", length.key, str(length.size)]
     if isinstance(length, Fixed):
@@ -38,6 +43,8 @@ def from_tree(tree: Tree) -> Length:
     match tree:
         case ["m", str(key), str(size)]:
             return Measured(key, _exact(size))
+        case ["c", str(size), str(since)]:
+            return OfCorrection(_exact(size), since)
         case ["f", str(size), str(label)]:
             return Fixed(_exact(size), label)
         case ["d", float(mm) | int(mm), str(label)]:

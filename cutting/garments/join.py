@@ -8,9 +8,9 @@ from cutting.body import Body
 from cutting.errors import CuttingError
 from cutting.finding import Finding
 from cutting.garments.lower import Lower, draft_lower
-from cutting.garments.top import Top, draft_top
+from cutting.garments.top import Top, top_as_asked
 from cutting.lengths import Fixed, found, mm
-from cutting.methods import Ask
+from cutting.methods import Ask, correct_top
 from cutting.methods.darts import Darts
 from cutting.methods.upper import TOPS, TopAsk
 from cutting.methods.upper.sums import work_out
@@ -28,11 +28,12 @@ def draft_joined(name: str, method: str, body: Body, top: TopAsk, lower: Ask) ->
     with in_half("lower"):
         below = draft_lower(f"{name}.lower", method, body, lower)
     with in_half("top"):
-        above = draft_top(f"{name}.top", "quarter-bust", body, _meeting(body, top, lower, below))
+        asked, said = correct_top(replace(top, joined=True), body)
+        above = top_as_asked(f"{name}.top", "quarter-bust", body, _meeting(body, asked, below))
     gathers = 2 * (below.sums.front_gathers + below.sums.back_gathers).mm
     of_top = _said(above.gathered, above.waist_flat, "gathers")
     of_lower = _said(gathers, below.waist_sewn, lower.waist_join)
-    return replace(above, findings=above.findings + of_top), replace(below, findings=below.findings + of_lower)
+    return replace(above, findings=above.findings + of_top + said), replace(below, findings=below.findings + of_lower)
 
 
 @contextmanager
@@ -44,8 +45,9 @@ def in_half(half: str) -> Iterator[None]:
         raise CuttingError(*(replace(one, where=one.where.in_garment("", half)) for one in refused.problems)) from None
 
 
-def _meeting(body: Body, top: TopAsk, lower: Ask, below: Lower) -> TopAsk:
+def _meeting(body: Body, top: TopAsk, below: Lower) -> TopAsk:
     """What is asked of the top so that it meets the lower garment: its waist's ease, its zip, its darts."""
+    lower = below.ask
     asked = replace(top, waist_ease=lower.waist_ease, closure=lower.closure, joined=True)
     if lower.closure == "back-zip":
         asked = replace(asked, zip_edge=max(lower.zip_edge, lower.allowances.centre, key=lambda one: one.size))

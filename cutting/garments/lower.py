@@ -23,7 +23,7 @@ from cutting.garments.waists import elastic_length, waist_parts, with_channel
 from cutting.garments.zips import said_of_opening, said_of_zip, zip_length
 from cutting.geometry import Point, is_simple
 from cutting.lengths import Length, inch
-from cutting.methods import METHODS, Ask
+from cutting.methods import METHODS, Ask, correct_lower
 from cutting.methods.sums import Sums
 from cutting.pieces import Panel, Piece, Tape, far_half, finish, read_tapes, whole_piece
 from cutting.pieces.panel import with_notches
@@ -111,6 +111,7 @@ class Lower(Garment):
 def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
     """Draft a lower garment. Raises CuttingError with the measure that a method cannot serve."""
     how = METHODS[method]
+    ask, corrected = correct_lower(ask, body, method)
     ask = how.fitted(body, ask)
     sums, drafts = how.draw(body, ask, how.seats)
     drawn = {d.panel: finish(name, d) for d in drafts}
@@ -138,7 +139,7 @@ def draft_lower(name: str, method: str, body: Body, ask: Ask) -> Lower:
         *bends,
         *said_of_laps(parts),
     )
-    findings += tuple(said_of_crotch(body, ask, numbers))
+    findings += (*said_of_crotch(body, ask, numbers), *corrected)
     return Lower(
         id=name, style=ask.style, method=method, body=body, marking=ask.marking, other_cloth=ask.other_cloth,
         main=tuple(legs), panels=panels,

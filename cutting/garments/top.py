@@ -17,6 +17,7 @@ from cutting.garments.seams import Seam, sewn, top_seams
 from cutting.garments.top_numbers import top_numbers
 from cutting.geometry import Point, is_simple
 from cutting.lengths import Length, Rule, found
+from cutting.methods import correct_top
 from cutting.methods.upper import TOPS, DraftedTop, Sleeve, TopAsk, TopSums, draw_top
 from cutting.pieces import Panel, Piece, Tape, finish, read_tapes
 from cutting.pieces.panel import with_notches
@@ -79,7 +80,14 @@ class Top(Garment):
 
 
 def draft_top(name: str, method: str, body: Body, ask: TopAsk) -> Top:
-    """Draft a top. Raises CuttingError with the measure that cannot be served."""
+    """Draft a top, the client's corrections in it. Raises CuttingError with the measure that cannot be served."""
+    ask, said = correct_top(ask, body)
+    made = top_as_asked(name, method, body, ask)
+    return replace(made, findings=made.findings + said)
+
+
+def top_as_asked(name: str, method: str, body: Body, ask: TopAsk) -> Top:
+    """Draft a top by what is asked alone: corrections are in it already. Raises CuttingError as `draft_top`."""
     drawn = draw_top(body, ask)
     panels = {d.panel: finish(name, d) for d in drawn.drafts}
     panels = _notched(panels, drawn, ask)

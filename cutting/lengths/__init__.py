@@ -2,11 +2,13 @@
 
 from cutting.lengths.length import (
     INCH_MM,
+    Corrected,
     Exact,
     Fixed,
     Found,
     Length,
     Measured,
+    OfCorrection,
     Rule,
     Scaled,
     Sum,
@@ -22,6 +24,6 @@ from cutting.lengths.length import (
 from cutting.lengths.units import Shown, Unit, read, show
 
 __all__ = [
-    "INCH_MM", "Exact", "Fixed", "Found", "Length", "Measured", "Rule", "Scaled", "Shown", "Sum", "Unit", "as_marked",
-    "cm", "found", "inch", "mm", "named", "on_tape", "read", "show", "total",
+    "INCH_MM", "Corrected", "Exact", "Fixed", "Found", "Length", "Measured", "OfCorrection", "Rule", "Scaled", "Shown",
+    "Sum", "Unit", "as_marked", "cm", "found", "inch", "mm", "named", "on_tape", "read", "show", "total",
 ]  # fmt: skip

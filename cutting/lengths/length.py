@@ -72,6 +72,39 @@ class Fixed(Length):
 
 
 @dataclass(frozen=True)
+class OfCorrection(Length):
+    """What a correction adds, or takes away; `since` is the day of the fitting that it comes from, as 2026-12-03, or
+    other words for it.
+    """
+
+    size: Fraction
+    since: str
+
+    @property
+    def value(self) -> Exact:
+        return self.size
+
+
+@dataclass(frozen=True)
+class Corrected(Fixed):
+    """A chosen or usual length with corrections in it: `size` is all of it, `parts` its sum."""
+
+    own: Length = Fixed(Fraction(0))
+    by: tuple[OfCorrection, ...] = ()
+
+    @staticmethod
+    def of(own: Length, by: tuple[OfCorrection, ...]) -> Corrected:
+        """A length and its corrections."""
+        size = Fraction(own.value) + sum((one.size for one in by), Fraction(0))
+        return Corrected(size, "", own, by)
+
+    @property
+    def parts(self) -> Length:
+        """What it is, and what each correction makes of it."""
+        return total(self.own, *self.by)
+
+
+@dataclass(frozen=True)
 class Found(Length):
     """A length worked out on the draft, such as one that makes two seams agree."""
 
@@ -110,7 +143,8 @@ def total(*terms: Length) -> Length:
     """The sum of `terms`, sums among them opened; amounts of nothing are left out."""
     flat: list[Length] = []
     for term in terms:
-        flat.extend(term.terms if isinstance(term, Sum) else [term])
+        opened = term.parts if isinstance(term, Corrected) else term
+        flat.extend(opened.terms if isinstance(opened, Sum) else [opened])
     kept = [term for term in flat if not _nothing(term)] or flat[:1]
     return kept[0] if len(kept) == 1 else Sum(tuple(kept))
 
@@ -186,4 +220,6 @@ def found(amount: float, label: str) -> Found:
 
 def named(length: Length, label: str) -> Length:
     """A fixed length with what it is for."""
+    if isinstance(length, Corrected):
+        return total(named(length.own, label), *length.by)
     return Fixed(length.size, label) if isinstance(length, Fixed) else length

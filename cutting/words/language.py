@@ -40,6 +40,14 @@ class OperationWords:
 
 
 @dataclass(frozen=True)
+class SignWords:
+    """What is seen at a fitting, and what is pinned for it."""
+
+    name: str
+    pinned: str
+
+
+@dataclass(frozen=True)
 class CallWords:
     """A call's name, what it is known by afterwards, the reason for it, where its tape starts (empty without one), and
     along what that runs or what the stroke goes through.
@@ -142,6 +150,24 @@ class Language(Protocol):
 
     def operation_words(self, code: str, overlock: str) -> OperationWords:
         """An operation of sewing; `overlock` says when its edges are overlocked: before, after, or empty."""
+
+    def view_name(self, view: str) -> str:
+        """From which side one looks at a fitting."""
+
+    def sign_words(self, sign: str, unit: Unit) -> SignWords:
+        """Something seen at a fitting."""
+
+    def cure_name(self, cure: str, unit: Unit) -> str:
+        """What a cure does."""
+
+    def say_works(self, share: float) -> str:
+        """How much of a cure that is refused can be drafted."""
+
+    def say_nothing(self) -> str:
+        """That a cure changes nothing on a draft."""
+
+    def say_room(self, room: str, left: float | None, unit: Unit) -> str:
+        """Where a garment that is sewn can still take a cure, and how many mm of it at most."""
 
     def reading_name(self, code: str) -> str:
         """What is measured on a sewn garment."""

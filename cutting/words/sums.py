@@ -4,7 +4,7 @@ from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from fractions import Fraction
 
-from cutting.lengths import Fixed, Found, Length, Measured, Scaled, Sum, Unit, show
+from cutting.lengths import Corrected, Fixed, Found, Length, Measured, OfCorrection, Scaled, Sum, Unit, show
 from cutting.lengths.units import MM
 from cutting.words.few import Given
 
@@ -15,12 +15,13 @@ UNSEEN_MM = 0.4
 @dataclass(frozen=True)
 class Names:
     """What a language calls the leaves of a sum: measurements, what a fixed amount is for, what was
-    found how, what measures give."""
+    found how, what measures give, from when a correction is."""
 
     measure: Callable[[str], str]
     fixed: Mapping[str, str]
     found: Mapping[str, str]
     given: Callable[[Given], str]
+    since: Callable[[str], str]
 
 
 def number_text(mm: float | Fraction, unit: Unit) -> str:
@@ -38,6 +39,8 @@ def with_numbers(length: Length, unit: Unit) -> str:
 
 def sum_text(length: Length, unit: Unit, names: Names | None) -> str:
     """The sum with names, or without any as `with_numbers`."""
+    if isinstance(length, Corrected):
+        return sum_text(length.parts, unit, names)
     if isinstance(length, Sum):
         return _sum(length, unit, names)
     if isinstance(length, Scaled):
@@ -53,6 +56,9 @@ def _fixed(length: Fixed, unit: Unit, names: Names) -> str:
 def _leaf(length: Length, unit: Unit, names: Names | None) -> str:
     if isinstance(length, Given):
         return names.given(length) if names else number_text(length.size, unit)
+    if isinstance(length, OfCorrection):
+        text = number_text(length.size, unit)
+        return f"{text} {unit} {names.since(length.since)}" if names else text
     if isinstance(length, Measured):
         return names.measure(length.key) if names else number_text(length.size, unit)
     if isinstance(length, Fixed):
@@ -64,7 +70,7 @@ def _leaf(length: Length, unit: Unit, names: Names | None) -> str:
 
 def _grouped(length: Length, unit: Unit, names: Names | None) -> str:
     text = sum_text(length, unit, names)
-    plain = isinstance(length, Measured | Found | Fixed | Given)
+    plain = isinstance(length, Measured | Found | Fixed | Given | OfCorrection) and not isinstance(length, Corrected)
     return text if plain and not (names is None and " " in text and "/" in text) else f"({text})"
 
 
@@ -103,7 +109,9 @@ def _term(term: Length, unit: Unit, names: Names | None) -> tuple[bool, str]:
 
 def _signed(term: Length) -> tuple[bool, Length]:
     """Whether a term is taken away, and the term without its sign: less a share of -1/4 in is a share of 1/4 in more."""
-    if isinstance(term, Fixed) and term.size < 0:
+    if isinstance(term, OfCorrection) and term.size < 0:
+        return True, OfCorrection(-term.size, term.since)
+    if isinstance(term, Fixed) and not isinstance(term, Corrected) and term.size < 0:
         return True, Fixed(-term.size, term.label)
     if isinstance(term, Found) and term.size < 0:
         return True, Found(-term.size, term.label)

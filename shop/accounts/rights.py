@@ -14,6 +14,7 @@ RIGHTS: dict[str, tuple[str, ...]] = {
     "chalk": ("owner", "cutter", "apprentice"),
     "cut": ("owner", "cutter"),
     "sew": ("owner", "cutter", "apprentice", "sewer"),
+    "fit": ("owner", "cutter"),
     "practise": ("owner", "cutter", "apprentice", "sewer"),
     "remove": ("owner",),
     "people": ("owner",),

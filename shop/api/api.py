@@ -13,6 +13,7 @@ from shop.api.routers import (
     clients,
     design,
     files,
+    fitting,
     group,
     house,
     jobs,
@@ -54,6 +55,7 @@ api.add_router("", sheets.router)
 api.add_router("", orders.router)
 api.add_router("", design.router)
 api.add_router("", files.router)
+api.add_router("", fitting.router)
 api.add_router("", group.router)
 api.add_router("", house.router)
 api.add_router("", jobs.router)

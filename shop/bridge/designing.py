@@ -1,5 +1,6 @@
 """What can be chosen for a garment, what is usual, what each choice would change, and how a style looks on a body."""
 
+from collections.abc import Sequence
 from contextlib import suppress
 from dataclasses import astuple, dataclass
 from fractions import Fraction
@@ -16,7 +17,7 @@ from cutting.formats import keep, read_job
 from cutting.formats.choices_v1 import read_choices
 from cutting.formats.plan_shape import PlanOut
 from cutting.kinds import KINDS, PAIRS, GarmentKind, all_styles, kind_of
-from cutting.lengths import Fixed, Unit, on_tape, show
+from cutting.lengths import Fixed, Length, OfCorrection, Unit, on_tape, show
 from cutting.plan import plan
 from cutting.where import choice
 from cutting.words.inches import as_taped
@@ -41,7 +42,7 @@ class RowOut(BaseModel):
     """A choice that is asked. `of` is the set it is one of (allowances), empty for one by itself.
 
     `typed` where a length may be given instead of one of the rules; `typed_says` what the length that was given changes
-    against the usual. `usual` is what is taken where nothing is chosen:
+    against the usual; `fitting` what the client's fittings add to it. `usual` is what is taken where nothing is chosen:
     its value, and as one says it with where it comes from.
     """
 
@@ -57,6 +58,7 @@ class RowOut(BaseModel):
     least_mm: float
     most_mm: float
     typed_says: str = ""
+    fitting: str = ""
 
 
 class ChoiceGroupOut(BaseModel):
@@ -87,10 +89,12 @@ class InHand:
     chosen: dict[str, Any]
     cloth: Cloth
     joined: bool
+    garment: str
 
     def body(self) -> Body:
-        """Raises CuttingError where the measurements make none."""
-        return read_job(self.job | {"garments": [{"id": "any", "style": "palazzo"}]}).body
+        """The client for this garment. Raises CuttingError where the measurements make none."""
+        job = read_job(self.job | {"garments": [{"id": "any", "style": "palazzo"}]})
+        return job.body.wearing(self.garment)
 
     def read(self) -> dict[str, Any]:
         """The choices as the core has them."""
@@ -102,7 +106,7 @@ class InHand:
 def in_hand(job: dict[str, Any], garment: str, half: str) -> InHand:
     """A job's garment of that name, or a jumpsuit's half; the first where there is none."""
     raw = next((one for one in job["garments"] if one["id"] == garment), job["garments"][0])
-    joined = raw["style"] in PAIRS
+    name, joined = raw["id"], raw["style"] in PAIRS
     if joined:
         pair = PAIRS[raw["style"]].halves
         half = half or list(pair)[-1]
@@ -111,7 +115,7 @@ def in_hand(job: dict[str, Any], garment: str, half: str) -> InHand:
     kind = kind_of(style)
     cloth = read_job(job | {"measurements": {}, "garments": [{"id": "any", "style": "palazzo"}]}).cloth
     method = raw.get("method") or kind.first_method(style)
-    return InHand(job, kind, style, method, raw.get("choices") or {}, cloth, joined)
+    return InHand(job, kind, style, method, raw.get("choices") or {}, cloth, joined, name)
 
 
 def design(job: dict[str, Any], garment: str = "", half: str = "") -> DesignOut:
@@ -126,8 +130,10 @@ def design(job: dict[str, Any], garment: str = "", half: str = "") -> DesignOut:
     chosen = made.chosen
     found: dict[tuple[str, str], Effect] = {}
     sums: dict[str, float] = {}
+    fittings: dict[str, str] = {}
     with suppress(CuttingError):
         body, read = made.body(), made.read()
+        fittings = _of_fittings(body, kind.name, unit)
         with on_tape(unit):
             found = {(one.choice, one.rule): one for one in effects(body, method, style, read, cloth, joined)}
             kept = {key: value for key, value in read.items() if key not in kind.unused(method)}
@@ -139,14 +145,15 @@ def design(job: dict[str, Any], garment: str = "", half: str = "") -> DesignOut:
         group = row.choice.group
         shown = groups.setdefault(group, ChoiceGroupOut(key=group, name=say.group_name(kind.name, group), rows=[]))
         on_client = sums.get(SUM_OF.get(row.key, "")) if row.key not in chosen else None
-        shown.rows.append(_row(row, kind, joined, unit, found, on_client))
+        shown.rows.append(_row(row, kind, joined, unit, found, on_client, fittings.get(row.key, "")))
     methods = [_option(found, "method", name, say.method_words(name).name, unit) for name in kind.methods_for(style)]
     return DesignOut(kind=kind.name, method=method, methods=methods, groups=list(groups.values()))
 
 
 def _row(
-    row: Row, kind: GarmentKind, joined: bool, unit: Unit, found: dict[tuple[str, str], Effect], on_client: float | None
-) -> RowOut:
+    row: Row, kind: GarmentKind, joined: bool, unit: Unit, found: dict[tuple[str, str], Effect],
+    on_client: float | None, fitting: str,
+) -> RowOut:  # fmt: skip
     """A row of choices in words; `on_client` is what is usual in mm on this client, where that is the style's own."""
     say, key = words(), f"{row.of}.{row.key}" if row.of else row.key
     named = ChoiceWords(*(as_taped(text, unit) for text in astuple(say.choice_words(kind.name, key, joined))))
@@ -170,7 +177,7 @@ def _row(
             part for part in (shown or of_rule or named.unset, say.source_name(row.source) or (shown and named.unset))
             if part
         )),
-        least_mm=row.choice.least, most_mm=row.choice.most, typed_says=_typed_says(found, row, unit),
+        least_mm=row.choice.least, most_mm=row.choice.most, typed_says=_typed_says(found, row, unit), fitting=fitting,
     )  # fmt: skip
 
 
@@ -232,21 +239,26 @@ def silhouettes(unit: str, measurements: dict[str, str]) -> dict[str, Outline]:
     return drawn
 
 
-def draft_alone(unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any]) -> PlanOut:
+def draft_alone(
+    unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any],
+    corrections: Sequence[dict[str, str]] = (),
+) -> PlanOut:  # fmt: skip
     """The plan of one garment by one method, on cloth wide enough for anything, in words. Raises CoreRefusal.
 
-    Where a point that drafting needs is missing, an invented body's is taken.
+    Where a point that drafting needs is missing, an invented body's is taken; `corrections` are as a job has them.
     """
-    return said_plan(kept_alone(unit, measurements, style, method, choices), unit)
+    return said_plan(kept_alone(unit, measurements, style, method, choices, corrections), unit)
 
 
 def kept_alone(
-    unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any]
-) -> dict[str, Any]:
+    unit: str, measurements: dict[str, str], style: str, method: str, choices: dict[str, Any],
+    corrections: Sequence[dict[str, str]] = (),
+) -> dict[str, Any]:  # fmt: skip
     """The same as it would be stored."""
     measurements = with_sample(measurements, as_unit(unit))
     try:
-        return keep(plan(read_job(one_garment(unit, measurements, style, method, choices)), by_width=False))
+        job = one_garment(unit, measurements, style, method, choices) | {"corrections": list(corrections)}
+        return keep(plan(read_job(job), by_width=False))
     except CuttingError as error:
         raise CoreRefusal(error, as_unit(unit)) from None
 
@@ -260,3 +272,18 @@ def one_garment(
         "format": "plavet-job", "version": 1, "unit": unit, "measurements": measurements, "garments": [garment],
         "cloth": {"width": "3290 mm", "fold": "open"},
     }  # fmt: skip
+
+
+def _of_fittings(body: Body, kind: str, unit: Unit) -> dict[str, str]:
+    """What the fittings make of each choice of a kind of garment, in words."""
+    found: dict[str, Length] = {}
+    for one in body.corrections:
+        if one.kind in ("", kind):
+            found[one.choice] = found[one.choice] + one.by if one.choice in found else one.by
+    return {key: _signed(by, unit) for key, by in found.items()}
+
+
+def _signed(by: Length, unit: Unit) -> str:
+    text = words().formula(by, unit)
+    plus = isinstance(by, OfCorrection) and by.size > 0
+    return f"+ {text}" if plus else text

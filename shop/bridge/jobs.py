@@ -26,7 +26,8 @@ TEXTS = {key for key, value in CLOTH.items() if value == ""}
 @dataclass(frozen=True)
 class JobParts:
     """What a job file holds, as it is written to the workshop's rows; `styles` what its garments are called, `patterns`
-    the pieces of its house patterns by their ids.
+    the pieces of its house patterns by their ids, `corrections` each with its kind, choice, mm, day or other words,
+    and garment.
     """
 
     client: str
@@ -37,12 +38,13 @@ class JobParts:
     cloth: dict[str, Any]
     other_cloth: dict[str, Any] | None
     patterns: dict[str, list[dict[str, Any]]]
+    corrections: list[dict[str, str]]
 
 
 def read_parts(text: str, unit: str) -> JobParts:
     """Raises CoreRefusal with every problem of the file; the price of its cloth is turned for a workshop in `unit`."""
     try:
-        read_job_text(text)
+        job = read_job_text(text)
         # Each number as it was written.
         raw = json.loads(text, parse_float=str, parse_int=str)
         if raw.get("others"):
@@ -59,6 +61,13 @@ def read_parts(text: str, unit: str) -> JobParts:
         cloth=_cloth(raw["cloth"], own, as_unit(unit)),
         other_cloth=_cloth(other, own, as_unit(unit)) if other else None,
         patterns={one["id"]: one["pieces"] for one in json.loads(text).get("patterns") or []},
+        corrections=[
+            {
+                "kind": one.kind, "choice": one.choice, "by": f"{float(one.by.size):.5f}", "since": one.by.since,
+                "garment": one.garment,
+            }
+            for one in job.body.corrections
+        ],
     )  # fmt: skip
 
 

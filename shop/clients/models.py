@@ -71,6 +71,31 @@ class Overruling(WorkshopRow):
     mm = models.DecimalField(max_digits=12, decimal_places=6)
 
 
+class Correction(WorkshopRow):
+    """What was found at a client's fitting on a day, and what it changes in the client's next drafts.
+
+    `changes` are choices of a `kind` of garment, each by so many mm; `order` where it was seen, with the `garment`'s
+    name there. `only` where it holds for that garment alone. One that is `removed` was dropped.
+    """
+
+    client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="+")
+    fitted_on = models.DateField()
+    kind = models.CharField(max_length=12)
+    sign = models.CharField(max_length=40)
+    cure = models.CharField(max_length=40)
+    pinned = models.CharField(max_length=40)
+    changes = models.JSONField()
+    reason = models.CharField(max_length=200, blank=True)
+    order = models.UUIDField(null=True)
+    garment = models.CharField(max_length=40, blank=True)
+    only = models.BooleanField(default=False)
+    removed = models.BooleanField(default=False)
+    MOST = 200_000
+
+    class Meta:
+        indexes = [models.Index(fields=["client", "removed"], name="corrections_of_a_client")]
+
+
 class Erasure(WorkshopRow):
     """That a client was erased, when and by whom; nothing of the client."""
 

@@ -12,7 +12,8 @@ from django.db.models import Q
 from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import own
-from shop.clients.models import Client, Erasure, Overruling, Sheet
+from shop.clients.corrections import every_correction
+from shop.clients.models import Client, Correction, Erasure, Overruling, Sheet
 from shop.clients.queries import all_readings, sheets
 from shop.clients.seen import bring_together
 from shop.clients.sound import digits
@@ -67,6 +68,13 @@ def export_client(actor: User, id: UUID) -> dict[str, Any]:
                 ],
             }
             for sheet in sheets(actor, client.id)
+        ],
+        "corrections": [
+            {
+                "fitted_on": one.fitted_on.isoformat(), "sign": one.sign, "cure": one.cure, "pinned": one.pinned,
+                "kind": one.kind, "changes": one.changes, "reason": one.reason, "dropped": one.removed,
+            }
+            for one in every_correction(actor, client.id)
         ],
         "orders": [
             {
@@ -137,7 +145,7 @@ def merge_clients(*, actor: User, id: UUID, other: UUID) -> Client:
         kept, gone = own(Client, actor, id), own(Client, actor, other)
         if kept.id == gone.id:
             return kept
-        for model in (Sheet, Order):
+        for model in (Sheet, Order, Correction):
             model.of(actor.workshop).filter(client=gone).update(client=kept, changed_by=actor)
         for key, (between, room, words) in CONTACTS.items():
             mine, theirs = getattr(kept, key), getattr(gone, key)

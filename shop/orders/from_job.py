@@ -11,13 +11,15 @@ from shop.accounts.rights import allow
 from shop.accounts.writing import own, put_row
 from shop.bridge.jobs import JobParts, read_parts
 from shop.clients.book import put_client
-from shop.clients.models import Client
+from shop.clients.models import Client, Correction
 from shop.clients.sheets import add_reading, put_sheet
 from shop.cloths.actions import put_cloth
 from shop.orders.actions import put_order
 from shop.orders.models import Order, Pattern
 from shop.orders.patterns import set_patterns
 
+FROM_A_FILE = "from_file"
+"""The sign and the cure of a correction that a file has."""
 UNNAMED = "From a job file"
 """Whose order it is where the file names nobody and nobody was chosen."""
 
@@ -60,8 +62,23 @@ def open_job(
             **parts.other_cloth,
         )  # fmt: skip
         Order.of(actor.workshop).filter(pk=made.pk).update(other_cloth=other)
+    for k, one in enumerate(parts.corrections):
+        put_row(
+            Correction, actor=actor, id=uuid5(id, f"correction {k}"), version=0, client_id=who.id, order=made.id,
+            kind=one["kind"], garment=one["garment"], only=bool(one["garment"]), sign=FROM_A_FILE, cure=FROM_A_FILE,
+            pinned="", changes=[{"choice": one["choice"], "by": one["by"]}], fitted_on=_day(one["since"]),
+            reason=one["since"],
+        )  # fmt: skip
     kept = [
         put_row(Pattern, actor=actor, id=uuid5(id, f"pattern {name}"), version=0, name=name, pieces=pieces).id
         for name, pieces in parts.patterns.items()
     ]
     return set_patterns(actor=actor, order=made.id, patterns=kept)
+
+
+def _day(since: str) -> date:
+    """The day of a fitting; today's where it was said in other words."""
+    try:
+        return date.fromisoformat(since)
+    except ValueError:
+        return timezone.localdate()

@@ -5,7 +5,8 @@ from dataclasses import dataclass
 from uuid import UUID
 
 from shop.accounts.models import User
-from shop.clients.models import Reading
+from shop.clients.corrections import corrections_of
+from shop.clients.models import Correction, Reading
 from shop.clients.queries import last_readings_of
 from shop.cloths.models import Cloth
 from shop.orders.models import Garment, Order, Pattern
@@ -15,14 +16,15 @@ from shop.orders.queries import from_another_cloth
 
 @dataclass(frozen=True)
 class WholeOrder:
-    """An order, its garments as they were added, the last reading of each point of its sheet, and the house patterns
-    that are cut with its garments.
+    """An order, its garments as they were added, the last reading of each point of its sheet, the house patterns
+    that are cut with its garments, and what holds of its client's fittings.
     """
 
     order: Order
     garments: list[Garment]
     readings: list[Reading]
     patterns: list[Pattern]
+    corrections: list[Correction]
 
     @property
     def other_cloth(self) -> Cloth | None:
@@ -39,9 +41,11 @@ def whole_orders(actor: User, orders: Sequence[Order]) -> list[WholeOrder]:
         worn[garment.order_id].append(garment)
     read = last_readings_of(actor, {order.sheet_id for order in orders})
     kept = patterns_of(actor, orders)
+    fitted = corrections_of(actor, {order.client_id for order in orders})
     return [
         WholeOrder(
-            order, worn[order.id], read[order.sheet_id], [kept[id] for id in order.patterns if id in kept]
+            order, worn[order.id], read[order.sheet_id], [kept[id] for id in order.patterns if id in kept],
+            [one for one in fitted[order.client_id] if not one.only or one.order == order.id],
         ) for order in orders
     ]  # fmt: skip
 

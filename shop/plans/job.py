@@ -2,13 +2,19 @@
 
 import hashlib
 import json
+from collections.abc import Sequence
 from typing import Any
+from uuid import UUID
 
 from django.utils.text import slugify
 
 from shop.accounts.models import User
+from shop.accounts.writing import own
 from shop.bridge.drafting import CORE_VERSION, job_garment, needs_of
+from shop.bridge.fitting import job_corrections
 from shop.bridge.patterns import pattern_part
+from shop.clients.corrections import corrections_of
+from shop.clients.models import Correction, Sheet
 from shop.clients.queries import measures
 from shop.cloths.actions import FIELDS, job_part
 from shop.cloths.models import Cloth
@@ -34,7 +40,7 @@ def job_from(actor: User, whole: WholeOrder, cut_from: str = "main") -> dict[str
             job_garment(garment.name, garment.style, garment.method, garment.choices, order.sheet.waist)
             for garment in whole.garments
         ],
-        **_patterns(whole),
+        **_patterns(whole), **_corrections(whole),
         "cloth": _cloth(order.cloth), **other, **({"cut_from": cut_from} if cut_from != "main" else {}),
     }  # fmt: skip
 
@@ -51,6 +57,25 @@ def _patterns(whole: WholeOrder) -> dict[str, Any]:
         taken.add(name)
         parts.append(pattern_part(name, one.pieces))
     return {"patterns": parts} if parts else {}
+
+
+def _corrections(whole: WholeOrder) -> dict[str, Any]:
+    """What holds of the client's fittings; nothing where there were none, so that the job is what it was."""
+    found = _in_a_job(whole.corrections)
+    return {"corrections": found} if found else {}
+
+
+def corrections_of_sheet(actor: User, sheet: UUID) -> list[dict[str, str]]:
+    """What holds for every draft of a sheet's client, as a job has it."""
+    client = own(Sheet, actor, sheet).client_id
+    return _in_a_job([one for one in corrections_of(actor, [client])[client] if not one.only])
+
+
+def _in_a_job(rows: Sequence[Correction]) -> list[dict[str, str]]:
+    return [
+        part for one in rows
+        for part in job_corrections(one.kind, one.changes, one.fitted_on.isoformat(), one.garment if one.only else "")
+    ]  # fmt: skip
 
 
 def needs_of_order(actor: User, whole: WholeOrder) -> list[str]:

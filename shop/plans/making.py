@@ -48,7 +48,7 @@ def joined(actor: User, own: dict[str, Any], others: Sequence[WholeOrder]) -> di
     outfits = []
     for one in others:
         job = job_from(actor, one)
-        worn = {key: job[key] for key in ("measurements", "garments", "patterns") if key in job}
+        worn = {key: job[key] for key in ("measurements", "garments", "patterns", "corrections") if key in job}
         outfits.append(worn | {"id": outfit_id(one.order)})
     return own | ({"others": outfits} if outfits else {})
 

@@ -299,7 +299,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     drilled = new_id()
     assert owner("PUT", f"/drill-answers/{drilled}", drill)[0] == 200
     rows = {
-        "chalks": chalk, "ticks": new_id(), "tape-readings": new_id(), "steps": step, "drill-answers": drilled, "call-answers": new_id(), "sewn": new_id(),
+        "chalks": chalk, "ticks": new_id(), "tape-readings": new_id(), "steps": step, "drill-answers": drilled, "call-answers": new_id(), "sewn": new_id(), "fitting-corrections": new_id(),
         "shelf": kept["id"], "cuts": cut["id"], "house-rules": rule["id"], "house-patterns": pattern["id"], "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run, "plots": plot,
         "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"], "plans": made["id"],
         "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
@@ -309,7 +309,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "clients": {"name": "x", "other": rows["clients"]}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in", "text": "point,typed"},
         "orders": {
             "client": rows["clients"], "sheet": rows["sheets"], "cloth": rows["cloths"], "title": "x", "promised_on": "2026-01-01",
-            "of": rows["orders"], "shelf": rows["shelf"], "station": "cloth", "text": JOB, "patterns": [],
+            "of": rows["orders"], "shelf": rows["shelf"], "station": "cloth", "text": JOB, "patterns": [], "sign": "seat_tight", "pinned": "1/2",
         },
         "ticks": tick, "tape-readings": {"chalk": chalk, "garment": "trousers", "panel": "front", "tape": 0},
         "steps": {"order": rows["orders"], "state": "called_off"}, "drill-answers": drill,
@@ -321,6 +321,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "corrections": {"sheet": rows["sheets"]}, "overrulings": {"sheet": rows["sheets"], "key": "hip"},
         "workshop": {"unit": "cm"}, "flat": {"key": "hip", "typed": "20", "unit": "in"}, "drafts": {"key": "trousers.crotch_depth", "typed": "10"}, "book": {"text": ""}, "people": {"role": "sewer"},
         "invitations": {"name": "Ivo", "role": "owner"}, "password-links": {"person": rows["people"]}, "house-rules": {"name": "x", "method": "half-thigh", "choices": {}},
+        "fitting-corrections": {"order": rows["orders"], "sign": "seat_tight", "cure": "tip_more", "pinned": "1/2", "fitted_on": "2026-11-01"},
         "house-patterns": said, "sewn": {"order": rows["orders"], "plan": made["id"], "operation": "trousers.darts"},
     }  # fmt: skip
     secret = ids_in([rows, made["id"]], set())

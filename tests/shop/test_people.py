@@ -12,7 +12,7 @@ from tests.shop.conftest import Caller
 
 HELD = {
     "owner": set(RIGHTS),
-    "cutter": {"contacts", "clients", "measure", "orders", "lays", "steps", "chalk", "cut", "sew", "practise"},
+    "cutter": {"contacts", "clients", "measure", "orders", "lays", "steps", "chalk", "cut", "sew", "fit", "practise"},
     "apprentice": {"measure", "lays", "steps", "chalk", "sew", "practise"},
     "sewer": {"steps", "sew", "practise"},
 }
@@ -64,6 +64,7 @@ def test_every_write_asks_for_its_right(team, order, new_id):
         ("orders", "PUT", f"/orders/{new_id()}/again", {"of": order["id"], "promised_on": order["promised_on"]}),
         ("steps", "PUT", f"/steps/{new_id()}", {"order": order["id"], "state": "sewing"}),
         ("steps", "POST", f"/orders/{order['id']}/passed", {"station": "design"}),
+        ("fit", "PUT", f"/fitting-corrections/{new_id()}", {"order": order["id"], "sign": "seat_tight", "cure": "tip_more", "pinned": "1/8", "fitted_on": "2026-11-01"}),
         ("lays", "POST", f"/plans/{plan}/search", None),
         ("chalk", "PUT", f"/ticks/{new_id()}", tick | {"call": 2}),
         ("chalk", "PUT", f"/tape-readings/{new_id()}", tape),
@@ -103,6 +104,8 @@ def test_no_write_is_forgotten_in_the_table_of_rights(team, order):
     free = {"/orders/{id}/plan", "/flat", "/plans/{id}/number", "/drafts/{method}/number"}
     # How far an order is and what is sewn everybody may say, and everybody may practise.
     free |= {"/steps/{id}", "/orders/{id}/passed", "/drill-answers/{id}", "/call-answers/{id}", "/sewn/{id}"}
+    # Trying a cure keeps nothing.
+    free |= {"/orders/{id}/cures"}
     described = api.get_openapi_schema(path_prefix="/")
     for path, methods in described["paths"].items():
         for method, about in methods.items():

@@ -9,6 +9,7 @@ from cutting.words.en.effects import say_effect
 from cutting.words.en.enough import saving_words
 from cutting.words.en.files import file_words
 from cutting.words.en.findings import say_finding
+from cutting.words.en.fitting import cure_name, say_nothing, say_room, say_works, sign_words, view_name
 from cutting.words.en.folds import fold_words, say_cloth_step, say_fold, section_name
 from cutting.words.en.formula import formula
 from cutting.words.en.marks import panel_name
@@ -34,6 +35,7 @@ __all__ = [
     "choice_words",
     "cloth_name",
     "cost_formula",
+    "cure_name",
     "file_words",
     "fold_words",
     "formula",
@@ -60,16 +62,21 @@ __all__ = [
     "say_effect",
     "say_finding",
     "say_fold",
+    "say_nothing",
     "say_problem",
     "say_reading",
+    "say_room",
     "say_suspect",
+    "say_works",
     "section_name",
     "sewn_to",
+    "sign_words",
     "slip_name",
     "source_name",
     "stitch_name",
     "style_name",
     "taking",
     "thickness_name",
+    "view_name",
     "yardage_formula",
 ]  # fmt: skip

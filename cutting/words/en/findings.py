@@ -3,7 +3,7 @@
 from cutting.finding import Finding
 from cutting.lengths import Unit, show
 from cutting.words.en.checks import CHECKS, check_say
-from cutting.words.en.choices import idle_words
+from cutting.words.en.choices import choice_words, idle_words
 from cutting.words.en.marks import panel_name
 from cutting.words.en.measures import measure_name
 from cutting.words.en.problems import worded
@@ -47,6 +47,8 @@ FINDINGS: dict[str, str] = {
     "depth.by_rise": "The crotch line is {used} down, by the measured rise; the method's own rule would give {own}.",
     "depth.capped": "A third of the hip less 1 in would be {wanted} deep: with a rise of {rise}, 2 in more than that are enough: {used}.",
     "diagonal.moved": "The crotch curve's diagonal of {wanted} is brought to {used}: the curve would dent or cut in.",
+    "correction.chosen": "The correction of {by} is not taken: {choice} is chosen for this garment.",
+    "correction.unused": "The correction of {by} is not taken: this draft does not use {choice}.",
     "choice.idle": "{choice} changes nothing here: it is read {where}.",
     "curve.moved": "The curve comes out {used} outside the centre line at the hip line, not {wanted}: there is no room to swing further.",
     "dart.shortened": "The dart of {wanted} is made {used} long: it ends above the hip line.",
@@ -84,6 +86,8 @@ def say_finding(finding: Finding, unit: Unit) -> str:
         return as_taped(check_say(finding.code, False), unit).format(**sides)
     if "panel" in params:
         params["piece"] = panel_name(params["panel"]).capitalize()
+    if finding.code.startswith("correction.") and "kind" in params:
+        params["choice"] = f"'{choice_words(params['kind'], finding.where.path[-1], False).legend}'"
     if finding.code == "choice.idle" and "kind" in params:
         params |= idle_words(**finding.params)
     if "percent" in params:

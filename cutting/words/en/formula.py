@@ -1,5 +1,7 @@
 """What the leaves of a sum are called, and the sum with those names."""
 
+import re
+
 from cutting.lengths import Length, Unit
 from cutting.words.en.measures import measure_name
 from cutting.words.few import Given
@@ -62,7 +64,19 @@ def _given(length: Given) -> str:
     return f"what {', '.join(most)} and {last} give" if most else f"what the {last} gives"
 
 
-NAMES = Names(measure_name, LABELS, FOUND, _given)
+MONTHS = (
+    "January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November",
+    "December",
+)  # fmt: skip
+
+
+def _since(since: str) -> str:
+    """From which fitting: its day, or as it is said."""
+    found = re.fullmatch(r"[0-9]{4}-(0[1-9]|1[0-2])-([0-3][0-9])", since)
+    return f"from the fitting of {int(found[2])} {MONTHS[int(found[1]) - 1]}" if found else f"from {since}"
+
+
+NAMES = Names(measure_name, LABELS, FOUND, _given, _since)
 
 
 def formula(length: Length, unit: Unit) -> str:

@@ -18,7 +18,7 @@ from shop.clients.queries import measures_of
 from shop.orders import actions, queries
 from shop.orders.actions import OutfitError
 from shop.orders.models import HouseRule
-from shop.plans.job import job_of
+from shop.plans.job import corrections_of_sheet, job_of
 from shop.plans.pace import DRAWN, check_pace
 
 router = Router(tags=["design"])
@@ -109,11 +109,15 @@ def bodies(request: HttpRequest) -> list[BodyOut]:
 
 @router.get("/drafts/{method}", response=PlanShape, by_alias=True)
 def draft_by(
-    request: HttpRequest, method: str, style: str = "straight-trousers", sheet: UUID | None = None
-) -> PlanShape:
-    """One style by one method, with its usual choices and net, on a sheet's measures or on an invented body."""
+    request: HttpRequest, method: str, style: str = "straight-trousers", sheet: UUID | None = None,
+    fittings: bool = False,
+) -> PlanShape:  # fmt: skip
+    """One style by one method, with its usual choices and net, on a sheet's measures or on an invented body; with
+    what the fittings of the sheet's client found, where that is asked for.
+    """
     unit, measures = _body(request, sheet)
-    return draft_alone(unit, measures, style, method, NET)
+    found = corrections_of_sheet(person(request), sheet) if sheet and fittings else []
+    return draft_alone(unit, measures, style, method, NET, found)
 
 
 @router.post("/drafts/{method}/number", response=OwnNumberOut)

@@ -75,15 +75,15 @@ export const useSilhouettes = (sheet: string, stamp: string) =>
 
 export const useBodies = () => useQuery({ queryKey: ["bodies"], queryFn: () => answered(server.GET("/api/bodies")) });
 
-/** One style by one method on a sheet's measures, or on an invented body. */
-export const useDraft = (method: string, style: string, sheet: string) =>
+/** One style by one method on a sheet's measures, or on an invented body; with what the fittings found, or without. */
+export const useDraft = (method: string, style: string, sheet: string, fittings = false) =>
   useQuery({
-    queryKey: ["draft", method, style, sheet],
+    queryKey: ["draft", method, style, sheet, fittings],
     enabled: method !== "",
     queryFn: async () =>
       (await answered(
         server.GET("/api/drafts/{method}", {
-          params: { path: { method }, query: { style, ...(sheet ? { sheet } : {}) } },
+          params: { path: { method }, query: { style, ...(sheet ? { sheet, fittings } : {}) } },
         }),
       )) as unknown as Plan,
     staleTime: 60_000,

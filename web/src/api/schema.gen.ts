@@ -190,6 +190,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/fitting-corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Corrections
+         * @description A client's corrections, the newest first, also those that were dropped.
+         */
+        get: operations["shop_api_routers_fitting_corrections"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/merge": {
         parameters: {
             query?: never;
@@ -296,7 +316,8 @@ export interface paths {
         };
         /**
          * Draft By
-         * @description One style by one method, with its usual choices and net, on a sheet's measures or on an invented body.
+         * @description One style by one method, with its usual choices and net, on a sheet's measures or on an invented body; with
+         *     what the fittings of the sheet's client found, where that is asked for.
          */
         get: operations["shop_api_routers_design_draft_by"];
         put?: never;
@@ -361,6 +382,26 @@ export interface paths {
          */
         get: operations["shop_api_routers_practice_drill"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fitting-corrections/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep
+         * @description Keep a cure for the client's next drafts, or drop it.
+         */
+        put: operations["shop_api_routers_fitting_keep"];
         post?: never;
         delete?: never;
         options?: never;
@@ -721,6 +762,26 @@ export interface paths {
         get: operations["shop_api_routers_files_call_code"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/cures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Cures
+         * @description Each cure of what is seen, tried on the order's draft: nothing is kept.
+         */
+        post: operations["shop_api_routers_fitting_cures"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1804,6 +1865,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/signs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Signs
+         * @description Everything that may be seen at a fitting, by the side it is seen from.
+         */
+        get: operations["shop_api_routers_fitting_signs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/steps/{id}": {
         parameters: {
             query?: never;
@@ -2147,6 +2228,18 @@ export interface components {
              * @description the numbers of the calls that are chalked
              */
             ticked: number[];
+        };
+        /**
+         * ChangeOut
+         * @description A choice that a correction changes, by so many mm.
+         */
+        ChangeOut: {
+            /** By Mm */
+            by_mm: number;
+            /** Choice */
+            choice: string;
+            /** Name */
+            name: string;
         };
         /** CheckOut */
         CheckOut: {
@@ -2518,6 +2611,28 @@ export interface components {
             verdict: components["schemas"]["VerdictOut"] | null;
         };
         /**
+         * CureOut
+         * @description A cure tried on the draft: what it changes there, or why it cannot be; what this garment can still take.
+         */
+        CureOut: {
+            /** Changes */
+            changes: components["schemas"]["ChangeOut"][];
+            /** Key */
+            key: string;
+            moved: components["schemas"]["MovedOut"] | null;
+            /** Name */
+            name: string;
+            /** Numbers */
+            numbers: components["schemas"]["NumberMovedOut"][];
+            /** Says */
+            says: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "changes" | "nothing" | "refused";
+        };
+        /**
          * CutIn
          * @description A plan that was cut as its lay stands; `id` is the cut's own.
          */
@@ -2715,6 +2830,104 @@ export interface components {
             where: string;
             /** Words */
             words: string;
+        };
+        /**
+         * FittingCorrectionIn
+         * @description A cure that is kept for the client of an order; with `only` for that garment of it alone.
+         */
+        FittingCorrectionIn: {
+            /** Cure */
+            cure: string;
+            /**
+             * Fitted On
+             * Format: date
+             */
+            fitted_on: string;
+            /**
+             * Garment
+             * @default
+             */
+            garment: string;
+            /**
+             * Only
+             * @default false
+             */
+            only: boolean;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Pinned */
+            pinned: string;
+            /**
+             * Reason
+             * @default
+             */
+            reason: string;
+            /**
+             * Removed
+             * @default false
+             */
+            removed: boolean;
+            /** Sign */
+            sign: string;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /**
+         * FittingCorrectionOut
+         * @description A correction in words; `against` are those of the same choice that go the other way.
+         */
+        FittingCorrectionOut: {
+            /** Against */
+            against: string[];
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Changes */
+            changes: components["schemas"]["ChangeOut"][];
+            /** Cure */
+            cure: string;
+            /** Cure Name */
+            cure_name: string;
+            /**
+             * Fitted On
+             * Format: date
+             */
+            fitted_on: string;
+            /** Garment */
+            garment: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Only */
+            only: boolean;
+            /** Order */
+            order: string | null;
+            /** Pinned */
+            pinned: string;
+            /** Reason */
+            reason: string;
+            /** Removed */
+            removed: boolean;
+            /** Sign */
+            sign: string;
+            /** Sign Name */
+            sign_name: string;
+            /** Version */
+            version: number;
         };
         /** FlatIn */
         FlatIn: {
@@ -3738,6 +3951,20 @@ export interface components {
              */
             way: "rule" | "more" | "less";
         };
+        /**
+         * MovedOut
+         * @description A panel's lines as they would be, and as they stand; `view` is what differs: left, top, across, down. In mm.
+         */
+        MovedOut: {
+            /** Lines */
+            lines: number[][][];
+            /** Panel */
+            panel: string;
+            /** View */
+            view: number[];
+            /** Was */
+            was: number[][][];
+        };
         /** NamedOut */
         NamedOut: {
             /** Key */
@@ -3846,6 +4073,24 @@ export interface components {
             panel: string;
             /** Width Mm */
             width_mm?: number | null;
+        };
+        /**
+         * NumberMovedOut
+         * @description A number as it was and as it would be, each with its sum.
+         */
+        NumberMovedOut: {
+            /** Formula */
+            formula: string;
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Now Mm */
+            now_mm: number;
+            /** Was Mm */
+            was_mm: number;
+            /** With */
+            with: string;
         };
         /** NumberOut */
         NumberOut: {
@@ -4762,10 +5007,15 @@ export interface components {
          * @description A choice that is asked. `of` is the set it is one of (allowances), empty for one by itself.
          *
          *     `typed` where a length may be given instead of one of the rules; `typed_says` what the length that was given changes
-         *     against the usual. `usual` is what is taken where nothing is chosen:
+         *     against the usual; `fitting` what the client's fittings add to it. `usual` is what is taken where nothing is chosen:
          *     its value, and as one says it with where it comes from.
          */
         RowOut: {
+            /**
+             * Fitting
+             * @default
+             */
+            fitting: string;
             /** Hint */
             hint: string;
             /** Key */
@@ -4989,6 +5239,27 @@ export interface components {
             say: string;
             /** To Mm */
             to_mm: number;
+        };
+        /**
+         * SeenIn
+         * @description What is seen on a garment of an order, by its name there and its half, and how much is pinned.
+         */
+        SeenIn: {
+            /**
+             * Garment
+             * @default
+             */
+            garment: string;
+            /**
+             * Half
+             * @default
+             * @enum {string}
+             */
+            half: "" | "top" | "lower";
+            /** Pinned */
+            pinned: string;
+            /** Sign */
+            sign: string;
         };
         /**
          * SeenOut
@@ -5442,6 +5713,20 @@ export interface components {
             /** Mm */
             mm: number;
         };
+        /**
+         * SignOut
+         * @description Something seen on a kind of garment, and what is pinned for it.
+         */
+        SignOut: {
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Pinned */
+            pinned: string;
+        };
         /** SpreadOut */
         SpreadOut: {
             /** Orders */
@@ -5695,6 +5980,18 @@ export interface components {
             may_cut: boolean;
             /** Suspects */
             suspects: components["schemas"]["SuspectOut"][];
+        };
+        /**
+         * ViewOut
+         * @description What is seen from one side.
+         */
+        ViewOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Signs */
+            signs: components["schemas"]["SignOut"][];
         };
         /**
          * WantedOut
@@ -6179,6 +6476,39 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_fitting_corrections: {
+        parameters: {
+            query?: {
+                page?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FittingCorrectionOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_clients_merge: {
         parameters: {
             query?: never;
@@ -6351,6 +6681,7 @@ export interface operations {
             query?: {
                 style?: string;
                 sheet?: string | null;
+                fittings?: boolean;
             };
             header?: never;
             path: {
@@ -6475,6 +6806,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DrillOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_fitting_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FittingCorrectionIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FittingCorrectionOut"];
                 };
             };
             /** @description Refused, in words */
@@ -7158,6 +7524,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CodeOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_fitting_cures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeenIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CureOut"][];
                 };
             };
             /** @description Refused, in words */
@@ -9128,6 +9529,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_fitting_signs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ViewOut"][];
                 };
             };
             /** @description Refused, in words */

@@ -152,6 +152,9 @@ export function Job() {
           <Way to={`/orders/${id}/sewing`} minHeight="56px" paddingInline="8">
             Sewing
           </Way>
+          <Way to={`/orders/${id}/fitting`} minHeight="56px" paddingInline="8">
+            Fitting
+          </Way>
           <Onward order={id} at={at} pass={pass} />
         </Box>
       ) : (
@@ -186,6 +189,9 @@ export function Job() {
           </chakra.li>
           <chakra.li minHeight="48px" display="flex" alignItems="center">
             <Way to={`/orders/${id}/sewing`}>Sewing</Way>
+          </chakra.li>
+          <chakra.li minHeight="48px" display="flex" alignItems="center">
+            <Way to={`/orders/${id}/fitting`}>Fitting</Way>
           </chakra.li>
         </chakra.ul>
       )}

@@ -25,6 +25,7 @@ const CallCard = early(() => import("../features/marking/CallCard").then((m) => 
 const Others = early(() => import("../features/others/Others").then((m) => m.Others));
 const Outside = early(() => import("../features/outside/Outside").then((m) => m.Outside));
 const Files = early(() => import("../features/files/Files").then((m) => m.Files));
+const Fitting = early(() => import("../features/fitting/Fitting").then((m) => m.Fitting));
 const Sewing = early(() => import("../features/sewing/Sewing").then((m) => m.Sewing));
 const Projector = early(() => import("../features/projector/Projector").then((m) => m.Projector));
 const Methods = early(() => import("../features/methods/Methods").then((m) => m.Methods));
@@ -54,6 +55,7 @@ const ROOMS: [string, string, ComponentType][] = [
   ["/orders/:id/others", "The same for others", Others],
   ["/orders/:id/files", "Files", Files],
   ["/orders/:id/sewing", "Sewing", Sewing],
+  ["/orders/:id/fitting", "Fitting", Fitting],
   ["/patterns", "House patterns", Outside],
 ];
 

@@ -4,6 +4,7 @@ import { useSearchParams } from "react-router";
 import { inWords } from "../../api/client";
 import { useDesign, useDrawn } from "../../api/design";
 import { type Order, usePutGarment } from "../../api/orders";
+import { type Made, type Part, partsOf } from "../../api/parts";
 import type { Plan } from "../../api/plans";
 import { called, methodName, methodOf, styleOf, type Trade, useTrade } from "../../api/trade";
 import type { Unit } from "../../lengths/units";
@@ -21,7 +22,7 @@ import { HouseRules } from "./HouseRules";
 import { LiveDraft, StandIn } from "./LiveDraft";
 import { Outfit } from "./Outfit";
 import { effect } from "./OneChoice";
-import { changed, chosen, type Made, type Part, partsOf, type Row } from "./outfit";
+import { changed, chosen, type Row } from "./outfit";
 import { Patterns } from "./Patterns";
 import { StylePicker } from "./StylePicker";
 

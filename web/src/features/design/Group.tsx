@@ -5,7 +5,8 @@ import type { Order } from "../../api/orders";
 import type { Unit } from "../../lengths/units";
 import { Folded } from "../../ui/folded";
 import { NONE, OneChoice } from "./OneChoice";
-import type { Chosen, Part, Row } from "./outfit";
+import type { Part } from "../../api/parts";
+import type { Chosen, Row } from "./outfit";
 
 type GroupProps = {
   order: Order;

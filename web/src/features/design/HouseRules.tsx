@@ -7,7 +7,7 @@ import { field } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { Folded } from "../../ui/folded";
-import type { Made } from "./outfit";
+import type { Made } from "../../api/parts";
 
 type RulesProps = { garment: Made; use: (rule: Pick<Made, "method" | "choices">) => void };
 

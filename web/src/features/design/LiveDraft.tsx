@@ -6,7 +6,7 @@ import type { Plan } from "../../api/plans";
 import { panelName } from "../../drawing/names";
 import { Panels } from "../../drawing/Panels";
 import { useSize } from "../../ui/size";
-import type { Made } from "./outfit";
+import type { Made } from "../../api/parts";
 
 /** "front, back, band" */
 const named = (panels: Plan["panels"]) => panels.map((panel) => panelName(panel.name).toLowerCase()).join(", ");

@@ -111,11 +111,20 @@ export const OneChoice = memo(function OneChoice({ row, moves, own, unit, place,
   );
 });
 
-/** What a length of one's own changes on this client. */
+/** What a length of one's own changes on this client, and what the fittings add. */
 function TypedSays({ row }: { row: Row }) {
-  return row.typed_says ? (
-    <chakra.p color="ink2">
-      Against the usual: <Taped>{row.typed_says}</Taped>
-    </chakra.p>
-  ) : null;
+  return (
+    <>
+      {row.typed_says && (
+        <chakra.p color="ink2">
+          Against the usual: <Taped>{row.typed_says}</Taped>
+        </chakra.p>
+      )}
+      {row.fitting && (
+        <chakra.p color="dye" fontWeight={600}>
+          <Taped>{row.fitting}</Taped>
+        </chakra.p>
+      )}
+    </>
+  );
 }

@@ -6,7 +6,8 @@ import { useTrade } from "../../api/trade";
 import { Chips } from "../../ui/chips";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
-import { apart, freeName, joined, newOf, type Part } from "./outfit";
+import { apart, freeName, joined, newOf } from "./outfit";
+import type { Part } from "../../api/parts";
 import { Way } from "../../ui/way";
 
 type OutfitProps = { order: Order; parts: Part[]; at: number; go: (at: number) => void };

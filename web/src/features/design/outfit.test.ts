@@ -1,7 +1,8 @@
 import { expect, it } from "vitest";
 import type { Garment, Order } from "../../api/orders";
 import { trade } from "../../test/shop";
-import { apart, changed, freeName, joined, newOf, partsOf } from "./outfit";
+import { partsOf } from "../../api/parts";
+import { apart, changed, freeName, joined, newOf } from "./outfit";
 
 const pair = trade.pairs[0]!;
 

@@ -18,6 +18,9 @@ import { Taped } from "../../ui/taped";
 import { Unseen } from "../../ui/unseen";
 import { Way } from "../../ui/way";
 
+/** Laid over a draft: the same by the same method, with the corrections of its client. */
+const FITTED = "fittings";
+
 /** Every method, step by step in words and numbers on one body; another laid over it. */
 export function Methods() {
   const [method, setMethod] = useState("quarter-hip");
@@ -27,11 +30,12 @@ export function Methods() {
   const [at, setAt] = useState(0);
   const bodies = useBodies().data ?? [];
   const one = useDraft(method, style, sheet);
-  const other = useDraft(against, style, sheet);
+  const fitted = against === FITTED;
+  const other = useDraft(fitted ? method : against, style, sheet, fitted);
   const trade = useTrade();
   const kind = methodOf(trade, method)?.kind ?? "";
   const styles = trade.kinds.find((one) => one.key === kind)?.styles ?? [];
-  const name = (key: string) => methodName(trade, key);
+  const name = (key: string) => (key === FITTED ? "With what the fittings found" : methodName(trade, key));
   const others = trade.methods.filter((one) => one.kind === kind && one.key !== method);
   /** Another method: a style that it makes, and nothing laid over it that makes other garments. */
   const choose = (next: string) => {
@@ -40,7 +44,7 @@ export function Methods() {
     const made = trade.kinds.flatMap((one) => one.styles).filter((one) => one.methods.includes(next));
     if (made.length && made.every((one) => one.key !== style))
       setStyle((made.find((one) => one.first === next) ?? made[0]!).key);
-    if (methodOf(trade, next)?.kind !== methodOf(trade, against)?.kind) setAgainst("");
+    if (!fitted && methodOf(trade, next)?.kind !== methodOf(trade, against)?.kind) setAgainst("");
   };
   const steps = one.data?.marks.filter((mark) => mark.stage !== "place") ?? [];
   const mark = steps[Math.min(at, steps.length - 1)];
@@ -56,12 +60,24 @@ export function Methods() {
       <Box flex="1" minWidth="0" minHeight="0" display="flex" flexDirection="column" padding="16" gap="12">
         <Box display="grid" gap="12" gridTemplateColumns={{ base: "1fr 1fr", lg: "repeat(4, 1fr)" }}>
           <Pick text="Method" value={method} onPick={choose} options={named(trade.methods)} />
-          <Pick text="Laid over it" value={against} onPick={setAgainst} options={[["", "Nothing"], ...named(others)]} />
+          <Pick
+            text="Laid over it"
+            value={against}
+            onPick={setAgainst}
+            options={[
+              ["", "Nothing"],
+              ...(sheet ? [[FITTED, name(FITTED)] as [string, string]] : []),
+              ...named(others),
+            ]}
+          />
           <Pick text="Style" value={style} onPick={setStyle} options={named(styles)} />
           <Pick
             text="On"
             value={sheet}
-            onPick={setSheet}
+            onPick={(next) => {
+              setSheet(next);
+              if (!next && fitted) setAgainst("");
+            }}
             options={[["", "An invented body"], ...bodies.map((body): [string, string] => [body.sheet, body.name])]}
           />
         </Box>
@@ -159,7 +175,7 @@ const cell = { paddingBlock: "4", textAlign: "right", verticalAlign: "top" } as 
 /** Where and by how much two drafts differ, and why: the two sums. */
 function Apart({ one, other, names: [first, second], unit }: ApartProps) {
   const rows = differences(one, other);
-  if (rows.length === 0) return <Says tone="good">Both methods draw the same on this body.</Says>;
+  if (rows.length === 0) return <Says tone="good">Both are drawn the same on this body.</Says>;
   return (
     <chakra.table width="100%" fontSize="16px">
       <chakra.caption textAlign="left" fontWeight={600} fontSize="20px" paddingBottom="4">

@@ -1,0 +1,70 @@
+"""The corrections of a job file: what was found at the client's fittings."""
+
+from collections.abc import Sequence
+
+from pydantic import Field
+
+from cutting.body import Correction
+from cutting.errors import CuttingError, Problem, refuse
+from cutting.formats.values_v1 import Size, Strict, exact_mm, known, placed
+from cutting.kinds import KINDS
+from cutting.lengths import Fixed, OfCorrection, Unit, inch
+from cutting.methods import correctable
+from cutting.where import JOB, Where
+
+MOST, LARGEST = 60, 6
+"""So many corrections one client has; none is larger than so many inches."""
+FITTING = "a fitting"
+"""Where one is from that does not say it."""
+
+
+class CorrectionIn(Strict):
+    """`by` has its sign; `from` is the day of the fitting; `kind`, `method` and `garment` are empty for all."""
+
+    choice: str
+    by: Size
+    side: str = "both"
+    since: str = Field("", alias="from", max_length=60)
+    kind: str = ""
+    method: str = ""
+    garment: str = ""
+
+
+def read_corrections(
+    raw: Sequence[CorrectionIn], unit: Unit, outfit: str, problems: list[Problem]
+) -> tuple[Correction, ...]:
+    """The corrections of a client; what is wrong with them is added to `problems`."""
+    if len(raw) > MOST:
+        raise refuse("correction.many", JOB / "corrections", most=MOST)
+    read: list[Correction] = []
+    for k, one in enumerate(raw):
+        where = Where("job", ("corrections", str(k)), outfit=outfit)
+        if one.kind and not known(one.kind, tuple(KINDS), (), where / "kind", problems):
+            continue
+        kinds = [KINDS[one.kind]] if one.kind else list(KINDS.values())
+        offered = tuple(dict.fromkeys(key for kind in kinds for key in correctable(kind.choices)))
+        if not known(one.choice, offered, (), where / "choice", problems):
+            continue
+        if one.side != "both":
+            problems.append(Problem("correction.side", where / "side"))
+            continue
+        by = _signed(one.by, unit, where / "by", problems)
+        if by is not None:
+            read.append(Correction(one.choice, OfCorrection(by.size, one.since or FITTING), one.kind, one.method[:40],
+                                   one.garment[:40]))  # fmt: skip
+    return tuple(read)
+
+
+def _signed(value: Size, unit: Unit, where: Where, problems: list[Problem]) -> Fixed | None:
+    """A length with its sign; None where it is none, or more than a fitting finds."""
+    text = str(value).strip().replace("\u2212", "-")
+    less = text.startswith("-")
+    try:
+        size = exact_mm(text[1:].strip() if text[:1] in ("+", "-") else text, unit)
+    except CuttingError as error:
+        problems.extend(placed(error, where))
+        return None
+    if not 0 < size <= LARGEST * inch(1).size:
+        problems.append(Problem("correction.size", where, {"most": inch(LARGEST)}))
+        return None
+    return Fixed(-size if less else size)

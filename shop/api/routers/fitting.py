@@ -1,0 +1,126 @@
+"""Fittings: what is seen, what cures it on a client's draft, and what is kept of that for the next one."""
+
+from collections.abc import Sequence
+from datetime import date, datetime
+from typing import Literal
+from uuid import UUID
+
+from django.http import HttpRequest
+from ninja import Field, Router, Schema
+
+from shop.accounts.writing import own
+from shop.api.auth import person
+from shop.api.incoming import Day, Version
+from shop.bridge.fitting import ChangeOut, CureOut, ViewOut, cure_name, said_changes, sign_name, views
+from shop.chalk.queries import name_of
+from shop.clients import seen
+from shop.clients.corrections import every_correction
+from shop.clients.models import Client, Correction
+from shop.orders.models import Order
+from shop.plans.fitting import put_correction, try_cures
+
+router = Router(tags=["fitting"])
+ON_A_PAGE = 40
+
+
+class SeenIn(Schema):
+    """What is seen on a garment of an order, by its name there and its half, and how much is pinned."""
+
+    garment: str = Field("", max_length=40)
+    half: Literal["", "top", "lower"] = ""
+    sign: str = Field(max_length=40)
+    pinned: str = Field(max_length=40)
+
+
+class FittingCorrectionIn(Schema):
+    """A cure that is kept for the client of an order; with `only` for that garment of it alone."""
+
+    version: Version = 0
+    order: UUID
+    garment: str = Field("", max_length=40)
+    only: bool = False
+    sign: str = Field(max_length=40)
+    cure: str = Field(max_length=40)
+    pinned: str = Field(max_length=40)
+    fitted_on: Day
+    reason: str = Field("", max_length=200)
+    removed: bool = False
+
+
+class FittingCorrectionOut(Schema):
+    """A correction in words; `against` are those of the same choice that go the other way."""
+
+    id: UUID
+    version: int
+    order: UUID | None
+    garment: str
+    only: bool
+    sign: str
+    cure: str
+    pinned: str
+    fitted_on: date
+    reason: str
+    removed: bool
+    kind: str
+    sign_name: str
+    cure_name: str
+    changes: list[ChangeOut]
+    by: str
+    at: datetime
+    against: list[UUID]
+
+
+@router.get("/signs", response=list[ViewOut])
+def signs(request: HttpRequest) -> list[ViewOut]:
+    """Everything that may be seen at a fitting, by the side it is seen from."""
+    return views(person(request).workshop.unit)
+
+
+@router.post("/orders/{id}/cures", response=list[CureOut], by_alias=True)
+def cures(request: HttpRequest, id: UUID, body: SeenIn) -> list[CureOut]:
+    """Each cure of what is seen, tried on the order's draft: nothing is kept."""
+    actor = person(request)
+    seen.note(actor, [own(Order, actor, id).client_id], "measures")
+    return try_cures(actor=actor, order=id, **body.dict())
+
+
+@router.get("/clients/{id}/fitting-corrections", response=list[FittingCorrectionOut])
+def corrections(request: HttpRequest, id: UUID, page: int = 1) -> list[FittingCorrectionOut]:
+    """A client's corrections, the newest first, also those that were dropped."""
+    actor = person(request)
+    client = own(Client, actor, id)
+    seen.note(actor, [client.id], "measures")
+    first = (max(1, page) - 1) * ON_A_PAGE
+    rows = every_correction(actor, client.id).select_related("changed_by")[first : first + ON_A_PAGE]
+    return _out(list(rows), actor.workshop.unit)
+
+
+@router.put("/fitting-corrections/{id}", response=FittingCorrectionOut)
+def keep(request: HttpRequest, id: UUID, body: FittingCorrectionIn) -> FittingCorrectionOut:
+    """Keep a cure for the client's next drafts, or drop it."""
+    actor = person(request)
+    row = put_correction(actor=actor, id=id, **body.dict())
+    return _out([row], actor.workshop.unit)[0]
+
+
+def _out(rows: Sequence[Correction], unit: str) -> list[FittingCorrectionOut]:
+    more = {
+        (one.id, each["choice"]): not each["by"].startswith("-")
+        for one in rows if not one.removed for each in one.changes
+    }  # fmt: skip
+
+    def against(row: Correction) -> list[UUID]:
+        mine = {choice: up for (id, choice), up in more.items() if id == row.id}
+        found = (id for (id, choice), up in more.items() if choice in mine and up != mine[choice])
+        return list(dict.fromkeys(found))
+
+    return [
+        FittingCorrectionOut(
+            id=row.id, version=row.version, order=row.order, garment=row.garment, only=row.only, sign=row.sign,
+            cure=row.cure, pinned=row.pinned, fitted_on=row.fitted_on, reason=row.reason, removed=row.removed,
+            kind=row.kind, sign_name=sign_name(row.sign, unit), cure_name=cure_name(row.cure, unit),
+            changes=said_changes(row.kind, row.changes, unit), by=name_of(row.changed_by), at=row.created_at,
+            against=against(row),
+        )
+        for row in rows
+    ]  # fmt: skip

@@ -1,0 +1,239 @@
+"""What fittings found: a correction moves its own number by what it says, on the outlines, and dropped it leaves no trace.
+
+What each cure is, is common practice, no source.
+"""
+
+import json
+import math
+from fractions import Fraction
+from pathlib import Path
+
+import pytest
+
+from cutting.body import Body
+from cutting.errors import CuttingError
+from cutting.fitting import SIGNS, VIEWS, corrections_of, tried
+from cutting.formats import keep, read_job
+from cutting.formats.plan_v1 import to_model
+from cutting.formats.trees import from_tree, to_tree
+from cutting.kinds import KINDS, kind_of
+from cutting.lengths import Corrected, Fixed, OfCorrection, named
+from cutting.methods import correctable
+from cutting.plan import draft, plan
+from cutting.words import ENGLISH, with_numbers
+from tests.conftest import some
+from tests.cutting.test_invariants import sliced
+from tests.jobs import FIVE, STYLES_BY_METHOD, UPPER, job
+
+DAY = "2026-12-03"
+HALF = 12.7
+JUMPSUIT = Path(__file__).parents[2] / "demo/jobs/crew-jumpsuit.json"
+
+
+def asked(style="straight-trousers", method="quarter-hip", corrections=(), body="middle", **choices):
+    raw = job(style=style, cloth={"width": "129 in"}, **choices)
+    raw["garments"][0]["method"] = method
+    raw["measurements"] = {key: f"{size} cm" for key, size in (FIVE[body] | UPPER[body]).items()}
+    return raw | ({"corrections": list(corrections)} if corrections else {})
+
+
+def made(*arguments, **named_):
+    return plan(read_job(asked(*arguments, **named_)), by_width=False)
+
+
+def found(choice, by="1/2", **more):
+    return {"choice": choice, "by": by, "from": DAY} | more
+
+
+def number(wire, key):
+    return wire.numbers[f"trousers.{key}"]
+
+
+OWN = {
+    "seat_raise": ("back.seat_raise", {}), "centre_drop": ("front.centre_drop", {}), "back_tip": ("back.crotch_tip", {}),
+    "crotch_extension": ("front.crotch_extension", {}), "crotch_ease": ("crotch_depth", {}), "length": ("length", {}),
+    "back_dart_intake": ("back.dart_intake", {"back_darts": "one"}), "side_raise": ("front.side_raise", {}),
+}  # fmt: skip
+"""A correction, and the number of the plan that it is of."""
+
+
+@pytest.mark.parametrize("choice", OWN)
+@pytest.mark.parametrize("method", ["quarter-hip", "half-thigh", "twentieth-tenth", "quarter-plus-one"])
+@pytest.mark.parametrize("by", ["1/4", "-1/4"])
+def test_a_correction_moves_its_own_number_by_what_it_says_and_says_since_when(choice, method, by):
+    key, choices = OWN[choice]
+    before = to_model(made(method=method, **choices))
+    had = number(before, key)
+    if by[0] == "-" and had.net_mm < 6.35 + (1 if choice in ("centre_drop", "side_raise", "seat_raise") else 0):
+        pytest.skip("there is not so much of it to take away")
+    after = to_model(made(method=method, corrections=[found(choice, by)], **choices))
+    now = number(after, key)
+    assert now.net_mm - had.net_mm == pytest.approx(6.35 if by == "1/4" else -6.35, abs=0.1)
+    if "draft" not in now.formula:
+        assert "1/4 in from the fitting of 3 December" in now.formula
+        assert "1/4" in now.with_
+
+
+@pytest.mark.parametrize("body", FIVE)
+@pytest.mark.parametrize("style", ["straight-trousers", "palazzo", "shorts"])
+@pytest.mark.parametrize(("choice", "moves"), [("waist_ease", "waist"), ("hip_ease", "hip")])
+def test_a_girth_measured_on_the_outlines_is_more_by_what_is_said_and_the_other_stays(body, style, choice, moves):
+    girths = [
+        dict(zip(("waist", "hip", "thigh"), sliced(to_model(made(style, body=body, corrections=one))), strict=True))
+        for one in ((), [found(choice)])
+    ]  # fmt: skip
+    other = {"waist": "hip", "hip": "waist"}[moves]
+    assert girths[1][moves] - girths[0][moves] == pytest.approx(HALF, abs=1)
+    assert girths[1][other] == pytest.approx(girths[0][other], abs=1)
+
+
+@pytest.mark.parametrize(("style", "method"), some(STYLES_BY_METHOD, 9))
+def test_kept_and_dropped_the_plan_is_what_it_was_to_the_digit(style, method):
+    kind = kind_of(style)
+    before = keep(made(style, method))
+    numbers = {key: one.net for key, one in draft(read_job(asked(style, method)))[0][0].numbers.items()}
+    for choice in correctable(kind.choices):
+        try:
+            [changed] = draft(read_job(asked(style, method, [found(choice, "1/8", kind=kind.name)])))[0]
+        except CuttingError as refused:
+            assert all(one.where for one in refused.problems)
+            continue
+        # One that is said to change nothing changes nothing but that it is said.
+        if any(one.code == "correction.unused" for one in changed.findings):
+            assert {key: one.net for key, one in changed.numbers.items()} == numbers
+    assert keep(made(style, method)) == before
+    # Half an inch more and half an inch less are nothing, whoever looks.
+    both = [found(one, by) for one in ("waist_ease", "bust_ease", "seat_raise") for by in ("1/2", "-1/2")]
+    nothing = to_model(made(style, method, both))
+    plain = to_model(made(style, method))
+    assert {key: one.net_mm for key, one in nothing.numbers.items()} == pytest.approx(
+        {key: one.net_mm for key, one in plain.numbers.items()}, abs=1e-6
+    )
+
+
+def test_a_length_that_is_chosen_stays_a_rule_that_is_chosen_is_corrected_and_both_are_said():
+    chosen = to_model(made(seat_raise="1 in", corrections=[found("seat_raise")]))
+    assert number(chosen, "back.seat_raise").net_mm == pytest.approx(25.4)
+    [said] = [one for one in chosen.findings if one.code == "correction.chosen"]
+    assert said.where == "garments.trousers.choices.seat_raise"
+    assert said.words == "The correction of 1/2 in is not taken: 'Centre back, up' is chosen for this garment."
+    ruled = to_model(made(crotch_extension="hip/16", corrections=[found("crotch_extension")]))
+    plain = to_model(made(crotch_extension="hip/16"))
+    assert number(ruled, "front.crotch_extension").net_mm - number(plain, "front.crotch_extension").net_mm == (
+        pytest.approx(HALF)
+    )
+
+
+def test_a_jumpsuits_halves_meet_with_corrections_of_both_and_the_waist_follows_the_lower_one():
+    raw = json.loads(JUMPSUIT.read_text())
+    raw["garments"][0]["top"]["choices"].pop("bust_ease", None)
+    raw["garments"][0]["lower"]["choices"].pop("waist_ease", None)
+    raw["corrections"] = [
+        found("waist_ease", "1", kind="lower"),
+        found("bust_ease", "1", kind="top"),
+        found("seat_raise"),
+    ]
+    top, lower = draft(read_job(raw))[0]
+    assert top.waist_flat - top.gathered == pytest.approx(
+        lower.waist_sewn - 2 * lower.sums.front_gathers.mm - 2 * lower.sums.back_gathers.mm, abs=1.5
+    )
+    plain_top, plain_lower = draft(read_job({key: value for key, value in raw.items() if key != "corrections"}))[0]
+    assert top.ask.bust_ease.size - plain_top.ask.bust_ease.size == Fraction(254, 10)
+    assert lower.ask.waist_ease.size - plain_lower.ask.waist_ease.size == Fraction(254, 10)
+
+
+def test_one_holds_for_the_kind_the_method_and_the_garment_that_it_names_alone():
+    raw = asked(corrections=[found("hip_ease", kind="top"), found("seat_raise", method="half-thigh"),
+                             found("centre_drop", garment="other")])  # fmt: skip
+    plain = asked()
+    assert {key: one.net_mm for key, one in to_model(plan(read_job(raw), False)).numbers.items()} == {
+        key: one.net_mm for key, one in to_model(plan(read_job(plain), False)).numbers.items()
+    }
+
+
+@pytest.mark.parametrize(
+    ("wrong", "code"),
+    [
+        (found("hem_widths"), "job.rule"), (found("seat"), "job.rule"), (found("seat_raise", side="left"), "correction.side"),
+        (found("seat_raise", "0"), "correction.size"), (found("seat_raise", "7"), "correction.size"),
+        (found("seat_raise", "a bit"), "length.unreadable"), (found("seat_raise", "1/2 x"), "length.unit"),
+        (found("seat_raise", "--1"), "length.negative"), (found("seat_raise", "4"), "correction.large"),
+        (found("seat_raise", "-3"), "correction.small"), (found("bust_ease", kind="lower"), "job.rule"),
+        (found("seat_raise", kind="hat"), "job.rule"),
+    ],
+)  # fmt: skip
+def test_a_correction_that_cannot_be_is_refused_by_name(wrong, code):
+    with pytest.raises(CuttingError) as refused:
+        plan(read_job(asked(corrections=[wrong])), by_width=False)
+    assert code in {one.code for one in refused.value.problems}
+    for one in refused.value.problems:
+        assert all(ENGLISH.say_problem(one, "in"))
+    many = asked(corrections=[found("seat_raise", "1/16")] * 61)
+    with pytest.raises(CuttingError, match=r"correction\.many"):
+        read_job(many)
+
+
+def test_a_corrected_length_is_its_sum_wherever_it_goes():
+    whole = Corrected.of(
+        Fixed(Fraction(254, 10)), (OfCorrection(Fraction(127, 10), DAY), OfCorrection(Fraction(-635, 100), "a party"))
+    )
+    assert whole.mm == pytest.approx(31.75)
+    said = "1 in hip ease + 1/2 in from the fitting of 3 December - 1/4 in from a party"
+    assert ENGLISH.formula(named(whole, "hip_ease"), "in") == said
+    assert with_numbers(whole / 2, "in") == "(1 + 1/2 - 1/4) / 2"
+    back = from_tree(json.loads(json.dumps(to_tree(whole))))
+    assert (back.mm, ENGLISH.formula(back, "in")) == (whole.mm, ENGLISH.formula(whole, "in"))
+    assert (Fixed(Fraction(10)) + whole).mm == pytest.approx(41.75)
+
+
+AT_HALF = {
+    "extension_more": {"crotch_extension": 0.25, "front_diagonal": -0.125}, "drop_more": {"centre_drop": 0.5},
+    "tip_more": {"back_tip": 0.5}, "hip_and_raise": {"hip_ease": 0.5, "seat_raise": 0.5},
+    "tip_less": {"back_tip": -0.5, "centre_slant": 0.5}, "raise_more": {"seat_raise": 0.5},
+    "waist_more": {"waist_ease": 0.5}, "waist_less": {"waist_ease": -0.5}, "hip_more": {"hip_ease": 0.5},
+    "thigh_more": {"thigh_ease": 0.5, "back_tip": 0.5}, "depth_less": {"crotch_ease": -0.5},
+    "length_less": {"length": -0.5}, "zip_edge_less": {"zip_edge": -0.5}, "slant_more": {"centre_slant": 0.25},
+    "neck_narrower": {"neck_width": -0.25}, "slope_less": {"shoulder_slope": -0.5}, "bust_more": {"bust_ease": 0.5},
+}  # fmt: skip
+"""By hand from the table of signs and cures, with 1/2 in pinned: each choice in inches."""
+
+
+@pytest.mark.parametrize("sign", SIGNS)
+def test_every_sign_has_its_words_and_each_cure_is_what_the_table_says(sign):
+    seen = SIGNS[sign]
+    assert seen.view in VIEWS
+    assert seen.cures
+    assert all(vars(ENGLISH.sign_words(sign, "in")).values())
+    for cure in seen.cures:
+        assert ENGLISH.cure_name(cure.code, "cm")
+        made_ = corrections_of(cure, seen.kind, Fraction(127, 10), DAY)
+        if cure.code in AT_HALF and not (cure.code == "depth_less" and sign == "loose_at_fork"):
+            assert {one.choice: float(one.by.size) / 25.4 for one in made_} == pytest.approx(AT_HALF[cure.code])
+        assert {one.choice for one in made_} <= set(correctable(KINDS[seen.kind].choices))
+    assert {*AT_HALF} <= {cure.code for one in SIGNS.values() for cure in one.cures}
+
+
+@pytest.mark.parametrize(("style", "method"), some(STYLES_BY_METHOD, 8, 1))
+def test_each_cure_drafts_or_says_why_and_how_much_of_it_works(style, method):
+    job_ = read_job(asked(style, method))
+    [garment], kind = job_.garments, kind_of(style)
+
+    def drafted(body):
+        return kind.draft("trousers", method, body, garment.ask)
+
+    changed = 0
+    for sign in SIGNS.values():
+        if sign.kind != kind.name:
+            continue
+        for pinned in (Fraction(127, 10), Fraction(762, 10)):
+            for one in tried(sign, pinned, DAY, job_.body, drafted):
+                assert ENGLISH.say_room(one.room, one.left, "in")
+                if not one.refused:
+                    changed += bool(one.numbers)
+                    then = drafted(Body(job_.body.sizes, one.corrections))
+                    for moved in one.numbers:
+                        assert then.numbers[moved.key].net.mm == pytest.approx(moved.now.mm)
+                        assert math.isfinite(moved.was.mm)
+                elif one.works:
+                    drafted(Body(job_.body.sizes, corrections_of(one.cure, kind.name, pinned, DAY, one.works)))
+    assert changed > 3
