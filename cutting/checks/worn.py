@@ -147,10 +147,12 @@ def _dart_missing(garment: Lower) -> list[Check]:
 
 
 def _elastic(garment: Lower) -> tuple[float, float] | None:
-    """The elastic's length and width, where there is one of a known length."""
+    """The elastic's length without what it is closed over itself by, and its width; where there is one of a known
+    length.
+    """
     for notion in garment.notions:
-        if notion.code == "elastic" and notion.length is not None and notion.width is not None:
-            return notion.length.mm, notion.width.mm
+        if notion.code == "elastic" and notion.width is not None and "elastic.length" in garment.numbers:
+            return garment.numbers["elastic.length"].net.mm, notion.width.mm
     return None
 
 

@@ -7,18 +7,16 @@ from fractions import Fraction
 from cutting.body import Body, Correction
 from cutting.errors import CuttingError, Problem
 from cutting.fitting.signs import Cure, Room, Sign
-from cutting.garments import Garment
-from cutting.lengths import Length, OfCorrection
+from cutting.garments import Garment, spare
+from cutting.lengths import Length, OfCorrection, Rule, named, total
 from cutting.moves import Moved, moved_panel
 
 SEEN = 0.8
 """A number that changes by less, in mm, is not said to."""
 NAMED = 5
 """So many numbers are said to change, the most first."""
-KEPT = 6.35
-"""So many mm of an allowance stay when a seam is let out."""
-HEM_KEPT = 25.4
-"""So many mm of a hem stay when a leg is let down."""
+HEM_KEPT = Rule(1, "kept")
+"""So much of a hem stays when a leg is let down."""
 EIGHTHS = 8
 """Where a cure is refused, so many parts of it are tried, the largest first."""
 
@@ -37,7 +35,7 @@ class Tried:
     """A cure on this draft: the corrections that it is, what they change, or why they cannot be.
 
     `works` is how much of a refused one can be drafted, as a share; `room` where the sewn garment can still take it and
-    `left` how many mm there at most, None where that has no end.
+    `left` how much there at most, None where that has no end.
     """
 
     cure: Cure
@@ -47,7 +45,7 @@ class Tried:
     refused: tuple[Problem, ...] = ()
     works: Fraction = Fraction(1)
     room: Room = ""
-    left: float | None = None
+    left: Length | None = None
 
 
 Draft = Callable[[Body], Garment]
@@ -57,7 +55,9 @@ def corrections_of(
     cure: Cure, kind: str, pinned: Fraction, since: str, share: Fraction = Fraction(1)
 ) -> tuple[Correction, ...]:
     """A cure as corrections, where so many mm are pinned; a share of it where all of it cannot be."""
-    return tuple(Correction(one.choice, OfCorrection(share * one.by(pinned), since), kind) for one in cure.changes)
+    return tuple(
+        Correction(one.choice, OfCorrection(share * one.amount(pinned).size, since), kind) for one in cure.changes
+    )
 
 
 def tried(sign: Sign, pinned: Fraction, since: str, body: Body, draft: Draft) -> list[Tried]:
@@ -102,22 +102,18 @@ def _numbers(was: Garment, now: Garment) -> tuple[NumberMoved, ...]:
     return tuple(sorted(found, key=lambda one: -round(abs(one.now.mm - one.was.mm), 3))[:NAMED])
 
 
-def _room(cure: Cure, garment: Garment, corrections: tuple[Correction, ...]) -> tuple[Room, float | None]:
-    """Where a garment that is sewn can take a cure, and how many mm of it: what is taken in needs no allowance."""
-    by = corrections[0].by.mm
+def _room(cure: Cure, garment: Garment, corrections: tuple[Correction, ...]) -> tuple[Room, Length | None]:
+    """Where a garment that is sewn can take a cure, and how much of it: what is taken in needs no allowance."""
+    if corrections[0].by.mm < 0:
+        return cure.room, None
     if cure.room == "side":
-        return "side", None if by < 0 else _out(garment, 4, "front", "side")
+        each = spare(garment, ("front", "side"))
+        return ("", None) if each is None else ("side", each * 4)
     if cure.room == "inner_leg":
-        return "inner_leg", None if by < 0 else _out(garment, 1, "front", "inner_leg")
+        each = spare(garment, ("front", "inner_leg"), ("leg", "inner_leg"))
+        return ("", None) if each is None else ("inner_leg", each)
     if cure.room == "hem":
-        turned = next(
-            (panel.edges["hem"].allowance.mm for panel in garment.panels.values() if "hem" in panel.edges), 0.0
-        )
-        return "hem", None if by < 0 else max(0.0, turned - HEM_KEPT)
+        hems = (panel.edges["hem"].allowance for panel in garment.panels.values() if "hem" in panel.edges)
+        turned = next(hems, None)
+        return ("", None) if turned is None else ("hem", total(named(turned, "hem"), -HEM_KEPT.now))
     return cure.room, None
-
-
-def _out(garment: Garment, layers: int, panel: str, edge: str) -> float:
-    """How many mm the seams of an edge can be let out, all layers together."""
-    edges = garment.panels[panel].edges if panel in garment.panels else {}
-    return layers * max(0.0, edges[edge].allowance.mm - KEPT) if edge in edges else 0.0

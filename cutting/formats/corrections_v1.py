@@ -12,7 +12,7 @@ from cutting.lengths import Fixed, OfCorrection, Unit, inch
 from cutting.methods import correctable
 from cutting.where import JOB, Where
 
-MOST, LARGEST = 60, 6
+MOST, LARGEST = 80, 6
 """So many corrections one client has; none is larger than so many inches."""
 FITTING = "a fitting"
 """Where one is from that does not say it."""

@@ -4,7 +4,6 @@
 """
 
 from collections.abc import Iterable
-from dataclasses import asdict
 from itertools import accumulate
 from typing import Any
 
@@ -13,6 +12,7 @@ from cutting.checks import Check
 from cutting.cloth import Cloth
 from cutting.dividing import with_small
 from cutting.drawing import path_data, seam_widths, strokes_of
+from cutting.formats.sewing_v1 import keep_sewing, keep_ways
 from cutting.formats.trees import keep_params, to_tree
 from cutting.garments import Garment, Notion, Seam
 from cutting.geometry import Cubic, Path, Point
@@ -23,7 +23,6 @@ from cutting.marking import Mark
 from cutting.pieces import Panel, Piece
 from cutting.plan import CORE, Plan
 from cutting.preparing import prepared
-from cutting.sewing import Reading, sewing_of
 from cutting.where import Where
 from cutting.widths import WidthRow
 from cutting.yardage import Yardage, yardage
@@ -61,7 +60,8 @@ def keep(plan: Plan) -> Kept:
         ],
         "notions": [_notion(garment.id, notion) for garment in plan.garments for notion in garment.notions],
         "seams": [_seam(garment, seam) for garment in plan.garments for seam in garment.seams],
-        "sewing": _sewing(plan),
+        "sewing": keep_sewing(plan.garments),
+        "ways": keep_ways(plan.garments),
     }  # fmt: skip
 
 
@@ -258,32 +258,6 @@ def _notion(garment: str, notion: Notion) -> dict[str, Any]:
         "garment": garment, "code": notion.code, "panel": notion.panel, "count": notion.count,
         "length_mm": None if notion.length is None else _mm(notion.length.mm),
         "width_mm": None if notion.width is None else _mm(notion.width.mm),
-    }  # fmt: skip
-
-
-def _sewing(plan: Plan) -> list[dict[str, Any]]:
-    """The operations in their order; their seams by their numbers in the list of seams, from 0."""
-    numbers: dict[tuple[str, Seam], list[int]] = {}
-    for k, (id, seam) in enumerate((garment.id, seam) for garment in plan.garments for seam in garment.seams):
-        numbers.setdefault((id, seam), []).append(k)
-    kept = []
-    for one in sewing_of(plan.garments):
-        # A zip that goes through a waist is sewn after both halves are joined: its seam is the upper half's.
-        seams = [numbers[one.garment, seam].pop(0) for seam in one.seams]
-        kept.append({
-            "id": one.id, "garment": one.garment, "code": one.code, "seams": seams, "panels": list(one.panels),
-            "needs": list(one.needs), "stitch": one.how.stitch, "minutes": one.how.minutes, "overlock": one.overlock,
-            "allowance_mm": None if one.allowance is None else _mm(one.allowance.mm),
-            "edges": [{"panel": panel, "edge": edge} for panel, edge in one.edges],
-            "readings": [_reading(reading) for reading in one.readings],
-        })  # fmt: skip
-    return kept
-
-
-def _reading(reading: Reading) -> dict[str, Any]:
-    return {
-        "code": reading.code, "wanted": to_tree(reading.wanted), "gives": [asdict(give) for give in reading.gives],
-        "band": None if reading.band is None else to_tree(reading.band),
     }  # fmt: skip
 
 

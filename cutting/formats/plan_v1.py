@@ -16,17 +16,16 @@ from cutting.formats.plan_shape import (
     NeededOut,
     NotionOut,
     NumberOut,
-    OperationOut,
     PanelOut,
     PieceOut,
     PlanOut,
     SeamOut,
     SectionOut,
     SideOut,
-    WantedOut,
     WidthOut,
     YardageOut,
 )
+from cutting.formats.sewing_v1 import read_sewing, read_ways
 from cutting.formats.trees import from_tree, read_params
 from cutting.geometry import Point
 from cutting.lengths import Length, Unit, show
@@ -68,32 +67,8 @@ def read_kept(kept: Kept, words: Language, unit: Unit) -> PlanOut:
             NotionOut(**notion, name=words.notion_name(notion["code"], notion["panel"])) for notion in kept["notions"]
         ],
         seams=[SeamOut(**seam) for seam in kept["seams"]],
-        sewing=_sewing(kept.get("sewing", []), words, unit),
-    )  # fmt: skip
-
-
-def _sewing(kept: list[dict[str, Any]], words: Language, unit: Unit) -> list[OperationOut]:
-    """The operations in words; a caution is said where it comes first."""
-    said: set[str] = set()
-    made = []
-    for one in kept:
-        spoken = words.operation_words(one["code"], one["overlock"])
-        cautions = [words.caution_words(code) for code in spoken.cautions if code not in said]
-        said.update(spoken.cautions)
-        says = [as_taped(text, unit) for text in spoken.says]
-        name = words.stitch_name(one["stitch"])
-        readings = [_reading(reading, words, unit) for reading in one.get("readings", [])]
-        made.append(OperationOut(
-            **one | {"readings": readings}, title=spoken.title, says=says, cautions=cautions, stitch_name=name,
-        ))  # fmt: skip
-    return made
-
-
-def _reading(reading: dict[str, Any], words: Language, unit: Unit) -> WantedOut:
-    wanted = from_tree(reading["wanted"])
-    return WantedOut(
-        code=reading["code"], name=words.reading_name(reading["code"]), wanted_mm=_mm(wanted.mm),
-        formula=words.formula(wanted, unit), with_=with_numbers(wanted, unit), shown=show(wanted.value, unit).text,
+        sewing=read_sewing(kept.get("sewing", []), words, unit),
+        ways=read_ways(kept.get("ways", []), words),
     )  # fmt: skip
 
 

@@ -35,6 +35,14 @@ def say_judged(kept: Mapping[str, Any], read: Mapping[str, float], words: Langua
     if kept["doubt"]:
         code = kept["doubted"]
         return [words.say_doubt(kept["doubt"], code, read[code], kept["wanted"][code], unit)]
+    return list(words.say_reading(_judged(kept), kept["codes"], kept["planned_band"], unit))
+
+
+def say_band(kept: Mapping[str, Any], words: Language, unit: Unit) -> str:
+    """How long the band is by what was read, in words; empty where it has none."""
+    return "" if kept["band"] is None else words.say_band(_judged(kept), kept["planned_band"], unit)
+
+
+def _judged(kept: Mapping[str, Any]) -> Judged:
     plain = {key: kept[key] for key in ("off", "agrees", "left", "band")}
-    judged = Judged(given=tuple(Given(**one) for one in kept["given"]), **plain)
-    return list(words.say_reading(judged, kept["codes"], kept["planned_band"], unit))
+    return Judged(given=tuple(Given(**one) for one in kept["given"]), **plain)

@@ -45,9 +45,12 @@ def sewing_card(plan: PlanOut, words: Language, clients: Clients = NOBODY) -> Do
     several = len({one.garment for one in plan.sewing}) > 1
     for number, one in enumerate(plan.sewing, 1):
         step = _step(plan, one, number, words)
-        if several and (number == 1 or plan.sewing[number - 2].garment != one.garment):
+        if number == 1 or plan.sewing[number - 2].garment != one.garment:
             whose = clients.get(outfit_of(one.garment, clients), "")
-            step = [Heading(", ".join(filter(None, (words.garment_name(one.garment), whose)))), *step]
+            head = Heading(", ".join(filter(None, (words.garment_name(one.garment), whose))))
+            first = all(before.garment != one.garment for before in plan.sewing[: number - 1])
+            ways = [Said(way.says, "small") for way in plan.ways if first and way.garment == one.garment]
+            step = [*([head] if several else []), *ways, *step]
         blocks.append(Together(tuple(step)))
     return Document(said("card_sewing_title"), tuple(blocks), columns=2)
 
@@ -57,10 +60,14 @@ def _step(plan: PlanOut, one: OperationOut, number: int, words: Language) -> lis
     how = [
         said("card_allowance", wide=show(one.allowance_mm, plan.unit).text) if one.allowance_mm else "",
         said("card_stitch", name=one.stitch_name, number=one.stitch) if one.stitch else "",
+        said("card_class", name=one.seam_class_name, number=one.seam_class) if one.seam_class else "",
+        *one.tools,
     ]
     how += [_wanted(reading, words) for reading in one.readings]
     lines = [Said(one.title, strong=True), *(Said(text, "small") for text in (*one.says, ", ".join(filter(None, how)))
                                             if text)]  # fmt: skip
+    after = [said(key, says=text) for key, text in (("card_press", one.press), ("card_check", one.check)) if text]
+    lines += [Said(text, "small") for text in after]
     lines += [Said(text, "small", strong=True) for text in one.cautions]
     minutes = [Said(said("card_min", minutes=f"{one.minutes:g}"))] if one.minutes else []
     step: list[Block] = [Table((12.5, 0.0, 16.0), ((Tick(str(number)), lines, minutes),), right=frozenset({2}))]

@@ -8,9 +8,11 @@ from cutting.garments.notions import Notion
 from cutting.garments.number import Number
 from cutting.garments.part import Part
 from cutting.garments.seams import Seam
+from cutting.garments.spare import KEPT, spare
 from cutting.garments.top import Top, draft_top
 
 __all__ = [
+    "KEPT",
     "Garment",
     "House",
     "HouseDrawing",
@@ -24,4 +26,5 @@ __all__ = [
     "draft_joined",
     "draft_lower",
     "draft_top",
+    "spare",
 ]

@@ -12,7 +12,7 @@ NotionCode = Literal[
     "zip", "invisible-zip", "fly-zip", "open-zip", "zip-through", "elastic", "interfacing", "hook", "button",
     "pocket-stay", "waist-stay", "neck-stay",
 ]  # fmt: skip
-ELASTIC_WIDE, TAPE_WIDE, BOTH_ENDS = Rule(1), Rule(0.5), Rule(1, "two_ends")
+ELASTIC_WIDE, TAPE_WIDE, BOTH_ENDS, OVER_ITSELF = Rule(1), Rule(0.5), Rule(1, "two_ends"), Rule(1, "overlap")
 BOTH_SIDES = 4
 """A pair that is cut twice, outside and inside: one of them is interfaced."""
 _OF_CLOSURE: dict[str, NotionCode] = {"side-zip": "zip", "back-zip": "invisible-zip", "fly": "fly-zip"}
@@ -52,7 +52,9 @@ def lower_notions(
     if closing is not None and ask.waist_finish != "joined":
         bought.append(Notion(_OF_CLOSURE[ask.closure], 1, closing))
     if elastic is not None:
-        bought.append(Notion("elastic", 1, elastic, ELASTIC_WIDE.now))
+        # All round it is closed over itself; behind alone its ends are held at the sides.
+        whole = elastic + OVER_ITSELF.now if ask.elastic_all_round else elastic
+        bought.append(Notion("elastic", 1, whole, ELASTIC_WIDE.now))
     bought += [interfacing(part) for part in parts if part.interfacing]
     bag = next((part for part in parts if part.panel.name == "pocket-bag"), None)
     if bag is not None:

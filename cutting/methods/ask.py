@@ -128,6 +128,7 @@ class Ask:
     band_join: str = "none"
     waist_cleanup: str = "back-to-front"
     marking: str = "on-cloth"
+    assembly: str | None = None
     other_cloth: tuple[str, ...] = ()
     stretch: Fraction = Fraction(0)
     chosen: tuple[str, ...] = ()

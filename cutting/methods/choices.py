@@ -215,6 +215,7 @@ LOWER: dict[str, Choice] = grouped({
         "allowances": allowances("side", "centre", "inner_leg", "waist"),
         "back_from": rule("front itself"),
         "marking": rule("on-cloth on-paper"),
+        "assembly": rule("centres-first sides-first from-the-crotch"),
     },
     "another-cloth": {"other_cloth": some("bags facings band yoke all")},
     "": {

@@ -2,7 +2,7 @@
 chosen for the garment.
 """
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Collection, Mapping
 from dataclasses import replace
 from operator import attrgetter
 from typing import Any, TypeVar
@@ -11,9 +11,9 @@ from cutting.body import Body, Correction
 from cutting.codes import FindingCode, ProblemCode
 from cutting.errors import CuttingError, Problem
 from cutting.finding import Finding
-from cutting.lengths import Corrected, Fixed, Length, mm
+from cutting.lengths import Corrected, Fixed, mm, total
 from cutting.methods.ask import Ask
-from cutting.methods.choices import LOWER, Choice
+from cutting.methods.choices import LOWER, OF_BOTH, Choice
 from cutting.methods.registry import METHODS
 from cutting.methods.upper import OF_THE_SEAM, QUARTER_BUST, TOPS, TopAsk, draw_top
 from cutting.methods.upper.choices import TOP
@@ -80,23 +80,23 @@ def _corrected(
         by = tuple(one.by for one in several)
         own = getattr(made, key, None)
         # A rule that is chosen says how the number is worked out; a length is final.
-        final = key in made.chosen and isinstance(own, Fixed)
+        final = _is_chosen(key, made.chosen) and isinstance(own, Fixed)
         if final or key in unused:
             code: FindingCode = "correction.unused" if key in unused else "correction.chosen"
-            said.append(Finding(code, "note", choice(key), {"by": sum_of(by), "kind": kind}))
+            said.append(Finding(code, "note", choice(key), {"by": total(*by), "kind": kind}))
             continue
         if not isinstance(own, Fixed):
             known = known or (sums() if key in OF_SUMS else None)
             own = attrgetter(OF_SUMS[key])(known) if key in OF_SUMS else None
         if own is None:
-            said.append(Finding("correction.unused", "note", choice(key), {"by": sum_of(by), "kind": kind}))
+            said.append(Finding("correction.unused", "note", choice(key), {"by": total(*by), "kind": kind}))
             continue
         whole = Corrected.of(own, by)
         least, most = limits(choices, key)
         if not least <= whole.size <= most:
             short: ProblemCode = "correction.small" if whole.size < least else "correction.large"
-            room = mm(round((least if whole.size < least else most) - own.mm, 3))
-            problems.append(Problem(short, choice(key), {"by": sum_of(by), "room": room}))
+            room = mm(round(abs((least if whole.size < least else most) - own.mm), 3))
+            problems.append(Problem(short, choice(key), {"by": total(*by), "room": room}))
         changes[key] = whole
     if problems:
         raise CuttingError(*problems)
@@ -112,9 +112,6 @@ def limits(choices: Mapping[str, Choice], key: str) -> tuple[float, float]:
     return (-one.most if key in BELOW_NOTHING else one.least), one.most
 
 
-def sum_of(by: tuple[Length, ...]) -> Length:
-    """Several corrections of one choice together."""
-    whole = by[0]
-    for one in by[1:]:
-        whole = whole + one
-    return whole
+def _is_chosen(key: str, chosen: Collection[str]) -> bool:
+    """Whether a choice is made for the garment, by itself or for both panels at once."""
+    return key in chosen or any(one in chosen for one in OF_BOTH if key in (f"front_{one}", f"back_{one}"))

@@ -1,6 +1,6 @@
 """What is still to be sewn of a garment: operations take their seams from it, so that none is sewn twice."""
 
-from collections.abc import Callable, Iterable
+from collections.abc import Callable, Iterable, Mapping
 
 from cutting.garments import Garment, Seam
 from cutting.lengths import Length
@@ -32,8 +32,12 @@ class Bench:
         panels: Iterable[str] = (),
         after: Iterable[str] = (),
         readings: tuple[Reading, ...] = (),
+        variant: str = "",
+        amounts: Mapping[str, Length | None] | None = None,
     ) -> None:
-        """One operation more, after all of those codes that there are. Without seams and panels there is none."""
+        """One operation more, after all of those codes that there are; amounts that are None are left out. Without
+        seams and panels there is none.
+        """
         sewn = [panel_of(place) for seam in seams for place in (*seam.one, *seam.other)]
         whole = tuple(dict.fromkeys(f"{self.garment.id}.{name}" for name in (*panels, *sewn)))
         if not whole:
@@ -53,6 +57,8 @@ class Bench:
                 allowance,
                 overlock,
                 readings,
+                variant,
+                tuple((name, length) for name, length in (amounts or {}).items() if length is not None),
             )
         )
 

@@ -14,7 +14,8 @@ WITHIN, ALIKE = 6.35, 3.2
 """All round, and between two that should be alike: no more than so many mm apart is as it should be."""
 LEAST, MOST = 0.8, 1.25
 """A reading that is less or more than so many times what it should be is doubted."""
-INCH = 25.4
+INCH, SAME = 25.4, 0.01
+"""So many mm are nothing: a tape that reads a quarter of an inch off is not off by more than that."""
 
 
 @dataclass(frozen=True)
@@ -58,23 +59,23 @@ def judge(readings: Sequence[Reading], read: Mapping[str, float], sure: bool = F
     off = read[first.code] - read[other.code]
     wanted = first.wanted.mm - other.wanted.mm
     if not first.gives:
-        return Judged(off, abs(off) <= ALIKE)
+        return Judged(off, abs(off) <= ALIKE + SAME)
     return _given(first, off, wanted - off, WITHIN, None)
 
 
 def _given(reading: Reading, off: float, more: float, within: float, band: float | None) -> Judged:
     """Shares what is wanted more (or less) among the seams, in their order, each as far as it can."""
-    if abs(more) <= within:
+    if abs(more) <= within + SAME:
         return Judged(off, True, band=band)
     given, left = list[Given](), more
     for one in reading.gives:
         limit = one.layers * (one.out if more > 0 else one.into)
         share = min(abs(left), limit) * (1 if more > 0 else -1)
-        if abs(share) < 0.01:
+        if abs(share) < SAME:
             continue
         given.append(Given(one.code, one.layers, share / one.layers))
         left -= share
-    return Judged(off, False, tuple(given), left if abs(left) > 0.01 else 0.0, band)
+    return Judged(off, False, tuple(given), left if abs(left) > SAME else 0.0, band)
 
 
 def doubt_of(wanted: float, read: float) -> DoubtCode:

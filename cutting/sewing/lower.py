@@ -1,12 +1,18 @@
-"""How a lower garment is sewn: centres first where it is fitted and opens, else sides first, the crotch in one run."""
+"""How a lower garment is sewn, by its way: centres first, sides first, or from the crotch outwards."""
 
 from cutting.garments import Lower, Seam
+from cutting.lengths import Length
 from cutting.sewing.bench import Bench, panel_of
 from cutting.sewing.operation import Operation
 from cutting.sewing.reading import hip_reading, leg_readings, waist_reading
+from cutting.sewing.ways import way_of
 
 OF_A_POCKET = ("pocket-backing", "curved-patch", "front-pocket-bag", "pocket-facing")
 LAID_ON = ("side", "waist")
+EARLY = ("darts", "strips", "patch", "in_seam_pocket", "baste_pocket")
+"""What is sewn on flat panels, before they are closed."""
+CLOSED = ("side", "inner_leg", "crotch", "front_centre", "back_centre")
+"""What closes them."""
 
 
 def of_pocket(seam: Seam) -> bool:
@@ -16,48 +22,68 @@ def of_pocket(seam: Seam) -> bool:
 
 def lower_operations(garment: Lower) -> list[Operation]:
     """Every operation of a lower garment, in one order that can be sewn."""
-    bench, ask, panels = Bench(garment), garment.ask, garment.panels
+    bench, panels = Bench(garment), garment.panels
     main = [name for name in garment.main if name in panels]
     bench.add("fuse", panels=[part.panel.name for part in garment.parts if part.interfacing])
     bench.add("darts", panels=[name for name in panels if panels[name].darts])
     bench.add("piping", bench.take(lambda seam: seam.code == "piping"))
     bench.add("patch", bench.take(lambda seam: seam.code == "patch"), after=("piping", "fuse", "darts"))
-    bench.add("in_seam_pocket", bench.take(lambda seam: panel_of(seam.one[0]) == "pocket-bag"), after=("darts",))
+    bags = bench.take(lambda seam: panel_of(seam.one[0]) == "pocket-bag")
+    bench.add("in_seam_pocket", bags, after=("darts",), amounts={"pocket": pocket_mouth(garment)})
     bench.add("front_pocket", bench.take(lambda seam: seam.code == "pocket"), after=("darts", "fuse"))
     bench.add("baste_pocket", bench.take(of_pocket), after=("front_pocket", "patch"))
     turn_up = bench.take(lambda seam: seam.code == "strip" and panel_of(seam.one[0]) == "turn-up")
     bench.add("strips", bench.take(lambda seam: seam.code == "strip"), after=("darts", "fuse"))
     bench.add("fly", bench.take(_of_fly), after=("fuse",))
-    early = ("darts", "strips", "patch", "in_seam_pocket", "baste_pocket")
-    centres = bench.take(lambda seam: seam.code == "crotch")
-    legs = bench.take(lambda seam: seam.code == "inner_leg")
-    sides = bench.take(lambda seam: seam.code == "side")
-    if ask.closure != "none":
-        front = tuple(seam for seam in centres if not _behind(seam))
-        bench.add("front_centre", front, after=(*early, "fly"))
-        bench.add("back_centre", tuple(seam for seam in centres if _behind(seam)), after=early)
-        bench.add("side", sides, after=(*early, "front_centre", "back_centre"))
-        _hip(bench, garment, main if sides else [])
-        bench.add("inner_leg", legs, after=("side", "front_centre", "back_centre"))
-    else:
-        bench.add("side", sides, after=early)
-        _hip(bench, garment, main if sides else [])
-        bench.add("inner_leg", legs, after=("side", *early))
-        inner = leg_readings(garment)
-        bench.add("measure_inner_legs", panels=main if legs else (), after=("inner_leg",), readings=inner)
-        bench.add("crotch", centres, after=("inner_leg", "measure_inner_legs", *early))
-    legs_done = ("side", "inner_leg", "crotch", "front_centre", "back_centre")
-    zipped = any(notion.code in ("zip", "invisible-zip") for notion in garment.notions)
-    bench.add("zip", panels=main if zipped else (), after=legs_done)
-    _waist(bench, garment, main, (*legs_done, "zip", "fly"))
+    _closed(bench, garment, main)
+    zips = [notion for notion in garment.notions if notion.code in ("zip", "invisible-zip")]
+    for notion in zips:
+        variant = "invisible-zip" if notion.code == "invisible-zip" else ""
+        bench.add("zip", panels=main, after=CLOSED, variant=variant, amounts={"zip": notion.length})
+    _waist(bench, garment, main, (*CLOSED, "zip", "fly"))
     hemmed = [name for name in main if "hem" in panels[name].edges]
-    bench.add("measure_legs", panels=hemmed, after=legs_done, readings=leg_readings(garment))
-    bench.add("turn_up", turn_up, after=(*legs_done, "measure_legs"))
-    bench.add("hem", panels=() if turn_up else hemmed, after=(*legs_done, "measure_legs"))
+    bench.add("measure_legs", panels=hemmed, after=CLOSED, readings=leg_readings(garment))
+    bench.add("turn_up", turn_up, after=(*CLOSED, "measure_legs"))
+    hem = {"hem": garment.ask.hem_turn}
+    bench.add("hem", panels=() if turn_up else hemmed, after=(*CLOSED, "measure_legs"), amounts=hem)
     fastened = any(notion.code in ("hook", "button") for notion in garment.notions)
     bench.add("fastening", panels=main if fastened else (), after=("band", "casing", "loops", "hem", "turn_up"))
     bench.rest()
     return bench.done
+
+
+def pocket_mouth(garment: Lower) -> Length | None:
+    """How far the side stays open for a pocket in it."""
+    return garment.ask.pocket_opening if "in-seam" in garment.ask.pockets else None
+
+
+def _closed(bench: Bench, garment: Lower, main: list[str]) -> None:
+    """Centres, sides and inner legs, in the order of the garment's way."""
+    way, early = way_of(garment).code, EARLY
+    centres = bench.take(lambda seam: seam.code == "crotch")
+    legs = bench.take(lambda seam: seam.code == "inner_leg")
+    sides = bench.take(lambda seam: seam.code == "side")
+    side_zip = next((notion.length for notion in garment.notions if notion.code == "zip"), None)
+    open_at = {"zip": side_zip, "pocket": pocket_mouth(garment)}
+    if way == "sides-first":
+        bench.add("side", sides, after=early, amounts=open_at)
+        _hip(bench, garment, main if sides else [])
+        bench.add("inner_leg", legs, after=("side", *early), variant="each")
+        inner = leg_readings(garment)
+        bench.add("measure_inner_legs", panels=main if legs else (), after=("inner_leg",), readings=inner)
+        bench.add("crotch", centres, after=("inner_leg", "measure_inner_legs", "fly", *early))
+        return
+    front = tuple(seam for seam in centres if not _behind(seam))
+    bench.add("front_centre", front, after=(*early, "fly"))
+    bench.add("back_centre", tuple(seam for seam in centres if _behind(seam)), after=early)
+    if way == "from-the-crotch":
+        bench.add("inner_leg", legs, after=("front_centre", "back_centre", *early), variant="from_fork")
+        bench.add("side", sides, after=("inner_leg", *early), amounts=open_at)
+        _hip(bench, garment, main if sides else [])
+        return
+    bench.add("side", sides, after=(*early, "front_centre", "back_centre"), amounts=open_at)
+    _hip(bench, garment, main if sides else [])
+    bench.add("inner_leg", legs, after=("side", "front_centre", "back_centre"))
 
 
 def _waist(bench: Bench, garment: Lower, main: list[str], before: tuple[str, ...]) -> None:
@@ -67,12 +93,14 @@ def _waist(bench: Bench, garment: Lower, main: list[str], before: tuple[str, ...
     if banded:
         bench.add("measure_waist", panels=main, after=before, readings=waist_reading(garment))
     bench.add("band", banded, after=(*before, "ring", "measure_waist", "fuse"))
+    elastics = [notion for notion in garment.notions if notion.code == "elastic"]
     cased = garment.ask.waist_finish in ("casing", "paper-bag", "half-elastic") and not banded
     bench.add("channel", bench.take(lambda seam: seam.code == "channel"), after=before)
     bench.add("casing", panels=main if cased else (), after=(*before, "channel"))
     bench.add("tie", bench.take(lambda seam: seam.code == "tie"))
-    elastic = any(notion.code == "elastic" for notion in garment.notions)
-    bench.add("elastic", panels=main if elastic else (), after=(*before, "band", "casing", "channel"))
+    for notion in elastics:
+        cut = {"elastic": notion.length}
+        bench.add("elastic", panels=main, after=(*before, "band", "casing", "channel"), amounts=cut)
     bench.add("loops", bench.take(lambda seam: seam.code == "loops"), after=("band",))
 
 

@@ -8,6 +8,7 @@ from cutting.garments import Garment, House, Lower, Top
 from cutting.sewing.bench import Bench
 from cutting.sewing.lower import lower_operations
 from cutting.sewing.operation import Operation
+from cutting.sewing.reading import join_readings
 from cutting.sewing.top import top_operations
 
 
@@ -53,9 +54,13 @@ def _joined(
         f"{garment.id}.{name}" for garment in (top, lower) for name in garment.main
         if "waist" in garment.panels[name].edges or (garment is top and name != "sleeve")
     )  # fmt: skip
+    measure = Operation(
+        f"{lower.id}.measure_join", lower.id, "measure_join", (), panels, needs, readings=join_readings(top, lower)
+    )
     seam = lower.ask.allowances.waist
-    join = Operation(f"{lower.id}.join", lower.id, "join", (), panels, needs, seam, "after")
+    join = Operation(f"{lower.id}.join", lower.id, "join", (), panels, (*needs, measure.id), seam, "after")
     zipped = [one for one in above if one.garment == top.id and one.code in THROUGH]
     through = [replace(one, needs=(*one.needs, join.id)) for one in zipped]
     last = max(k for k, one in enumerate(below) if one.id in needs)
-    return [one for one in above if one not in zipped], [*below[: last + 1], join, *through, *below[last + 1 :]]
+    joined = (measure, join, *through)
+    return [one for one in above if one not in zipped], [*below[: last + 1], *joined, *below[last + 1 :]]

@@ -1,7 +1,7 @@
 """What is measured on a garment as it is sewn: what it should read, and which seams can give a difference back.
 
-Common practice, no source: sides first, then the back centre, then the darts; a quarter of an inch of each allowance
-stays under the needle.
+Common practice, no source: sides first, then the back centre, then the darts, each as far as its
+allowance can spare.
 """
 
 from collections.abc import Iterable
@@ -9,15 +9,13 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
 
-from cutting.garments import Lower, Top
+from cutting.garments import Lower, Top, spare
 from cutting.geometry import distance
 from cutting.ledger import Row, ledger
 from cutting.lengths import Fixed, Length, found, total
 
-ReadingCode = Literal["hip", "waist", "left_leg", "right_leg", "cap", "armhole"]
+ReadingCode = Literal["hip", "waist", "left_leg", "right_leg", "cap", "armhole", "lower_waist", "top_waist"]
 GiveCode = Literal["side", "back_centre", "darts", "underarm"]
-KEPT = 6.35
-"""So many mm of an allowance stay when a seam is let out."""
 DEEPER = 12.7
 """A seam is taken in, and a dart made deeper, by so many mm at most: more of it pulls the others out of shape."""
 
@@ -69,12 +67,20 @@ def cap_readings(garment: Top) -> tuple[Reading, ...]:
     panels = garment.panels
     cap = sum(panels["sleeve"].edges[key].path.length for key in ("cap", "back_cap"))
     armhole = sum(panels[key].edges["armhole"].path.length for key in ("front", "back"))
-    under = panels["sleeve"].edges["underarm"].allowance.mm
-    give = (Give("underarm", 2, max(0.0, under - KEPT)),)
-    return (Reading("cap", found(cap, "on_the_draft"), give), Reading("armhole", found(armhole, "on_the_draft")))
+    gives = _of_edge(garment, "underarm", 2, ("sleeve", "underarm"))
+    return (Reading("cap", found(cap, "on_the_draft"), gives), Reading("armhole", found(armhole, "on_the_draft")))
 
 
-def _row(garment: Lower, level: str) -> Row:
+def join_readings(top: Top, lower: Lower) -> tuple[Reading, ...]:
+    """The waist of a jumpsuit's halves before they are joined, both flat: what is fuller is drawn in to the other."""
+    gives = (*_sides(lower), *_back_centre(lower), *_darts(lower))
+    flat = _row(top, "waist")
+    lean = flat.gathers - top.gathered
+    above = total(_sewn(flat), found(-lean, "lean")) if abs(lean) > 0.0005 else _sewn(flat)
+    return (Reading("lower_waist", _sewn(_row(lower, "waist")), gives), Reading("top_waist", above))
+
+
+def _row(garment: Lower | Top, level: str) -> Row:
     return next(row for row in ledger(garment) if row.level == level)
 
 
@@ -97,11 +103,9 @@ def _back_centre(garment: Lower) -> tuple[Give, ...]:
     return _of_edge(garment, "back_centre", 2, ("back", "crotch"), ("leg", "back_crotch"))
 
 
-def _of_edge(garment: Lower, code: GiveCode, layers: int, *places: tuple[str, str]) -> tuple[Give, ...]:
-    for panel, edge in places:
-        if panel in garment.panels and edge in garment.panels[panel].edges:
-            return (Give(code, layers, max(0.0, garment.panels[panel].edges[edge].allowance.mm - KEPT)),)
-    return ()
+def _of_edge(garment: Lower | Top, code: GiveCode, layers: int, *places: tuple[str, str]) -> tuple[Give, ...]:
+    out = spare(garment, *places)
+    return () if out is None else (Give(code, layers, max(0.0, out.mm)),)
 
 
 def _darts(garment: Lower) -> tuple[Give, ...]:

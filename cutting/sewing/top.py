@@ -6,6 +6,7 @@ from cutting.sewing.operation import Operation
 from cutting.sewing.reading import cap_readings
 
 OPENINGS = ("placket", "slit-facing")
+ZIPS = ("invisible-zip", "open-zip", "zip-through")
 
 
 def top_operations(garment: Top) -> list[Operation]:
@@ -14,7 +15,10 @@ def top_operations(garment: Top) -> list[Operation]:
     bench.add("fuse", panels=[part.panel.name for part in garment.parts if part.interfacing])
     bench.add("darts", panels=[name for name in panels if panels[name].darts])
     bench.add("opening", bench.take(lambda seam: panel_of(seam.one[0]) in OPENINGS), after=("fuse", "darts"))
-    bench.add("zip", bench.take(lambda seam: seam.code == "centre"), after=("darts",))
+    zips = [notion for notion in garment.notions if notion.code in ZIPS]
+    variant = "invisible-zip" if any(notion.code == "invisible-zip" for notion in zips) else ""
+    long = {"zip": zips[0].length if zips else None}
+    bench.add("zip", bench.take(lambda seam: seam.code == "centre"), after=("darts",), variant=variant, amounts=long)
     bench.add("shield", bench.take(lambda seam: seam.code == "shield"), after=("zip",))
     bench.add("shoulder", bench.take(lambda seam: seam.code == "shoulder"), after=("darts", "opening"))
     # A zip through a waist comes when that is closed: the neck is finished before.
@@ -39,7 +43,9 @@ def top_operations(garment: Top) -> list[Operation]:
     bench.add("cuffs", bench.take(lambda seam: seam.code == "cuff"), after=("sides_and_sleeves", "fuse"))
     cuffed = any(one.code == "cuffs" for one in bench.done)
     hemmed = [name for name in garment.main if "hem" in panels[name].edges and not (cuffed and name == "sleeve")]
-    bench.add("hem", panels=hemmed, after=("sides_and_sleeves", *zip_first))
+    turned = {panels[name].edges["hem"].allowance.value: panels[name].edges["hem"].allowance for name in hemmed}
+    hem = {"hem": next(iter(turned.values())) if len(turned) == 1 else None}
+    bench.add("hem", panels=hemmed, after=("sides_and_sleeves", *zip_first), amounts=hem)
     bench.rest()
     return bench.done
 

@@ -7,6 +7,7 @@ from typing import Protocol
 from cutting.calls import Call, Name
 from cutting.errors import Problem
 from cutting.finding import Finding
+from cutting.fitting import Alteration, Amount
 from cutting.lengths import Length, Unit
 from cutting.sewing import Judged
 from cutting.slips import Answer
@@ -32,10 +33,14 @@ class MarkWords:
 
 @dataclass(frozen=True)
 class OperationWords:
-    """What an operation is called, how it is done line by line, and the codes of what is to be minded."""
+    """What an operation is called, how it is done line by line, how it is pressed and what is looked at after it (empty
+    where nothing is), and the codes of what is to be minded.
+    """
 
     title: str
     says: tuple[str, ...]
+    press: str
+    check: str
     cautions: tuple[str, ...]
 
 
@@ -148,8 +153,22 @@ class Language(Protocol):
     def panel_name(self, panel: str) -> str:
         """What a panel is called."""
 
-    def operation_words(self, code: str, overlock: str) -> OperationWords:
-        """An operation of sewing; `overlock` says when its edges are overlocked: before, after, or empty."""
+    def operation_words(self, code: str, variant: str, overlock: str, amounts: Mapping[str, str]) -> OperationWords:
+        """An operation of sewing; `overlock` says when its edges are overlocked: before, after, or empty; `amounts` are
+        the lengths that are said, as they are shown.
+        """
+
+    def operation_title(self, code: str) -> str:
+        """What an operation of sewing is called."""
+
+    def way_words(self, way: str, why: str) -> str:
+        """How a garment is put together, and why so."""
+
+    def tool_name(self, tool: str) -> str:
+        """What is used at an operation."""
+
+    def seam_class_name(self, number: int) -> str:
+        """What a class of seams is called; empty where no seam is made."""
 
     def view_name(self, view: str) -> str:
         """From which side one looks at a fitting."""
@@ -166,8 +185,14 @@ class Language(Protocol):
     def say_nothing(self) -> str:
         """That a cure changes nothing on a draft."""
 
-    def say_room(self, room: str, left: float | None, unit: Unit) -> str:
-        """Where a garment that is sewn can still take a cure, and how many mm of it at most."""
+    def alteration_words(self, one: Alteration, unit: Unit) -> tuple[str, str]:
+        """What is altered on a garment that is sewn, and by how much."""
+
+    def say_amount(self, amount: Amount, unit: Unit) -> str:
+        """Where the amount of a cure comes from."""
+
+    def say_room(self, room: str, left: Length | None, unit: Unit) -> str:
+        """Where a garment that is sewn can still take a cure, and how much of it at most."""
 
     def reading_name(self, code: str) -> str:
         """What is measured on a sewn garment."""
@@ -177,6 +202,9 @@ class Language(Protocol):
 
     def say_reading(self, judged: Judged, codes: Sequence[str], band: float | None, unit: Unit) -> tuple[str, ...]:
         """What readings on a sewn garment mean; `band` is how long its band was cut, in mm."""
+
+    def say_band(self, judged: Judged, band: float, unit: Unit) -> str:
+        """How long a band is by what was read, with its sum; `band` is how long it was cut, in mm."""
 
     def caution_words(self, code: str) -> str:
         """Something to be minded at a machine or an iron."""

@@ -27,7 +27,9 @@ from shop.api.routers import (
     sewing,
     sheets,
     shelf,
+    shopping,
     tape,
+    work,
 )
 
 
@@ -66,5 +68,7 @@ api.add_router("", outside.router)
 api.add_router("", people.router)
 api.add_router("", practice.router)
 api.add_router("", sewing.router)
+api.add_router("", work.router)
 api.add_router("", shelf.router)
+api.add_router("", shopping.router)
 api.add_router("", tape.router)

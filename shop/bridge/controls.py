@@ -4,10 +4,7 @@ from collections.abc import Mapping
 from typing import Any, TypeAlias
 
 from cutting.controls import NOT_CUT, Tape
-from cutting.errors import CuttingError
 from cutting.formats.controls_v1 import TapeOut, VerdictOut, calls_of_piece, tapes_of, verdict_of
-from cutting.lengths import read
-from shop.bridge.problems import CoreRefusal
 from shop.bridge.words import as_unit, words
 
 TapeShape: TypeAlias = TapeOut
@@ -26,11 +23,3 @@ def verdict(
 ) -> VerdictShape:
     """What the readings of a piece mean, in mm by the number of the tape."""
     return verdict_of(calls_of_piece(plan, garment, panel), made, read, words(), as_unit(unit))
-
-
-def read_tape(typed: str, unit: str) -> float:
-    """The mm of a reading. Raises CoreRefusal where it is no length."""
-    try:
-        return float(read(typed, as_unit(unit)))
-    except CuttingError as error:
-        raise CoreRefusal(error, as_unit(unit)) from None

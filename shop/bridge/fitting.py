@@ -1,5 +1,6 @@
 """What is seen at a fitting, what cures it on an order's draft, and corrections as a job has them."""
 
+from collections.abc import Iterable
 from decimal import Decimal
 from fractions import Fraction
 from typing import Any, Literal, TypeAlias
@@ -8,9 +9,20 @@ from pydantic import BaseModel, ConfigDict, Field
 
 from cutting.body import Body
 from cutting.errors import CuttingError
-from cutting.fitting import SIGNS, VIEWS, Sign, Tried, corrections_of, tried
+from cutting.fitting import (
+    SIGNS,
+    VIEWS,
+    Fitted,
+    Recurring,
+    Sign,
+    Tried,
+    alteration_of,
+    corrections_of,
+    recurring,
+    tried,
+)
 from cutting.garments import Garment
-from cutting.kinds import KINDS
+from cutting.kinds import KINDS, PAIRS, kind_of
 from cutting.lengths import on_tape, read
 from cutting.words import with_numbers
 from shop.bridge.designing import in_hand
@@ -21,6 +33,7 @@ from shop.errors import ShopError
 
 ROUND = Decimal("0.00001")
 """To so many mm a correction is kept."""
+RecurringChange: TypeAlias = Recurring
 Change: TypeAlias = dict[str, str]
 """A choice, and by how many mm it is changed, as text."""
 
@@ -49,11 +62,12 @@ class ViewOut(BaseModel):
 
 
 class ChangeOut(BaseModel):
-    """A choice that a correction changes, by so many mm."""
+    """A choice that a correction changes, by so many mm; `says` is where the amount of a cure comes from."""
 
     choice: str
     name: str
     by_mm: float
+    says: str = ""
 
 
 class NumberMovedOut(BaseModel):
@@ -118,7 +132,7 @@ def cures(job: dict[str, Any], garment: str, half: str, sign: str, pinned: str, 
             def draft(worn: Body) -> Garment:
                 return made.kind.draft(made.style, made.method, worn, ask)
 
-            return [_cure(one, seen, unit) for one in tried(seen, size, since, body, draft)]
+            return [_cure(one, seen, size, unit) for one in tried(seen, size, since, body, draft)]
     except CuttingError as error:
         raise CoreRefusal(error, unit) from None
 
@@ -129,7 +143,8 @@ def changes_of(sign: str, cure: str, pinned: str, unit: str, since: str) -> tupl
     found = next((one for one in seen.cures if one.code == cure), None)
     if found is None:
         raise SignError("This sign has no such cure. Read the page again.")
-    made = corrections_of(found, seen.kind, _pinned(pinned, as_unit(unit)), since)
+    with on_tape(as_unit(unit)):
+        made = corrections_of(found, seen.kind, _pinned(pinned, as_unit(unit)), since)
     return seen.kind, [{"choice": one.choice, "by": _text(one.by.size)} for one in made]
 
 
@@ -139,9 +154,30 @@ def job_corrections(kind: str, changes: list[Change], since: str, garment: str) 
     return [{"choice": one["choice"], "by": f"{one['by']} mm", "from": since, "kind": kind, **only} for one in changes]
 
 
-def said_changes(kind: str, changes: list[Change], unit: str) -> list[ChangeOut]:
+def house_correction(kind: str, method: str, choice: str, by: str, found: int, fittings: int) -> dict[str, str]:
+    """A rule of the house from its fittings, as a job has it."""
+    says = f"{found} of {fittings} fittings here"
+    return {"choice": choice, "by": f"{by} mm", "from": says, "kind": kind, "method": method}
+
+
+def as_marked_text(mm: float, unit: str) -> str:
+    """The nearest that a tape is marked with, a sixteenth of an inch or a millimetre, as text in mm."""
+    mark = Fraction(254, 160) if as_unit(unit) == "in" else Fraction(1)
+    return _text(round(Fraction(mm) / mark) * mark)
+
+
+def said_changes(kind: str, changes: list[Change]) -> list[ChangeOut]:
     """Kept changes in words."""
     return [_change(kind, one["choice"], float(one["by"])) for one in changes]
+
+
+def alteration(sign: str, cure: str, changes: list[Change], unit: str) -> tuple[str, str] | None:
+    """What a kept cure is on the garment that it was seen on: what is altered, and by how much; None where it waits for
+    the next.
+    """
+    found = next((one for one in SIGNS[sign].cures if one.code == cure), None) if sign in SIGNS else None
+    made = alteration_of(found, Fraction(changes[0]["by"])) if found is not None else None
+    return None if made is None else words().alteration_words(made, as_unit(unit))
 
 
 def sign_name(sign: str, unit: str) -> str:
@@ -176,13 +212,13 @@ def _text(mm: Fraction) -> str:
     return f"{(Decimal(mm.numerator) / Decimal(mm.denominator)).quantize(ROUND).normalize():f}"
 
 
-def _change(kind: str, key: str, mm: float) -> ChangeOut:
+def _change(kind: str, key: str, mm: float, says: str = "") -> ChangeOut:
     """Of any kind, where none is said, the first that has such a choice."""
     own = kind or next(one.name for one in KINDS.values() if key in one.choices)
-    return ChangeOut(choice=key, name=words().choice_words(own, key, False).legend, by_mm=mm)
+    return ChangeOut(choice=key, name=words().choice_words(own, key, False).legend, by_mm=mm, says=says)
 
 
-def _cure(one: Tried, sign: Sign, unit: Literal["in", "cm"]) -> CureOut:
+def _cure(one: Tried, sign: Sign, pinned: Fraction, unit: Literal["in", "cm"]) -> CureOut:
     say = words()
     if one.refused:
         state: Literal["changes", "nothing", "refused"] = "refused"
@@ -194,7 +230,10 @@ def _cure(one: Tried, sign: Sign, unit: Literal["in", "cm"]) -> CureOut:
     moved = one.moved
     return CureOut(
         key=one.cure.code, name=say.cure_name(one.cure.code, unit),
-        changes=[_change(sign.kind, each.choice, each.by.mm) for each in one.corrections],
+        changes=[
+            _change(sign.kind, each.choice, each.by.mm, say.say_amount(change.amount(pinned), unit))
+            for each, change in zip(one.corrections, one.cure.changes, strict=True)
+        ],
         numbers=[
             NumberMovedOut(
                 key=each.key, name=say.number_name(each.key), was_mm=each.was.mm, now_mm=each.now.mm,
@@ -211,3 +250,26 @@ def _cure(one: Tried, sign: Sign, unit: Literal["in", "cm"]) -> CureOut:
 
 def _points(lines: Any) -> Lines:
     return [[[round(point.across, 1), round(point.down, 1)] for point in line] for line in lines]
+
+
+def recurring_of(rows: Iterable[tuple[str, str, list[Change]]]) -> list[RecurringChange]:
+    """What recurs among fittings, each by its kind, its method and its changes."""
+    return recurring([
+        Fitted(kind, method, {one["choice"]: float(one["by"]) for one in changes}) for kind, method, changes in rows
+    ])  # fmt: skip
+
+
+def said_choice(kind: str, key: str) -> str:
+    """What a choice of a kind of garment is called."""
+    return words().choice_words(kind, key, False).legend
+
+
+def method_name(method: str) -> str:
+    """What a method is called; empty where none is known."""
+    return words().method_words(method).name if method else ""
+
+
+def method_of(style: str, method: str, choices: dict[str, Any], kind: str) -> str:
+    """By which method a garment, or its half of a kind, is drafted."""
+    half = choices.get(kind) or {} if style in PAIRS else {"style": style, "method": method}
+    return half.get("method") or (kind_of(half["style"]).first_method(half["style"]) if half.get("style") else "")

@@ -27,7 +27,7 @@ from cutting.lengths import read, show
 from cutting.where import measure
 from cutting.words import with_numbers
 from shop.bridge.problems import CoreRefusal
-from shop.bridge.words import words
+from shop.bridge.words import as_unit, words
 
 Unit: TypeAlias = CoreUnit
 
@@ -43,6 +43,14 @@ def read_reading(key: str, typed: str, unit: Unit) -> Decimal:
     except CuttingError as error:
         raise CoreRefusal(error, unit) from None
     return _kept(size)
+
+
+def read_tape(typed: str, unit: str) -> float:
+    """The mm of a tape on cloth or a sewn garment. Raises CoreRefusal where it is no length."""
+    try:
+        return float(read(typed, as_unit(unit)))
+    except CuttingError as error:
+        raise CoreRefusal(error, as_unit(unit)) from None
 
 
 TAKEN_BY = ("tape", "flat", *(way.code for way in WAYS))

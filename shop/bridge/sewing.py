@@ -1,11 +1,11 @@
 """The steps in which a stored plan is sewn."""
 
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
 from typing import Any
 
-from cutting.errors import CuttingError
-from cutting.formats.readings_v1 import judge_readings, readings_of, say_judged
-from cutting.lengths import read
-from shop.bridge.problems import CoreRefusal
+from cutting.formats.readings_v1 import judge_readings, readings_of, say_band, say_judged
+from cutting.sewing import HOW, own_minutes
 from shop.bridge.words import as_unit, words
 
 
@@ -19,14 +19,6 @@ def codes_of(step: dict[str, Any]) -> list[str]:
     return [one["code"] for one in step.get("readings", [])]
 
 
-def read_in(typed: str, unit: str) -> float:
-    """The mm of a reading as it was typed. Raises CoreRefusal where it is no length."""
-    try:
-        return float(read(typed, as_unit(unit)))
-    except CuttingError as error:
-        raise CoreRefusal(error, as_unit(unit)) from None
-
-
 def judged(step: dict[str, Any], mm: dict[str, float], sure: bool) -> dict[str, Any]:
     """What the readings of an operation mean, as plain data to be kept."""
     return judge_readings(readings_of(step), mm, sure)
@@ -37,6 +29,11 @@ def say(kept: dict[str, Any], mm: dict[str, float], unit: str) -> list[str]:
     return say_judged(kept, mm, words(), as_unit(unit))
 
 
+def band_says(kept: dict[str, Any], unit: str) -> str:
+    """How long the band is by what was judged, in words; empty where it has none."""
+    return say_band(kept, words(), as_unit(unit))
+
+
 def reading_name(code: str) -> str:
     """What is measured, in words."""
     return words().reading_name(code)
@@ -44,5 +41,31 @@ def reading_name(code: str) -> str:
 
 def step_name(step: dict[str, Any]) -> str:
     """What an operation is called in a sentence."""
-    title = words().operation_words(step["code"], "").title
+    title = words().operation_title(step["code"])
     return title[0].lower() + title[1:]
+
+
+def usual_minutes(code: str) -> float:
+    """How long an operation takes somebody with practice; nothing where there is none of that code."""
+    return next((how.minutes for known, how in HOW.items() if known == code), 0.0)
+
+
+@dataclass(frozen=True)
+class OwnMinutes:
+    """How long an operation takes in a workshop, in minutes; `usual` is what it starts from, `times` how often it was
+    said.
+    """
+
+    code: str
+    title: str
+    usual: float
+    minutes: float
+    times: int
+
+
+def minutes_of(taken: Mapping[str, Sequence[float]]) -> list[OwnMinutes]:
+    """Of each operation that there is, from how long it took, the last first."""
+    return [
+        OwnMinutes(code, words().operation_title(code), how.minutes, round(own, 1), len(taken[code]))
+        for code, how in HOW.items() if taken.get(code) for own in [own_minutes(how.minutes, taken[code])]
+    ]  # fmt: skip

@@ -8,7 +8,8 @@ from django.utils import timezone
 from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import add, check_room, locked, own, unit_for_writing
-from shop.bridge.controls import NOT_CUT_MM, read_tape
+from shop.bridge.controls import NOT_CUT_MM
+from shop.bridge.measuring import read_tape
 from shop.bridge.stock import length_text
 from shop.chalk.models import Chalking, TapeReading, Tick
 from shop.chalk.queries import control_tapes, not_to_be_cut, open_chalking

@@ -1,13 +1,18 @@
 """What fittings found: read for drafts, and with those that were dropped."""
 
 from collections.abc import Iterable
+from datetime import date
 from uuid import UUID
 
 from django.db.models import QuerySet
 
 from shop.accounts.models import User
+from shop.accounts.rights import allow
+from shop.bridge.fitting import Change, RecurringChange, recurring_of
 from shop.clients.models import Correction
 
+LATELY = 2_000
+"""So many corrections are looked at, the last first."""
 MOST_OF_A_CLIENT = 40
 """So many corrections of one client hold at once."""
 
@@ -27,3 +32,15 @@ def every_correction(actor: User, client: UUID) -> QuerySet[Correction]:
 
 def _ordered(actor: User) -> QuerySet[Correction]:
     return Correction.of(actor.workshop).order_by("fitted_on", "created_at", "id")
+
+
+def recurring_corrections(actor: User) -> list[RecurringChange]:
+    """What was found again and again at the workshop's fittings, for an owner: one fitting is a client's on a day, by
+    the kind of garment and its method.
+    """
+    allow(actor, "people")
+    found: dict[tuple[UUID, date, str, str], dict[str, Change]] = {}
+    rows = _ordered(actor).filter(removed=False).exclude(method="").reverse()[:LATELY]
+    for client, day, kind, method, changes in rows.values_list("client_id", "fitted_on", "kind", "method", "changes"):
+        found.setdefault((client, day, kind, method), {}).update({one["choice"]: one for one in changes})
+    return recurring_of((kind, method, list(one.values())) for (_, _, kind, method), one in found.items())

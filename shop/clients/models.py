@@ -75,12 +75,14 @@ class Correction(WorkshopRow):
     """What was found at a client's fitting on a day, and what it changes in the client's next drafts.
 
     `changes` are choices of a `kind` of garment, each by so many mm; `order` where it was seen, with the `garment`'s
-    name there. `only` where it holds for that garment alone. One that is `removed` was dropped.
+    name there and the `method` it was drafted by. `only` where it holds for that
+    garment alone. One that is `removed` was dropped.
     """
 
     client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="+")
     fitted_on = models.DateField()
     kind = models.CharField(max_length=12)
+    method = models.CharField(max_length=40, blank=True)
     sign = models.CharField(max_length=40)
     cure = models.CharField(max_length=40)
     pinned = models.CharField(max_length=40)
@@ -94,6 +96,30 @@ class Correction(WorkshopRow):
 
     class Meta:
         indexes = [models.Index(fields=["client", "removed"], name="corrections_of_a_client")]
+
+
+class HouseCorrection(WorkshopRow):
+    """What was found at `found` of so many `fittings` of a kind of garment by a method, and was made a rule of the
+    house: a `choice` is changed by so many mm in the drafts of every client who has no correction of it.
+    """
+
+    kind = models.CharField(max_length=12)
+    method = models.CharField(max_length=40)
+    choice = models.CharField(max_length=40)
+    by = models.CharField(max_length=24)
+    found = models.PositiveIntegerField()
+    fittings = models.PositiveIntegerField()
+    removed = models.BooleanField(default=False)
+    MOST = 500
+
+    class Meta:
+        constraints = [
+            models.UniqueConstraint(
+                fields=["workshop", "kind", "method", "choice"],
+                condition=models.Q(removed=False),
+                name="one_of_a_choice",
+            )
+        ]
 
 
 class Erasure(WorkshopRow):

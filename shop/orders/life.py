@@ -28,13 +28,13 @@ class LifeError(ShopError):
     code = "life"
 
 
-def state_of(step: str | None, measured: bool, chalk: Literal["chalked", "cut"] | None) -> State:
-    """The furthest of what was given by hand and what follows from what was done."""
-    done: list[State] = ["asked"]
-    done += ["measured"] if measured else []
-    done += [chalk] if chalk else []
-    done += [one for one in get_args(State) if one == step]
-    return max(done, key=ORDER.index)
+def state_of(step: str | None, measured: bool, done: State | None) -> State:
+    """The furthest of what was given by hand and what follows from what was measured and `done`."""
+    reached: list[State] = ["asked"]
+    reached += ["measured"] if measured else []
+    reached += [done] if done else []
+    reached += [one for one in get_args(State) if one == step]
+    return max(reached, key=ORDER.index)
 
 
 def steps(actor: User, order: UUID) -> list[Step]:

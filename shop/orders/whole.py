@@ -6,7 +6,8 @@ from uuid import UUID
 
 from shop.accounts.models import User
 from shop.clients.corrections import corrections_of
-from shop.clients.models import Correction, Reading
+from shop.clients.house_corrections import house_corrections
+from shop.clients.models import Correction, HouseCorrection, Reading
 from shop.clients.queries import last_readings_of
 from shop.cloths.models import Cloth
 from shop.orders.models import Garment, Order, Pattern
@@ -17,7 +18,7 @@ from shop.orders.queries import from_another_cloth
 @dataclass(frozen=True)
 class WholeOrder:
     """An order, its garments as they were added, the last reading of each point of its sheet, the house patterns
-    that are cut with its garments, and what holds of its client's fittings.
+    that are cut with its garments, what holds of its client's fittings and of the house's.
     """
 
     order: Order
@@ -25,6 +26,7 @@ class WholeOrder:
     readings: list[Reading]
     patterns: list[Pattern]
     corrections: list[Correction]
+    house: list[HouseCorrection]
 
     @property
     def other_cloth(self) -> Cloth | None:
@@ -33,19 +35,23 @@ class WholeOrder:
         return self.order.other_cloth if used else None
 
 
-def whole_orders(actor: User, orders: Sequence[Order]) -> list[WholeOrder]:
-    """Each order whole, in their order."""
+def whole_orders(actor: User, orders: Sequence[Order], to_draft: bool = True) -> list[WholeOrder]:
+    """Each order whole, in their order; what only drafts are made from, patterns and corrections, is left out where
+    none is made.
+    """
     worn: dict[UUID, list[Garment]] = {order.id: [] for order in orders}
     among = Garment.of(actor.workshop).filter(order_id__in=worn, removed=False)
     for garment in among.order_by("created_at", "id"):
         worn[garment.order_id].append(garment)
     read = last_readings_of(actor, {order.sheet_id for order in orders})
-    kept = patterns_of(actor, orders)
-    fitted = corrections_of(actor, {order.client_id for order in orders})
+    kept = patterns_of(actor, orders) if to_draft else {}
+    clients = {order.client_id for order in orders}
+    fitted = corrections_of(actor, clients) if to_draft else {id: [] for id in clients}
+    house = list(house_corrections(actor)) if to_draft else []
     return [
         WholeOrder(
             order, worn[order.id], read[order.sheet_id], [kept[id] for id in order.patterns if id in kept],
-            [one for one in fitted[order.client_id] if not one.only or one.order == order.id],
+            [one for one in fitted[order.client_id] if not one.only or one.order == order.id], house,
         ) for order in orders
     ]  # fmt: skip
 

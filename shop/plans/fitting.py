@@ -4,6 +4,7 @@ from datetime import date
 from uuid import UUID
 
 from django.db import transaction
+from django.db.models import QuerySet
 from django.http import Http404
 from django.utils import timezone
 
@@ -11,7 +12,7 @@ from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import check_room, own, put_row
 from shop.bridge.drafting import draw_panels
-from shop.bridge.fitting import CureOut, SignError, changes_of, cures
+from shop.bridge.fitting import CureOut, SignError, changes_of, cures, method_of
 from shop.clients.corrections import MOST_OF_A_CLIENT
 from shop.clients.models import Correction
 from shop.orders.models import Garment, Order
@@ -33,34 +34,69 @@ def try_cures(*, actor: User, order: UUID, garment: str, half: str, sign: str, p
 
 def put_correction(
     *, actor: User, id: UUID, version: int, order: UUID, garment: str, only: bool, sign: str, cure: str, pinned: str,
-    fitted_on: date, reason: str, removed: bool,
+    fitted_on: date, reason: str,
 ) -> Correction:  # fmt: skip
-    """Keep a cure for the client of an order, change it, or drop it. Raises SignError; CoreRefusal where the order
-    could not be drafted with it, and nothing is kept then.
+    """Keep a cure for the client of an order, or change it. Raises SignError; CoreRefusal where the order could not be
+    drafted with it, and nothing is kept then.
     """
     allow(actor, "fit")
     row = own(Order, actor, order)
     today = timezone.localdate()
     if not 0 <= (today - fitted_on).days <= OLDEST:
         raise SignError("The day of a fitting is not in the future, and not ten years ago. Choose its day.")
-    if garment and not Garment.of(actor.workshop).filter(order=row, name=garment, removed=False).exists():
-        raise Http404
     with transaction.atomic():
         before = Correction.of(actor.workshop).filter(pk=id).first()
-        if before is not None and before.client_id != row.client_id:
-            raise Http404
         if before is None:
-            check_room(Correction.of(actor.workshop).filter(client=row.client_id, removed=False), MOST_OF_A_CLIENT)
-        if before is not None and (before.sign, before.cure, before.pinned) == (sign, cure, pinned.strip()):
-            kind, changes = before.kind, before.changes
-        else:
-            kind, changes = changes_of(sign, cure, pinned, actor.workshop.unit, fitted_on.isoformat())
+            check_room(_holding(actor, row.client_id), MOST_OF_A_CLIENT)
+        elif before.client_id != row.client_id:
+            raise Http404
+        kind, changes = changes_of(sign, cure, pinned, actor.workshop.unit, fitted_on.isoformat())
         kept = put_row(
             Correction, actor=actor, id=id, version=version, client_id=row.client_id, order=row.id, garment=garment,
-            only=only, sign=sign, cure=cure, pinned=pinned, kind=kind, changes=changes, fitted_on=fitted_on,
-            reason=reason, removed=removed,
+            only=only, sign=sign, cure=cure, pinned=pinned, kind=kind, changes=changes,
+            method=_method(actor, row, garment, kind), fitted_on=fitted_on, reason=reason, removed=False,
         )  # fmt: skip
-        if not removed:
-            check_pace(actor)
-            draw_panels(job_of(actor, row))
+        _check_drafts(actor, row)
     return kept
+
+
+def change_correction(*, actor: User, id: UUID, version: int, removed: bool | None, only: bool | None) -> Correction:
+    """Drop a correction or take it back; let it hold for its garment alone, or for every draft. Raises StaleError;
+    CoreRefusal where the order that it was seen on could not be drafted with it, and nothing is changed then.
+    """
+    allow(actor, "fit")
+    with transaction.atomic():
+        before = own(Correction, actor, id)
+        wanted = {"removed": removed, "only": only}
+        if removed is False and before.removed:
+            check_room(_holding(actor, before.client_id), MOST_OF_A_CLIENT)
+        kept = put_row(
+            Correction, actor=actor, id=id, version=version,
+            **{key: value for key, value in wanted.items() if value is not None},
+        )  # fmt: skip
+        seen_on = Order.of(actor.workshop).filter(pk=before.order).first() if before.order else None
+        if seen_on is not None and not kept.removed:
+            _check_drafts(actor, seen_on)
+    return kept
+
+
+def _holding(actor: User, client: UUID) -> QuerySet[Correction]:
+    return Correction.of(actor.workshop).filter(client=client, removed=False)
+
+
+def _method(actor: User, order: Order, garment: str, kind: str) -> str:
+    """By which method a garment of an order is drafted; empty where none is named. Raises Http404 where the order has
+    no such garment.
+    """
+    if not garment:
+        return ""
+    worn = Garment.of(actor.workshop).filter(order=order, name=garment, removed=False).first()
+    if worn is None:
+        raise Http404
+    return method_of(worn.style, worn.method, worn.choices, kind)
+
+
+def _check_drafts(actor: User, order: Order) -> None:
+    """Raises CoreRefusal where an order cannot be drafted as it stands."""
+    check_pace(actor)
+    draw_panels(job_of(actor, order))

@@ -11,10 +11,11 @@ from django.utils.text import slugify
 from shop.accounts.models import User
 from shop.accounts.writing import own
 from shop.bridge.drafting import CORE_VERSION, job_garment, needs_of
-from shop.bridge.fitting import job_corrections
+from shop.bridge.fitting import house_correction, job_corrections
 from shop.bridge.patterns import pattern_part
 from shop.clients.corrections import corrections_of
-from shop.clients.models import Correction, Sheet
+from shop.clients.house_corrections import house_corrections
+from shop.clients.models import Correction, HouseCorrection, Sheet
 from shop.clients.queries import measures
 from shop.cloths.actions import FIELDS, job_part
 from shop.cloths.models import Cloth
@@ -60,21 +61,34 @@ def _patterns(whole: WholeOrder) -> dict[str, Any]:
 
 
 def _corrections(whole: WholeOrder) -> dict[str, Any]:
-    """What holds of the client's fittings; nothing where there were none, so that the job is what it was."""
-    found = _in_a_job(whole.corrections)
+    """What holds of the client's fittings and the house's; nothing where there were none, so that the job is what it
+    was.
+    """
+    found = _in_a_job(whole.corrections, whole.house)
     return {"corrections": found} if found else {}
 
 
 def corrections_of_sheet(actor: User, sheet: UUID) -> list[dict[str, str]]:
     """What holds for every draft of a sheet's client, as a job has it."""
     client = own(Sheet, actor, sheet).client_id
-    return _in_a_job([one for one in corrections_of(actor, [client])[client] if not one.only])
+    fitted = [one for one in corrections_of(actor, [client])[client] if not one.only]
+    return _in_a_job(fitted, list(house_corrections(actor)))
 
 
-def _in_a_job(rows: Sequence[Correction]) -> list[dict[str, str]]:
+def _in_a_job(rows: Sequence[Correction], house: Sequence[HouseCorrection]) -> list[dict[str, str]]:
+    """The client's own, and the house's of what the client has none of."""
+    own = {(one.kind, change["choice"]) for one in rows for change in one.changes}
     return [
-        part for one in rows
-        for part in job_corrections(one.kind, one.changes, one.fitted_on.isoformat(), one.garment if one.only else "")
+        *(
+            house_correction(one.kind, one.method, one.choice, one.by, one.found, one.fittings) for one in house
+            if (one.kind, one.choice) not in own
+        ),
+        *(
+            part for one in rows
+            for part in job_corrections(
+                one.kind, one.changes, one.fitted_on.isoformat(), one.garment if one.only else ""
+            )
+        ),
     ]  # fmt: skip
 
 

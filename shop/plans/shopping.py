@@ -1,6 +1,7 @@
-"""What a group of orders needs together: the cloth of each plan in one sum, and what is bought besides."""
+"""What several orders need together: the cloth of each plan in one sum, and what is bought besides."""
 
 from collections import defaultdict
+from collections.abc import Sequence
 from dataclasses import dataclass, field
 from typing import Any
 from uuid import UUID
@@ -49,7 +50,12 @@ class Shopping:
 
 def table(actor: User, order: Order) -> list[Member]:
     """Everybody of the order's group with sizes and plan, in a fixed number of queries."""
-    wholes = whole_orders(actor, list(members(actor, order)))
+    return rows_of(actor, list(members(actor, order)))
+
+
+def rows_of(actor: User, orders: Sequence[Order]) -> list[Member]:
+    """Each order with its sizes and plan, in their order, in a fixed number of queries."""
+    wholes = whole_orders(actor, orders)
     plans = _plans(actor, wholes, "main")
     others = _plans(actor, [one for one in wholes if one.other_cloth is not None], "other")
     return [Member(one, plans.get(one.order.id), others.get(one.order.id)) for one in wholes]
@@ -85,7 +91,9 @@ def shopping(actor: User, rows: list[Member]) -> Shopping:
     for row in rows:
         if row.plan is None:
             continue
-        for cloth, plan in ((row.order.cloth, row.plan), (row.whole.other_cloth, row.other)):
+        # What is cut from a cloth of the shelf is not bought.
+        own = None if row.order.shelf_id else row.order.cloth
+        for cloth, plan in ((own, row.plan), (row.whole.other_cloth, row.other)):
             if cloth is not None and plan is not None and plan.length_mm is not None:
                 same = cloth.kind, cloth.colour, cloth.width, cloth.unit_of_sale, cloth.price
                 lengths[same].append(plan.length_mm)

@@ -10,6 +10,7 @@ from cutting.errors import CuttingError
 from cutting.formats import read_job
 from cutting.kinds import KINDS, kind_of
 from cutting.plan import draft
+from cutting.sewing import sewing_of
 from cutting.words.en.findings import say_finding
 from tests.conftest import some
 from tests.jobs import STYLES_BY_METHOD, job
@@ -54,6 +55,7 @@ def drawn(style, method, measures=None, **choices):
         seen += [(one.code, one.count, one.length and round(one.length.mm, 1)) for one in garment.notions]
         seen += [(step.code, step.from_code, round(tape.length.mm, 1)) for step, tape in garment.tapes()]
         seen += [(key, round(one.net.mm, 1), round(one.cut.mm, 1)) for key, one in garment.numbers.items()]
+    seen += [one.id for one in sewing_of(garments)]
     return json.dumps(seen), [str(one.where) for garment in garments for one in garment.findings]
 
 

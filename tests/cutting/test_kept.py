@@ -108,7 +108,10 @@ def test_a_second_language_is_one_folder():
         *(number[key] for number in loud["numbers"].values() for key in ("formula", "cut_formula", "name")),
         *(mark[key] for mark in loud["marks"] for key in ("name", "say", "from", "along", "reason")),
         *(check["says"] for check in loud["checks"]), *(finding["words"] for finding in loud["findings"]),
-        *(text for one in loud["sewing"] for text in (one["title"], one["stitch_name"], *one["says"], *one["cautions"])),
+        *(text for one in loud["sewing"] for text in (
+            one["title"], one["stitch_name"], one["seam_class_name"], one["press"], one["check"], *one["tools"], *one["says"],
+            *one["cautions"],
+        )), *(way["says"] for way in loud["ways"]),
         *(notion["name"] for notion in loud["notions"]), *(piece["sewn_to"] for piece in loud["pieces"]),
         *(section[key] for section in loud["lay"]["sections"] for key in ("cut", "name", "say")),
         loud["yardage"]["formula"], loud["fold_needed"]["formula"],

@@ -13,13 +13,13 @@ from demo import people
 
 AXE = (Path(__file__).parents[2] / "web/node_modules/axe-core/axe.min.js").read_text()
 CHOIR, FERRY, _, TWO, SUIT = (str(order["title"]) for order in people.ORDERS)
-STATIONS = ("measure", "design", "cloth", "lay", "mark", "check")
+STATIONS = ("measure", "design", "cloth", "lay", "mark", "check", "sewing", "fitting")
 DEEP = bool(os.environ.get("PLAVET_DEEP"))
 SIZES = [(1280, 800), (390, 844), *([(820, 1180)] if DEEP else [])]
 SMALL = [(640, 400), (844, 390), (820, 1180)]
 ROOMS = (
-    "/", "/new", "/shelf", "/clients", "/clients/first", "/methods", "/practice", "/people", "/people/learned",
-    "/people/seen", "/settings", "/patterns", f"{TWO}/others", f"{CHOIR}/files", f"{CHOIR}/sewing", f"{CHOIR}/fitting", f"{CHOIR}/card", f"{CHOIR}/calls", "/nowhere",
+    "/", "/new", "/shelf", "/shelf/buy", "/clients", "/clients/first", "/methods", "/practice", "/people", "/people/learned",
+    "/people/seen", "/settings", "/patterns", f"{TWO}/others", f"{CHOIR}/files", f"{CHOIR}/card", f"{CHOIR}/calls", "/nowhere",
 )  # fmt: skip
 JOBS = tuple(f"{title}/{station}" for title in ((CHOIR, SUIT) if DEEP else (CHOIR,)) for station in STATIONS)
 

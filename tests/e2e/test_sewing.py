@@ -8,7 +8,7 @@ from playwright.sync_api import Page, expect
 def test_an_order_is_sewn_step_by_step(inside: Page):
     page = inside
     page.get_by_role("link", name="Mark").first.click()
-    page.get_by_role("link", name="Sewing").click()
+    page.get_by_role("link", name="7 Sew").click()
     expect(page.get_by_role("heading", name="Sewing of Marit Sol: Choir, concert palazzo")).to_be_visible()
     count = int(re.search(r"of (\d+) steps", page.get_by_text("steps done").inner_text())[1])
     expect(page.get_by_role("img", name="Front, Back: close the sides")).to_be_visible()

@@ -10,6 +10,8 @@ from shop.clients.models import Reading
 from shop.sewing.models import Sewn
 from tests.servers import database, free_port, served
 
+SEWN = "Fuse the interfacing", "Sew the darts", "Close the front centre", "Close the back centre", "Close the sides"
+CODES = "fuse", "darts", "front_centre", "back_centre", "side", "measure_hip"
 HELD = """async (store) => {
   const db = await new Promise((go) => { const ask = indexedDB.open(store); ask.onsuccess = () => go(ask.result) })
   if (!db.objectStoreNames.length) return []
@@ -78,24 +80,32 @@ def test_an_opened_order_goes_on_while_the_server_is_gone(browser: Browser, tran
     expect(line).to_contain_text("2 ticks and 1 reading wait to be sent")
     expect(page.get_by_text("Without the line no reading is doubted")).to_be_visible()
     page.goto(mark.replace("/mark", "/sewing"))
-    page.get_by_role("button", name="Fuse the interfacing: done").click()
-    expect(page.get_by_text(re.compile(r"^1 of \d+ steps done"))).to_be_visible()
-    expect(line).to_contain_text("2 ticks, 1 reading and 1 step wait to be sent")
+    for k, step in enumerate(SEWN):
+        page.get_by_role("button", name=f"{step}: done").click()
+        expect(page.get_by_text(re.compile(rf"^{k + 1} of \d+ steps done"))).to_be_visible()
+    hip = page.get_by_role("form", name="Measure the hip as it is sewn")
+    hip.get_by_label("Hip round reads").fill("41")
+    hip.get_by_label("Hip round reads").press("Enter")
+    expect(hip.get_by_text("What it means is said when the line is back.")).to_be_visible()
+    expect(line).to_contain_text("2 ticks, 1 reading and 6 steps wait to be sent")
     page.reload()
-    expect(page.get_by_text("Done by you")).to_be_visible()
+    expect(page.get_by_text("Done by you")).to_have_count(6)
     page.goto("/")
     expect(page.get_by_role("link", name="Mark").first).to_be_visible()
     assert not Tick._base_manager.exists()
 
     written = {str(id) for id in page.evaluate(HELD, "plavet-outbox")}
     with served(1, **beside):
-        expect(line).to_contain_text("all is sent, 4 in number")
+        expect(line).to_contain_text("all is sent, 9 in number")
         chalked = Chalking._base_manager.get()
         ticks = list(Tick._base_manager.all())
         reading = Reading._base_manager.get(pk__in=written)
-        sewn = Sewn._base_manager.get()
-        assert {str(one.id) for one in [*ticks, reading, sewn]} == written
-        assert sewn.operation == "trousers.fuse"
+        sewn = list(Sewn._base_manager.order_by("created_at"))
+        assert {str(one.id) for one in [*ticks, reading, *sewn]} == written
+        assert [one.operation for one in sewn] == [f"trousers.{code}" for code in CODES]
+        # A hip of 41 with 1 of ease reads 41 by the plan that was chalked: an inch too small.
+        assert sewn[-1].readings["typed"] == {"hip": "41 in"}
+        assert sewn[-1].readings["judged"]["agrees"] is False
         assert sorted(one.call for one in ticks) == [1, 2]
         assert {one.chalking_id for one in ticks} == {chalked.id}
         assert page.evaluate(HELD, "plavet-outbox") == []

@@ -47,6 +47,15 @@ def bodies_for(owner, order):
     tick = {"order": ids["order"], "plan": plan, "stamp": made["stamp"], "call": 2}
     chalk = owner("PUT", f"/ticks/{uuid4()}", tick)[1]["id"]
     drill = {"method": "quarter-hip", "style": "straight-trousers", "rule": "front.hip_width", "seed": 3}
+    found = {
+        "order": ids["order"],
+        "sign": "seat_tight",
+        "cure": "tip_more",
+        "pinned": "1/2",
+        "fitted_on": "2026-11-01",
+    }
+    correction = str(uuid4())
+    owner("PUT", f"/fitting-corrections/{correction}", found)
     by_hand = next(mark["n"] for mark in made["plan"]["marks"] if mark["by_hand"])
     return {
         ("POST", "/book"): {"text": "BEGIN:VCARD", "keep": False},
@@ -55,13 +64,9 @@ def bodies_for(owner, order):
         ("PUT", f"/cloths/{ids['cloth']}"): cloth,
         ("PUT", f"/corrections/{uuid4()}"): {"sheet": ids["sheet"]},
         ("POST", f"/orders/{ids['order']}/cures"): {"garment": "trousers", "sign": "seat_tight", "pinned": "1/2"},
-        ("PUT", f"/fitting-corrections/{uuid4()}"): {
-            "order": ids["order"],
-            "sign": "seat_tight",
-            "cure": "tip_more",
-            "pinned": "1/2",
-            "fitted_on": "2026-11-01",
-        },
+        ("PUT", f"/fitting-corrections/{uuid4()}"): found,
+        ("PATCH", f"/fitting-corrections/{correction}"): {"version": 1, "removed": True},
+        ("PUT", f"/house-corrections/{uuid4()}"): {"kind": "lower", "method": "quarter-hip", "choice": "seat_raise"},
         ("POST", "/drafts/quarter-hip/number?style=palazzo"): {"key": "palazzo.crotch_depth", "typed": "11"},
         ("POST", "/flat"): {"key": "hip", "typed": "20", "unit": "in"},
         ("PUT", f"/garments/{order['garments'][0]['id']}"): garment,

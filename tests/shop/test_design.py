@@ -219,3 +219,17 @@ def test_what_is_usual_of_a_number_can_be_typed_as_it_is_said(owner, order):
     [fullness] = [row for group in groups for row in group["rows"] if row["key"] == "fullness"]
     assert fullness["usual"] == "2.5"
     assert fullness["usually"].startswith("2.5, ")
+
+
+def test_an_order_is_drawn_as_its_plan_will_have_it_before_that_is_made(owner, order):
+    first = order["garments"][0]
+    body = {key: first[key] for key in ("version", "name", "style", "method")} | {"order": order["id"]}
+    for choices in (first["choices"], first["choices"] | {"seat_raise": "2 in"}):
+        version = owner("GET", f"/orders/{order['id']}")[1]["garments"][0]["version"]
+        changed = body | {"version": version, "choices": choices}
+        assert owner("PUT", f"/garments/{first['id']}", changed)[0] == 200
+        drawn = owner.get(f"/orders/{order['id']}/drawn")
+        plan = owner("POST", f"/orders/{order['id']}/plan")[1]["plan"]
+        own = {one["name"]: one["net"] for one in plan["panels"]}
+        assert {one["name"]: one["net"] for one in drawn} == {one["name"]: own[one["name"]] for one in drawn}
+        assert {"front", "back"} <= {one["name"] for one in drawn}

@@ -22,7 +22,7 @@ def kinds(root=ShopError):
 def test_every_kind_has_a_code_of_its_own_and_a_status_of_a_refusal():
     codes = [kind.code for kind in kinds()]
     assert len(set(codes)) == len(codes) >= 8
-    assert {kind.status for kind in kinds()} <= {400, 401, 403, 409, 415, 422, 429}
+    assert {kind.status for kind in kinds()} <= {400, 401, 403, 404, 409, 415, 422, 429}
 
 
 def test_nothing_else_is_raised_on_purpose():

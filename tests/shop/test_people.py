@@ -8,6 +8,7 @@ from django.test import Client as Http
 from shop.accounts.models import Invitation, Message, User
 from shop.accounts.rights import RIGHTS, ROLES
 from shop.api.api import api
+from shop.clients.models import HouseCorrection
 from tests.shop.conftest import Caller
 
 HELD = {
@@ -46,6 +47,11 @@ def test_every_write_asks_for_its_right(team, order, new_id):
     to_cut = team["owner"]("PUT", f"/ticks/{new_id()}", begun)[1]["id"]
     keys = {"measure": "inseam", "typed": "30"}
     plain = {key: order[key] for key in ("version", "title", "promised_on")}
+    rule = HouseCorrection(
+        workshop=User.objects.get(username="ebba").workshop, kind="lower", method="quarter-hip", choice="seat_raise",
+        by="9.525", found=5, fittings=7,
+    )  # fmt: skip
+    rule.save()
     writes = [
         ("clients", "PUT", f"/clients/{new_id()}", {"name": "New"}),
         ("clients", "POST", "/book", {"text": ""}),
@@ -75,6 +81,8 @@ def test_every_write_asks_for_its_right(team, order, new_id):
         ("remove", "GET", f"/clients/{client['id']}/export", None),
         ("remove", "POST", f"/clients/{client['id']}/merge", {"other": client["id"]}),
         ("people", "GET", "/people", None),
+        ("people", "GET", "/work", None),
+        ("workshop", "DELETE", f"/house-corrections/{rule.id}", None),
         ("people", "PUT", f"/invitations/{new_id()}", {"name": "Ivo", "role": "sewer"}),
         ("people", "PUT", f"/password-links/{new_id()}", {"person": str(User.objects.get(username="a-sewer").id)}),
         ("workshop", "GET", "/workshop", None),

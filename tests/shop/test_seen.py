@@ -14,7 +14,9 @@ from shop.clients.models import Seen
 from shop.clients.seen import KEPT_FOR, forget_old
 from tests.shop.conftest import Caller
 
-OF_A_BODY = re.compile(r"/(orders/.+(?<!/chalk)(?<!/sewn)(?<!/code)|sheets/.+|clients/.+|drafts/.+\?sheet=.+)$")
+OF_A_BODY = re.compile(
+    r"/(orders/.+(?<!/chalk)(?<!/sewn)(?<!/alterations)(?<!/code)|sheets/.+|clients/.+|drafts/.+\?sheet=.+)$"
+)
 """What is chalked says nothing of a body, and is asked every few seconds."""
 PHONE, TYPED, MM = "0777 123 457", "41 5/16", "1049.3375"
 

@@ -1,6 +1,14 @@
 """English: every sentence of the core, one file a subject, keyed by code."""
 
-from cutting.words.en.assembly import caution_words, operation_words, stitch_name
+from cutting.words.en.assembly import (
+    caution_words,
+    operation_title,
+    operation_words,
+    seam_class_name,
+    stitch_name,
+    tool_name,
+    way_words,
+)
 from cutting.words.en.calls import call_say, call_words, chalk_name
 from cutting.words.en.checks import check_labels, check_say
 from cutting.words.en.choices import choice_words, group_name, rule_name, source_name
@@ -9,7 +17,16 @@ from cutting.words.en.effects import say_effect
 from cutting.words.en.enough import saving_words
 from cutting.words.en.files import file_words
 from cutting.words.en.findings import say_finding
-from cutting.words.en.fitting import cure_name, say_nothing, say_room, say_works, sign_words, view_name
+from cutting.words.en.fitting import (
+    alteration_words,
+    cure_name,
+    say_amount,
+    say_nothing,
+    say_room,
+    say_works,
+    sign_words,
+    view_name,
+)
 from cutting.words.en.folds import fold_words, say_cloth_step, say_fold, section_name
 from cutting.words.en.formula import formula
 from cutting.words.en.marks import panel_name
@@ -17,7 +34,7 @@ from cutting.words.en.measures import about_way, measure_name, posture, taking
 from cutting.words.en.numbers import number_name
 from cutting.words.en.page import page
 from cutting.words.en.problems import say_problem
-from cutting.words.en.readings import reading_name, say_doubt, say_reading
+from cutting.words.en.readings import reading_name, say_band, say_doubt, say_reading
 from cutting.words.en.sewing import garment_name, notion_name, piece_label, piece_name, sewn_to
 from cutting.words.en.slips import say_answer, slip_name
 from cutting.words.en.trade import cloth_name, half_name, kind_name, method_words, style_name, thickness_name
@@ -25,6 +42,7 @@ from cutting.words.en.yardage import can_save, cost_formula, yardage_formula
 
 __all__ = [
     "about_way",
+    "alteration_words",
     "call_say",
     "call_words",
     "can_save",
@@ -47,6 +65,7 @@ __all__ = [
     "method_words",
     "notion_name",
     "number_name",
+    "operation_title",
     "operation_words",
     "page",
     "panel_name",
@@ -56,7 +75,9 @@ __all__ = [
     "reading_name",
     "rule_name",
     "saving_words",
+    "say_amount",
     "say_answer",
+    "say_band",
     "say_cloth_step",
     "say_doubt",
     "say_effect",
@@ -68,6 +89,7 @@ __all__ = [
     "say_room",
     "say_suspect",
     "say_works",
+    "seam_class_name",
     "section_name",
     "sewn_to",
     "sign_words",
@@ -77,6 +99,8 @@ __all__ = [
     "style_name",
     "taking",
     "thickness_name",
+    "tool_name",
     "view_name",
+    "way_words",
     "yardage_formula",
 ]  # fmt: skip

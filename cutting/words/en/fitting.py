@@ -1,12 +1,15 @@
 """What is seen at a fitting, what cures it, and where a garment that is sewn can still take it."""
 
-from cutting.lengths import Unit, show
+from cutting.fitting import Alteration, Amount
+from cutting.lengths import Length, Unit, show
+from cutting.words.en.formula import formula
 from cutting.words.inches import as_taped
 from cutting.words.language import SignWords
+from cutting.words.sums import with_numbers
 
 VIEWS = {"front": "From the front", "back": "From behind", "side": "From the side", "seated": "Seated"}
 SIGNS: dict[str, tuple[str, str]] = {
-    "folds_at_fork": ("Folds point at the fork, like a smile", "Pinned: what lies flat again when it is let out between the legs."),
+    "folds_at_fork": ("Folds point at the fork, like a smile", "Pinned: how much is let out between the legs until the cloth is smooth."),
     "loose_at_fork": ("Cloth hangs loose at the fork, creases point away from it", "Pinned: the fold that can be taken up there."),
     "hips_pull": ("It pulls across the hips, or pockets gape", "Pinned: what is missing round the hip."),
     "waist_tight": ("The waist is tight", "Pinned: what is missing round the waist."),
@@ -40,11 +43,11 @@ CURES = {
     "depth_less": "Less crotch depth", "depth_more": "More crotch depth",
     "hip_more": "More hip ease", "waist_more": "More waist ease", "waist_less": "Less waist ease",
     "darts_less": "Shallower back darts", "darts_more": "Deeper back darts",
-    "slant_more": "More slant at the centre back", "tip_more": "Back crotch point further out",
-    "tip_half": "Back crotch point 1/2 in further out", "tip_less": "Back crotch point 1/2 in less, centre back 1/2 in more slanted",
+    "slant_more": "More slant at the centre back", "tip_more": "More back tip",
+    "tip_half": "Back tip 1/2 in more", "tip_less": "Back tip 1/2 in less, centre back 1/2 in more slanted",
     "hip_and_raise": "More hip ease, centre back 1/2 in higher", "raise_more": "Centre back higher",
     "zip_edge_less": "The zip's edge 1/2 in narrower", "length_less": "Shorter", "length_more": "Longer",
-    "thigh_more": "More thigh ease, back crotch point 1/2 in further out",
+    "thigh_more": "More thigh ease, back tip 1/2 in more",
     "neck_narrower": "A narrower neck", "neck_wider": "A wider neck", "neck_deeper": "A deeper neck in front",
     "bust_more": "More bust ease", "slope_less": "Less shoulder slope", "slope_more": "More shoulder slope",
     "armhole_higher": "A higher armhole", "armhole_lower": "A lower armhole", "sleeve_wider": "A wider sleeve",
@@ -54,8 +57,21 @@ ROOMS = {
     "side": ("On this garment: let the sides out, up to {left} all round.", "On this garment: take it in at the sides."),
     "inner_leg": ("On this garment: let the inner leg out at the fork, up to {left} at each layer.", "On this garment: take it in at the inner leg."),
     "hem": ("On this garment: let the hem down, up to {left}.", "On this garment: turn the hem up higher."),
+    "darts_deeper": ("", "On this garment: sew the back darts deeper before the band is sewn."),
+    "darts_shallower": ("", "On this garment: sew the back darts shallower before the band is sewn."),
+    "back_centre": ("", "On this garment: take the back centre in from the seat up, before the band is sewn."),
     "waist_line": ("", "On this garment: lower the waist seam before the band is sewn."),
 }  # fmt: skip
+ALTERED = {
+    "side": ("Let the sides out", "Take the sides in"),
+    "inner_leg": ("Let the inner leg out at the fork", "Take the inner leg in at the fork"),
+    "hem": ("Let the hem down", "Turn the hem up higher"),
+    "waist_line": ("Lower the waist seam", "Lower the waist seam"),
+    "darts_deeper": ("Sew the back darts deeper", "Sew the back darts deeper"),
+    "darts_shallower": ("Sew the back darts shallower", "Sew the back darts shallower"),
+    "back_centre": ("Take the back centre in", "Take the back centre in"),
+}  # fmt: skip
+"""Where a garment is altered: let out, and taken in."""
 NO_ROOM = "On this garment it cannot be done: it waits for the next."
 
 
@@ -84,9 +100,27 @@ def cure_name(cure: str, unit: Unit) -> str:
     return as_taped(CURES[cure], unit)
 
 
-def say_room(room: str, left: float | None, unit: Unit) -> str:
-    """Where a garment that is sewn can still take a cure; `left` is how many mm there at most."""
-    if room == "" or (left is not None and left < 1):
+def say_room(room: str, left: Length | None, unit: Unit) -> str:
+    """Where a garment that is sewn can still take a cure; `left` is how much there at most."""
+    if room == "" or (left is not None and left.mm < 1):
         return NO_ROOM
     limited, free = ROOMS[room]
-    return free if left is None else limited.format(left=show(left, unit).text)
+    if left is None:
+        return free
+    return limited.format(left=f"{show(left.mm, unit).text} ({with_numbers(left, unit)})")
+
+
+def alteration_words(one: Alteration, unit: Unit) -> tuple[str, str]:
+    """What is altered on a garment that is sewn, and by how much."""
+    out, into = ALTERED[one.room]
+    each = show(one.each.mm, unit).text
+    much = f"{each} at each of {one.layers} layers ({with_numbers(one.each, unit)})" if one.layers > 1 else each
+    return out if one.out else into, f"By {much}. {as_taped('1/4 in', unit)} of each allowance stays under the needle."
+
+
+def say_amount(amount: Amount, unit: Unit) -> str:
+    """Where the amount of a cure comes from."""
+    if amount.part is None:
+        return "whatever is pinned"
+    ends = {"": "", "least": ", but no less than {}", "most": ", but no more than {}"}
+    return f"{formula(amount.part, unit)}{ends[amount.end].format(show(abs(float(amount.size)), unit).text)}"

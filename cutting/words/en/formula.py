@@ -29,6 +29,7 @@ LABELS = {
     "low_waist": "that the waist is worn low", "hip_split": "that the back's hip is wider", "half_elastic": "to gather",
     "two_seams": "the two seams", "leg": "of leg", "at_the_knee": "at the knee", "to_take_in": "to take in", "turn_up": "turn-up", "below_the_band": "below the band", "loose": "to be loose", "casing": "casing", "heading": "heading and its turn", "heading_inside": "heading", "channel": "channel",
     "cut_round": "cut all round", "in_seams": "in seams", "in_darts": "in darts", "inner_seam": "inner seam",
+    "pinned": "pinned", "kept": "kept", "allowance": "allowance",
     "tie": "tie", "to_tie": "to tie", "seam": "seam", "seams": "seams",
 }  # fmt: skip
 FOUND = {

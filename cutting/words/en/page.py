@@ -40,8 +40,8 @@ PAGE = {
     "card_notions": "To buy besides cloth",
     "card_point": "point", "card_taken": "taken", "card_again": "taken anew",
     "card_sewing_title": "Sewing", "card_sewing": "{steps} steps, about {hours} h {minutes} min",
-    "card_minutes": "Minutes as somebody with practice needs them; stitches by their numbers in ISO 4915, from memory.",
-    "card_allowance": "{wide} allowance", "card_stitch": "{name} ({number})", "card_wanted": "{name} {size}", "card_wanted_sum": "{name} {size} ({sum})", "card_min": "{minutes} min",
+    "card_minutes": "Minutes as somebody with practice needs them; stitches by their numbers in ISO 4915, seams by their classes in ISO 4916, from memory.",
+    "card_allowance": "{wide} allowance", "card_stitch": "{name} ({number})", "card_class": "{name} seam (class {number})", "card_press": "Press: {says}", "card_check": "Look: {says}", "card_wanted": "{name} {size}", "card_wanted_sum": "{name} {size} ({sum})", "card_min": "{minutes} min",
     "card_page": "page {n} of {of}",
     "checks": "Checks: {held} of {all} hold.",
 }  # fmt: skip

@@ -7,7 +7,7 @@ from cutting.sewing import Given, Judged
 
 READINGS = {
     "hip": "Hip round", "waist": "Waist round", "left_leg": "Left inner leg", "right_leg": "Right inner leg",
-    "cap": "The sleeve's cap", "armhole": "The armhole",
+    "cap": "The sleeve's cap", "armhole": "The armhole", "lower_waist": "The trousers' waist", "top_waist": "The top's waist",
 }  # fmt: skip
 SEAMS = {
     "side": ("Let the sides out", "Take the sides in"), "back_centre": ("Let the back centre out", "Take the back centre in"),
@@ -39,10 +39,20 @@ def say_reading(judged: Judged, codes: Sequence[str], band: float | None, unit: 
         left = show(abs(judged.left), unit).text
         said.append(f"{left} more no seam gives: look at the cut widths and the seams before you go on.")
     if judged.band is not None and band is not None and not judged.agrees:
-        cut, was, by = (show(mm, unit).text for mm in (judged.band, band, abs(judged.off)))
-        sign = "+" if judged.off > 0 else "-"
-        said.append(f"Or, if the wearer agrees, leave the seams and cut the band {cut} long ({was} {sign} {by}).")
+        said.append(f"Or, if the wearer agrees, leave the seams and cut the band {_band(judged, band, unit)}.")
     return tuple(said)
+
+
+def say_band(judged: Judged, band: float, unit: Unit) -> str:
+    """How long the band is by what was read; `band` is how long it was cut, in mm."""
+    return f"By the waist that was read, the band is {_band(judged, band, unit)}."
+
+
+def _band(judged: Judged, band: float, unit: Unit) -> str:
+    cut, was, by = (show(mm, unit).text for mm in (band + judged.off, band, abs(judged.off)))
+    return (
+        f"{cut} long, as it was drafted" if cut == was else f"{cut} long ({was} {'+' if judged.off > 0 else '-'} {by})"
+    )
 
 
 def _off(judged: Judged, codes: Sequence[str], unit: Unit) -> str:
@@ -56,6 +66,9 @@ def _off(judged: Judged, codes: Sequence[str], unit: Unit) -> str:
     if codes[0] == "cap":
         ease = f"The cap is {by} {'longer' if more else 'shorter'} than the armhole"
         return f"{ease}: as it was drafted." if judged.agrees else f"{ease}, not as it was drafted."
+    if codes[0] == "lower_waist":
+        against = f"The trousers' waist is {by} {'larger' if more else 'smaller'} than the top's"
+        return f"{against}: as it was drafted." if judged.agrees else f"{against}, not as it was drafted."
     if judged.agrees:
         return f"As it should be: {by} {'more' if more else 'less'}." if by[0] != "0" else "As it should be."
     return f"{by} too {'large' if more else 'small'}."

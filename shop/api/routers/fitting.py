@@ -17,7 +17,7 @@ from shop.clients import seen
 from shop.clients.corrections import every_correction
 from shop.clients.models import Client, Correction
 from shop.orders.models import Order
-from shop.plans.fitting import put_correction, try_cures
+from shop.plans.fitting import change_correction, put_correction, try_cures
 
 router = Router(tags=["fitting"])
 ON_A_PAGE = 40
@@ -44,7 +44,14 @@ class FittingCorrectionIn(Schema):
     pinned: str = Field(max_length=40)
     fitted_on: Day
     reason: str = Field("", max_length=200)
-    removed: bool = False
+
+
+class HoldsIn(Schema):
+    """Whether a correction is dropped, and whether it holds for its garment alone; what is left out stays."""
+
+    version: Version = 0
+    removed: bool | None = None
+    only: bool | None = None
 
 
 class FittingCorrectionOut(Schema):
@@ -97,9 +104,17 @@ def corrections(request: HttpRequest, id: UUID, page: int = 1) -> list[FittingCo
 
 @router.put("/fitting-corrections/{id}", response=FittingCorrectionOut)
 def keep(request: HttpRequest, id: UUID, body: FittingCorrectionIn) -> FittingCorrectionOut:
-    """Keep a cure for the client's next drafts, or drop it."""
+    """Keep a cure for the client's next drafts, or change it."""
     actor = person(request)
     row = put_correction(actor=actor, id=id, **body.dict())
+    return _out([row], actor.workshop.unit)[0]
+
+
+@router.patch("/fitting-corrections/{id}", response=FittingCorrectionOut)
+def change(request: HttpRequest, id: UUID, body: HoldsIn) -> FittingCorrectionOut:
+    """Drop a correction, take it back, or let it hold for its garment alone or for every draft."""
+    actor = person(request)
+    row = change_correction(actor=actor, id=id, **body.dict())
     return _out([row], actor.workshop.unit)[0]
 
 
@@ -119,7 +134,7 @@ def _out(rows: Sequence[Correction], unit: str) -> list[FittingCorrectionOut]:
             id=row.id, version=row.version, order=row.order, garment=row.garment, only=row.only, sign=row.sign,
             cure=row.cure, pinned=row.pinned, fitted_on=row.fitted_on, reason=row.reason, removed=row.removed,
             kind=row.kind, sign_name=sign_name(row.sign, unit), cure_name=cure_name(row.cure, unit),
-            changes=said_changes(row.kind, row.changes, unit), by=name_of(row.changed_by), at=row.created_at,
+            changes=said_changes(row.kind, row.changes), by=name_of(row.changed_by), at=row.created_at,
             against=against(row),
         )
         for row in rows

@@ -6,6 +6,7 @@ from django.http import HttpRequest
 from ninja import Router, Schema
 
 from shop.api.auth import person
+from shop.api.bought import ClothBought, NotionBought
 from shop.api.incoming import Day
 from shop.api.routers.orders import OrderOut, order_out
 from shop.clients import seen
@@ -43,23 +44,6 @@ class MemberOut(Schema):
     lined: bool
     length_mm: float | None
     stops: int
-
-
-class ClothBought(Schema):
-    kind: str
-    colour: str
-    width: str
-    orders: int
-    length_mm: float
-    buy_mm: float
-    cost: str | None
-    sold_in: str
-
-
-class NotionBought(Schema):
-    name: str
-    count: int
-    length_mm: float | None
 
 
 class TogetherOut(Schema):

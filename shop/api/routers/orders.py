@@ -15,11 +15,12 @@ from shop.api.auth import person
 from shop.api.incoming import Day, Version
 from shop.api.routers.clients import ClientOut, client_out
 from shop.api.routers.sheets import SheetOut, sheet_out
+from shop.api.states import done_states
 from shop.bridge.drafting import PlanShape, WidthShape
 from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
 from shop.bridge.trade import session_of
 from shop.bridge.words import said_plan
-from shop.chalk.queries import chalk_states, chalked_plan, name_of, newer, open_chalking
+from shop.chalk.queries import chalked_plan, name_of, newer, open_chalking
 from shop.clients import seen
 from shop.clients.queries import counting
 from shop.cloths import actions as cloths
@@ -129,7 +130,7 @@ class GivenOut(Schema):
 class PassedIn(Schema):
     """A station where somebody chose, or looked and went on."""
 
-    station: Literal["measure", "design", "cloth", "lay", "mark", "check"]
+    station: Literal["measure", "design", "cloth", "lay", "mark", "check", "sewing", "fitting"]
 
 
 class TicketOut(Schema):
@@ -256,9 +257,7 @@ def order_out(request: HttpRequest, row: Order) -> OrderOut:
         ],
         session=session_of([garment.style for garment in whole.garments]),
         needs=needs_of_order(actor, whole), passed=row.passed,
-        state=life.state_of(
-            steps[0].state if steps else None, measured, chalk_states(actor, [row.id]).get(row.id)
-        ),
+        state=life.state_of(steps[0].state if steps else None, measured, done_states(actor, [row.id]).get(row.id)),
         measured=measured,
         steps=[
             GivenOut(id=one.id, state=cast(State, one.state), by=name_of(one.changed_by), at=one.created_at)
@@ -279,11 +278,11 @@ def bench(
     """
     actor = person(request)
     rows = list(page_of(queries.on_bench(actor, find.strip()), page, queries.ON_BENCH))
-    chalk = chalk_states(actor, [row.id for row in rows])
+    done = done_states(actor, [row.id for row in rows])
     tickets = []
-    for one in whole_orders(actor, rows):
+    for one in whole_orders(actor, rows, to_draft=False):
         row, measured = one.order, len(counting(one.readings))
-        state = life.state_of(getattr(row, "step", None), measured >= life.MEASURED, chalk.get(row.id))
+        state = life.state_of(getattr(row, "step", None), measured >= life.MEASURED, done.get(row.id))
         tickets.append(TicketOut(
             id=row.id, version=row.version, title=row.title, client=row.client_id, client_name=row.client.name,
             group=row.group, promised_on=row.promised_on, measured=measured,

@@ -1,19 +1,21 @@
 """What is sewn of an order: its steps ticked by whom and when."""
 
-from datetime import datetime
+from datetime import date, datetime
 from typing import Annotated
 from uuid import UUID
 
 from django.http import HttpRequest
 from ninja import Field, Router, Schema
+from pydantic import AwareDatetime
 
 from shop.api.auth import person
-from shop.bridge.sewing import reading_name, say
+from shop.bridge.sewing import band_says, reading_name, say
 from shop.chalk.queries import name_of
 from shop.clients import seen
 from shop.orders.models import Order
 from shop.orders.queries import order
 from shop.sewing import actions, queries
+from shop.sewing.alterations import alterations
 
 router = Router(tags=["sewing"])
 
@@ -35,7 +37,7 @@ class SewnOut(Schema):
     readings: list[ReadOut]
     agrees: bool = Field(description="whether what was measured is as it should be; true where nothing is")
     says: list[str] = Field(description="what the readings mean")
-    band_mm: float | None = Field(description="how long the band is by the reading")
+    band_says: str = Field(description="how long the band is by the reading, with its sum")
 
 
 class SewnIn(Schema):
@@ -47,6 +49,8 @@ class SewnIn(Schema):
     sewn: bool = True
     typed: dict[str, Annotated[str, Field(max_length=40)]] = Field(default_factory=dict, max_length=4)
     sure: bool = Field(False, description="whether a reading that cannot well be is so all the same")
+    began: AwareDatetime | None = Field(None, description="by the clock of the device")
+    ended: AwareDatetime | None = None
 
 
 def _answer(request: HttpRequest, row: Order) -> list[SewnOut]:
@@ -64,10 +68,32 @@ def _answer(request: HttpRequest, row: Order) -> list[SewnOut]:
             ],
             agrees=one.readings["judged"]["agrees"] if one.readings else True,
             says=say(one.readings["judged"], one.readings["mm"], unit) if one.readings else [],
-            band_mm=one.readings["judged"]["band"] if one.readings else None,
+            band_says=band_says(one.readings["judged"], unit) if one.readings else "",
         )
         for one in done
     ]  # fmt: skip
+
+
+class AlterationOut(Schema):
+    """Something that is altered after a fitting; ticked by its `id` like an operation."""
+
+    id: str
+    title: str
+    says: str
+    seen: str
+    fitted_on: date
+    garment: str
+
+
+@router.get("/orders/{id}/alterations", response=list[AlterationOut])
+def order_alterations(request: HttpRequest, id: UUID) -> list[AlterationOut]:
+    """What is altered on an order's garments after its fittings."""
+    actor = person(request)
+    row = order(actor, id)
+    found = alterations(actor, row)
+    if found:
+        seen.note(actor, [row.client_id], "measures")
+    return [AlterationOut(**vars(one)) for one in found]
 
 
 @router.get("/orders/{id}/sewn", response=list[SewnOut])
@@ -81,6 +107,6 @@ def tick(request: HttpRequest, id: UUID, body: SewnIn) -> list[SewnOut]:
     """Tick a step, or unpick it; all that are done then."""
     actions.tick(
         actor=person(request), id=id, order=body.order, plan_run=body.plan, operation=body.operation, sewn=body.sewn,
-        typed=body.typed, sure=body.sure,
+        typed=body.typed, sure=body.sure, began=body.began, ended=body.ended,
     )  # fmt: skip
     return _answer(request, order(person(request), body.order))

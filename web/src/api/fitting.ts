@@ -31,17 +31,32 @@ export const useCorrections = (client: string) =>
     queryFn: () => answered(server.GET("/api/clients/{id}/fitting-corrections", { params: { path: { id: client } } })),
   });
 
-/** A correction kept, changed, dropped or taken back: the client's drafts are made anew. */
-export function usePutCorrection(order: string, client: string) {
-  const memory = useQueryClient();
+/** A cure kept: the client's drafts are made anew. */
+export function useKeepCure(order: string, client: string) {
+  const anew = useAnew(order, client);
   return useMutation({
     mutationFn: ({ id, ...body }: Schemas["FittingCorrectionIn"] & { id: string }) =>
       answered(server.PUT("/api/fitting-corrections/{id}", { params: { path: { id } }, body })),
-    onSuccess: async () => {
-      for (const what of ["design", "moves", "draft"]) void memory.invalidateQueries({ queryKey: [what] });
-      void memory.invalidateQueries({ queryKey: ["plan"] });
-      await memory.invalidateQueries({ queryKey: keyOf(client) });
-      await planAnew(memory, order);
-    },
+    onSuccess: anew,
   });
+}
+
+/** A correction dropped, taken back, or held for its garment alone: the client's drafts are made anew. */
+export function useHold(order: string, client: string) {
+  const anew = useAnew(order, client);
+  return useMutation({
+    mutationFn: ({ id, ...body }: Schemas["HoldsIn"] & { id: string }) =>
+      answered(server.PATCH("/api/fitting-corrections/{id}", { params: { path: { id } }, body })),
+    onSuccess: anew,
+  });
+}
+
+function useAnew(order: string, client: string) {
+  const memory = useQueryClient();
+  return async () => {
+    for (const what of ["design", "moves", "draft", "alterations"]) void memory.invalidateQueries({ queryKey: [what] });
+    void memory.invalidateQueries({ queryKey: ["plan"] });
+    await memory.invalidateQueries({ queryKey: keyOf(client) });
+    await planAnew(memory, order);
+  };
 }

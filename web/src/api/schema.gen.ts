@@ -399,14 +399,18 @@ export interface paths {
         get?: never;
         /**
          * Keep
-         * @description Keep a cure for the client's next drafts, or drop it.
+         * @description Keep a cure for the client's next drafts, or change it.
          */
         put: operations["shop_api_routers_fitting_keep"];
         post?: never;
         delete?: never;
         options?: never;
         head?: never;
-        patch?: never;
+        /**
+         * Change
+         * @description Drop a correction, take it back, or let it hold for its garment alone or for every draft.
+         */
+        patch: operations["shop_api_routers_fitting_change"];
         trace?: never;
     };
     "/api/flat": {
@@ -441,6 +445,30 @@ export interface paths {
         put: operations["shop_api_routers_orders_put_garment"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-corrections/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep House Correction
+         * @description Make what recurs a rule of the house, by its middle.
+         */
+        put: operations["shop_api_routers_work_keep_house_correction"];
+        post?: never;
+        /**
+         * Drop House Correction
+         * @description Drop such a rule: drafts are what they were without it.
+         */
+        delete: operations["shop_api_routers_work_drop_house_correction"];
         options?: never;
         head?: never;
         patch?: never;
@@ -669,6 +697,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/minutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Minutes
+         * @description How long each operation takes here, where it was timed.
+         */
+        get: operations["shop_api_routers_work_minutes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders": {
         parameters: {
             query?: never;
@@ -721,6 +769,26 @@ export interface paths {
          * @description The same again for the same client: from the newest sheet, by another day.
          */
         put: operations["shop_api_routers_group_put_again"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/alterations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Order Alterations
+         * @description What is altered on an order's garments after its fittings.
+         */
+        get: operations["shop_api_routers_sewing_order_alterations"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1865,6 +1933,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * To Buy
+         * @description What is bought for the orders that are promised by a day and not cut: cloth that is on the shelf for them is left
+         *     out.
+         */
+        get: operations["shop_api_routers_shopping_to_buy"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/signs": {
         parameters: {
             query?: never;
@@ -2017,6 +2106,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Work
+         * @description What the work has shown, for an owner.
+         */
+        get: operations["shop_api_routers_work_work"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/workshop": {
         parameters: {
             query?: never;
@@ -2110,6 +2219,41 @@ export interface components {
             kind_name: string;
             /** Name */
             name: string;
+        };
+        /**
+         * AlterationOut
+         * @description Something that is altered after a fitting; ticked by its `id` like an operation.
+         */
+        AlterationOut: {
+            /**
+             * Fitted On
+             * Format: date
+             */
+            fitted_on: string;
+            /** Garment */
+            garment: string;
+            /** Id */
+            id: string;
+            /** Says */
+            says: string;
+            /** Seen */
+            seen: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * AssemblyOut
+         * @description How a lower garment is put together (`centres-first` and so on), and why so.
+         */
+        AssemblyOut: {
+            /** Garment */
+            garment: string;
+            /** Says */
+            says: string;
+            /** Way */
+            way: string;
+            /** Why */
+            why: string;
         };
         /**
          * BegunOut
@@ -2231,7 +2375,7 @@ export interface components {
         };
         /**
          * ChangeOut
-         * @description A choice that a correction changes, by so many mm.
+         * @description A choice that a correction changes, by so many mm; `says` is where the amount of a cure comes from.
          */
         ChangeOut: {
             /** By Mm */
@@ -2240,6 +2384,11 @@ export interface components {
             choice: string;
             /** Name */
             name: string;
+            /**
+             * Says
+             * @default
+             */
+            says: string;
         };
         /** CheckOut */
         CheckOut: {
@@ -2865,11 +3014,6 @@ export interface components {
              * @default
              */
             reason: string;
-            /**
-             * Removed
-             * @default false
-             */
-            removed: boolean;
             /** Sign */
             sign: string;
             /**
@@ -3125,6 +3269,48 @@ export interface components {
             pins: number[];
             /** Placements */
             placements: components["schemas"]["PlacementIn"][];
+        };
+        /**
+         * HoldsIn
+         * @description Whether a correction is dropped, and whether it holds for its garment alone; what is left out stays.
+         */
+        HoldsIn: {
+            /** Only */
+            only?: boolean | null;
+            /** Removed */
+            removed?: boolean | null;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /**
+         * HouseCorrectionOut
+         * @description A rule of the house from its fittings: what every client's drafts have who has no correction of it.
+         */
+        HouseCorrectionOut: {
+            /** By Mm */
+            by_mm: number;
+            /** Choice */
+            choice: string;
+            /** Fittings */
+            fittings: number;
+            /** Found */
+            found: number;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Method */
+            method: string;
+            /** Method Name */
+            method_name: string;
+            /** Name */
+            name: string;
         };
         /**
          * HouseIn
@@ -3922,6 +4108,46 @@ export interface components {
             unused: string[];
         };
         /**
+         * MinutesOut
+         * @description How long an operation takes here; `usual` is somebody's with practice, `times` how often it was timed.
+         */
+        MinutesOut: {
+            /** Code */
+            code: string;
+            /** Minutes */
+            minutes: number;
+            /** Times */
+            times: number;
+            /** Title */
+            title: string;
+            /** Usual */
+            usual: number;
+        };
+        /**
+         * MonthOut
+         * @description A month by its first day: orders handed over, of which in time; minutes of timed steps as they are usual and as
+         *     they were; mm of cloth bought for what was cut, and taken by its lays.
+         */
+        MonthOut: {
+            /** Bought Mm */
+            bought_mm: number;
+            /**
+             * First
+             * Format: date
+             */
+            first: string;
+            /** Handed Over */
+            handed_over: number;
+            /** In Time */
+            in_time: number;
+            /** Taken */
+            taken: number;
+            /** Used Mm */
+            used_mm: number;
+            /** Usual */
+            usual: number;
+        };
+        /**
          * MoveOut
          * @description A choice made otherwise: by the rule `rule`, or a length `by_mm` `more` or `less`; `of` is the set it is one of.
          *
@@ -4158,14 +4384,21 @@ export interface components {
         /**
          * OperationOut
          * @description One thing that is done when it is sewn: `seams` by their numbers in the plan's list, from 0; `panels` as
-         *     `garment.panel`; `needs` the ids of what is done before. `stitch` is a number of ISO 4915 (from memory), `minutes`
-         *     somebody's with practice; `cautions` are said where they come first; a step with `readings` is done by what is read.
+         *     `garment.panel`; `needs` the ids of what is done before. `stitch` is a number of ISO 4915, `seam_class` one of ISO
+         *     4916 (both from memory), 0 where no seam is made; `minutes` are somebody's with practice; `press` is how it is
+         *     pressed, `check` what is looked at after it; `cautions` are said where they come first. A step with `readings` is
+         *     done by what is read.
          */
         OperationOut: {
             /** Allowance Mm */
             allowance_mm: number | null;
             /** Cautions */
             cautions: string[];
+            /**
+             * Check
+             * @default
+             */
+            check: string;
             /** Code */
             code: string;
             /**
@@ -4189,12 +4422,27 @@ export interface components {
             /** Panels */
             panels: string[];
             /**
+             * Press
+             * @default
+             */
+            press: string;
+            /**
              * Readings
              * @default []
              */
             readings: components["schemas"]["WantedOut"][];
             /** Says */
             says: string[];
+            /**
+             * Seam Class
+             * @default 0
+             */
+            seam_class: number;
+            /**
+             * Seam Class Name
+             * @default
+             */
+            seam_class_name: string;
             /** Seams */
             seams: number[];
             /** Stitch */
@@ -4203,6 +4451,11 @@ export interface components {
             stitch_name: string;
             /** Title */
             title: string;
+            /**
+             * Tools
+             * @default []
+             */
+            tools: string[];
         };
         /**
          * OptionOut
@@ -4464,7 +4717,7 @@ export interface components {
              * Station
              * @enum {string}
              */
-            station: "measure" | "design" | "cloth" | "lay" | "mark" | "check";
+            station: "measure" | "design" | "cloth" | "lay" | "mark" | "check" | "sewing" | "fitting";
         };
         /** PasswordIn */
         PasswordIn: {
@@ -4749,7 +5002,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.17.0
+             * @default 0.18.0
              */
             core: string;
             /** Findings */
@@ -4799,6 +5052,11 @@ export interface components {
              * @constant
              */
             version: 1;
+            /**
+             * Ways
+             * @default []
+             */
+            ways: components["schemas"]["AssemblyOut"][];
             yardage: components["schemas"]["YardageOut"] | null;
         };
         /** PlotIn */
@@ -4897,6 +5155,26 @@ export interface components {
             low_mm: number;
         };
         /**
+         * ReadByOut
+         * @description By how many mm what was measured differed from what it should be: by whom, on which cloth, how often.
+         */
+        ReadByOut: {
+            /** By */
+            by: string;
+            /** Cloth */
+            cloth: string;
+            /** Least */
+            least: number;
+            /** Mean */
+            mean: number;
+            /** Most */
+            most: number;
+            /** Name */
+            name: string;
+            /** Times */
+            times: number;
+        };
+        /**
          * ReadOut
          * @description What was measured at a step, as typed.
          */
@@ -4957,6 +5235,44 @@ export interface components {
             typed: string;
             /** Way */
             way: string;
+        };
+        /**
+         * RecurringIn
+         * @description What recurs, by kind of garment, method and choice.
+         */
+        RecurringIn: {
+            /** Choice */
+            choice: string;
+            /** Kind */
+            kind: string;
+            /** Method */
+            method: string;
+        };
+        /**
+         * RecurringOut
+         * @description A choice that fittings changed again and again, at `found` of so many `fittings`, in mm.
+         */
+        RecurringOut: {
+            /** Choice */
+            choice: string;
+            /** Fittings */
+            fittings: number;
+            /** Found */
+            found: number;
+            /** Kind */
+            kind: string;
+            /** Least */
+            least: number;
+            /** Method */
+            method: string;
+            /** Method Name */
+            method_name: string;
+            /** Middle */
+            middle: number;
+            /** Most */
+            most: number;
+            /** Name */
+            name: string;
         };
         /** Refusal */
         Refusal: {
@@ -5348,6 +5664,13 @@ export interface components {
          * @description That an operation of a plan of the order was done, or unpicked.
          */
         SewnIn: {
+            /**
+             * Began
+             * @description by the clock of the device
+             */
+            began?: string | null;
+            /** Ended */
+            ended?: string | null;
             /** Operation */
             operation: string;
             /**
@@ -5392,10 +5715,10 @@ export interface components {
              */
             at: string;
             /**
-             * Band Mm
-             * @description how long the band is by the reading
+             * Band Says
+             * @description how long the band is by the reading, with its sum
              */
-            band_mm: number | null;
+            band_says: string;
             /** By */
             by: string;
             /** Operation */
@@ -5683,6 +6006,20 @@ export interface components {
             version: number;
             /** Width */
             width: string;
+        };
+        /**
+         * ShoppingOut
+         * @description What the `orders` need together; `more` where there are others that are promised by that day.
+         */
+        ShoppingOut: {
+            /** Cloths */
+            cloths: components["schemas"]["ClothBought"][];
+            /** More */
+            more: boolean;
+            /** Notions */
+            notions: components["schemas"]["NotionBought"][];
+            /** Orders */
+            orders: components["schemas"]["WaitsOut"][];
         };
         /**
          * ShownPiece
@@ -5994,6 +6331,28 @@ export interface components {
             signs: components["schemas"]["SignOut"][];
         };
         /**
+         * WaitsOut
+         * @description An order whose needs are in the list, or not yet where it is not `planned`.
+         */
+        WaitsOut: {
+            /** Client Name */
+            client_name: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Planned */
+            planned: boolean;
+            /**
+             * Promised On
+             * Format: date
+             */
+            promised_on: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * WantedOut
          * @description What is measured at a step, and what it should read, with its sum.
          */
@@ -6054,6 +6413,22 @@ export interface components {
             length_mm: number | null;
             /** Width Mm */
             width_mm: number;
+        };
+        /**
+         * WorkOut
+         * @description What the work of a workshop has shown.
+         */
+        WorkOut: {
+            /** Corrections */
+            corrections: components["schemas"]["RecurringOut"][];
+            /** House */
+            house: components["schemas"]["HouseCorrectionOut"][];
+            /** Minutes */
+            minutes: components["schemas"]["MinutesOut"][];
+            /** Months */
+            months: components["schemas"]["MonthOut"][];
+            /** Readings */
+            readings: components["schemas"]["ReadByOut"][];
         };
         /**
          * YardageOut
@@ -6854,6 +7229,41 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_fitting_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoldsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FittingCorrectionOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_sheets_flat: {
         parameters: {
             query?: never;
@@ -6909,6 +7319,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GarmentOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_work_keep_house_correction: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecurringIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_work_drop_house_correction: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkOut"];
                 };
             };
             /** @description Refused, in words */
@@ -7337,6 +7813,35 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_work_minutes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MinutesOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_orders_bench: {
         parameters: {
             query?: {
@@ -7457,6 +7962,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_sewing_order_alterations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AlterationOut"][];
                 };
             };
             /** @description Refused, in words */
@@ -9542,6 +10078,37 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_shopping_to_buy: {
+        parameters: {
+            query: {
+                until: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShoppingOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_fitting_signs: {
         parameters: {
             query?: never;
@@ -9841,6 +10408,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TradeOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_work_work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkOut"];
                 };
             };
             /** @description Refused, in words */

@@ -29,7 +29,7 @@ function withTick(was: Sewn[], { at, body }: Pick<Row, "at" | "body">): Sewn[] {
   const typed = Object.entries((body["typed"] ?? {}) as Record<string, string>);
   const readings = typed.map(([code, text]) => ({ code, name: "", typed: text }));
   const says = readings.length ? ["What it means is said when the line is back."] : [];
-  const tick = { operation, by: "you", at: new Date(at).toISOString(), readings, agrees: true, says, band_mm: null };
+  const tick = { operation, by: "you", at: new Date(at).toISOString(), readings, agrees: true, says, band_says: "" };
   return body["sewn"] ? [...others, tick] : others;
 }
 
@@ -40,8 +40,21 @@ type Ticked = {
   sewn: boolean;
   typed: Record<string, string>;
   sure: boolean;
+  began: string | null;
+  ended: string | null;
   says: string;
 };
+
+/** What is altered on an order's garments after its fittings. */
+export const useAlterations = (order: string) =>
+  useQuery({
+    queryKey: ["alterations", order],
+    queryFn: () => answered(server.GET("/api/orders/{id}/alterations", { params: { path: { id: order } } })),
+  });
+
+/** How long each operation takes in this workshop, where it was timed. */
+export const useMinutes = () =>
+  useQuery({ queryKey: ["minutes"], queryFn: () => answered(server.GET("/api/minutes")), staleTime: 60_000 });
 
 /** A step done, or unpicked: refused where something it needs is not done yet. */
 export function useSew(order: string) {

@@ -32,6 +32,8 @@ const ClothStation = early(() => import("../features/cloth/ClothStation").then((
 const Mark = early(() => import("../features/marking/Mark").then((m) => m.Mark));
 const LayStation = early(() => import("../features/lay/LayStation").then((m) => m.LayStation));
 const Check = early(() => import("../features/check/Check").then((m) => m.Check));
+const Sewing = early(() => import("../features/sewing/Sewing").then((m) => m.Sewing));
+const Fitting = early(() => import("../features/fitting/Fitting").then((m) => m.Fitting));
 const Confirm = early(() => import("../features/check/Confirm").then((m) => m.Confirm));
 
 /** Their scripts come while the order does. */
@@ -42,6 +44,8 @@ const PAGES: Record<string, { begin: () => void }> = {
   mark: Mark,
   lay: LayStation,
   check: { begin: () => (Check.begin(), Confirm.begin()) },
+  sewing: Sewing,
+  fitting: Fitting,
 };
 
 /** Where what is cut from another cloth has a plan of its own, and where all of a group can be seen on one. */
@@ -57,8 +61,8 @@ const CHANGED = ["design", "cloth"];
 /** Where the drawing says where one is: its heading is only heard. */
 const NO_HEADING = ["design", "cloth", "lay"];
 
-/** Where the plan is read that is chalked. */
-const CHALKED = ["mark", "check"];
+/** Where the plan is read that is chalked: what is cut is sewn. */
+const CHALKED = ["mark", "check", "sewing"];
 
 /** The cloths whose plan a station can show. */
 function cutsOf(order: Order | undefined, station: string, unit: Unit): { value: Cut; label: string }[] {
@@ -149,12 +153,6 @@ export function Job() {
           <Way to={`/orders/${id}/files`} minHeight="56px" paddingInline="8">
             Files
           </Way>
-          <Way to={`/orders/${id}/sewing`} minHeight="56px" paddingInline="8">
-            Sewing
-          </Way>
-          <Way to={`/orders/${id}/fitting`} minHeight="56px" paddingInline="8">
-            Fitting
-          </Way>
           <Onward order={id} at={at} pass={pass} />
         </Box>
       ) : (
@@ -170,7 +168,7 @@ export function Job() {
           >
             {order.data.client.name}
           </chakra.span>
-          <Press kind="quiet" minHeight="44px" aria-expanded={list} onClick={() => setList(!list)}>
+          <Press kind="quiet" minWidth="48px" minHeight="44px" aria-expanded={list} onClick={() => setList(!list)}>
             {STATIONS[at]?.name}
           </Press>
         </Box>
@@ -186,12 +184,6 @@ export function Job() {
           ))}
           <chakra.li minHeight="48px" display="flex" alignItems="center">
             <Way to={`/orders/${id}/files`}>Files</Way>
-          </chakra.li>
-          <chakra.li minHeight="48px" display="flex" alignItems="center">
-            <Way to={`/orders/${id}/sewing`}>Sewing</Way>
-          </chakra.li>
-          <chakra.li minHeight="48px" display="flex" alignItems="center">
-            <Way to={`/orders/${id}/fitting`}>Fitting</Way>
           </chakra.li>
         </chakra.ul>
       )}
@@ -333,6 +325,7 @@ function Station({ station, order, plan, planId, error, cut, made, chalk, earlie
   if (station === "measure") return <Measure order={order} plan={plan} error={error} />;
   if (station === "design") return <Design order={order} plan={plan} planId={planId} error={error} />;
   if (station === "cloth") return <ClothStation {...{ order, plan, planId, error }} falls={falls(made)} />;
+  if (station === "fitting") return <Fitting order={order} />;
   if (!plan || !made) {
     return (
       <Box padding="24" maxWidth="640px">
@@ -342,6 +335,7 @@ function Station({ station, order, plan, planId, error, cut, made, chalk, earlie
   }
   if (station === "mark") return <Mark {...{ order, cut, plan, made, chalk, earlier, turn }} />;
   if (station === "lay") return <LayStation key={planId} {...{ order, plan, planId }} falls={falls(made)} />;
+  if (station === "sewing") return <Sewing {...{ order, plan, planId }} />;
   return (
     <Check plan={plan}>
       <Confirm {...{ order, cut, plan, chalk }} />

@@ -9,6 +9,8 @@ export const STATIONS = [
   { key: "lay", name: "Lay" },
   { key: "mark", name: "Mark" },
   { key: "check", name: "Check" },
+  { key: "sewing", name: "Sew" },
+  { key: "fitting", name: "Fit" },
 ] as const;
 
 type StationsProps = { order: string; at: number; reached: number; knots: Set<string> };

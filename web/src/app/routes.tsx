@@ -25,13 +25,12 @@ const CallCard = early(() => import("../features/marking/CallCard").then((m) => 
 const Others = early(() => import("../features/others/Others").then((m) => m.Others));
 const Outside = early(() => import("../features/outside/Outside").then((m) => m.Outside));
 const Files = early(() => import("../features/files/Files").then((m) => m.Files));
-const Fitting = early(() => import("../features/fitting/Fitting").then((m) => m.Fitting));
-const Sewing = early(() => import("../features/sewing/Sewing").then((m) => m.Sewing));
 const Projector = early(() => import("../features/projector/Projector").then((m) => m.Projector));
 const Methods = early(() => import("../features/methods/Methods").then((m) => m.Methods));
 const Practice = early(() => import("../features/practice/Practice").then((m) => m.Practice));
 const Learners = early(() => import("../features/practice/Learners").then((m) => m.Learners));
 const Shelf = early(() => import("../features/shelf/Shelf").then((m) => m.Shelf));
+const Shopping = early(() => import("../features/shelf/Shopping").then((m) => m.Shopping));
 const Clients = early(() => import("../features/clients/Clients").then((m) => m.Clients));
 
 function ToMeasure() {
@@ -44,6 +43,7 @@ const ROOMS: [string, string, ComponentType][] = [
   ["/", "Bench", Bench],
   ["/new", "A new order", NewOrder],
   ["/shelf", "Shelf", Shelf],
+  ["/shelf/buy", "To buy", Shopping],
   ["/clients", "Clients", Clients],
   ["/clients/:id", "A client", ClientCard],
   ["/methods", "Methods", Methods],
@@ -54,8 +54,6 @@ const ROOMS: [string, string, ComponentType][] = [
   ["/settings", "Settings", Settings],
   ["/orders/:id/others", "The same for others", Others],
   ["/orders/:id/files", "Files", Files],
-  ["/orders/:id/sewing", "Sewing", Sewing],
-  ["/orders/:id/fitting", "Fitting", Fitting],
   ["/patterns", "House patterns", Outside],
 ];
 

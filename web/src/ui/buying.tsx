@@ -1,7 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useMoney } from "../api/house";
 import type { Plan } from "../api/plans";
-import { show, spoken, type Unit } from "../lengths/units";
+import type { components } from "../api/schema.gen";
+import { show, spoken, type Unit, withUnit } from "../lengths/units";
 import { Length } from "./length";
 import { Taped } from "./taped";
 
@@ -53,5 +54,56 @@ export function Bought({ mm, unit }: { mm: number; unit: Unit }) {
         {mm < YARD + 1 ? "yard" : "yards"}
       </chakra.span>
     </>
+  );
+}
+
+type Schemas = components["schemas"];
+type BuyListProps = { cloths: Schemas["ClothBought"][]; notions: Schemas["NotionBought"][]; unit: Unit };
+
+/** Cloth of each kind in one sum, rounded up once; zips, elastic and hooks by their length. */
+export function BuyList({ cloths, notions, unit }: BuyListProps) {
+  const money = useMoney();
+  return (
+    <chakra.ul listStyleType="none" display="grid" gap="8" marginTop="8">
+      {cloths.map((cloth) => (
+        <chakra.li
+          key={[cloth.kind, cloth.colour, cloth.width, cloth.sold_in, cloth.cost].join()}
+          display="flex"
+          gap="12"
+          alignItems="center"
+        >
+          <Box
+            flexShrink="0"
+            width="32px"
+            height="32px"
+            border="1px solid {colors.edge}"
+            style={{ background: cloth.colour }}
+          />
+          <span>
+            <b>
+              <Bought mm={cloth.buy_mm} unit={unit} />
+            </b>{" "}
+            of {cloth.kind}, <Taped>{withUnit(cloth.width, unit)}</Taped> wide, for {cloth.orders}:{" "}
+            <Length mm={cloth.length_mm} unit={unit} /> together, cut off the bolt in one piece, rounded up to the{" "}
+            {cloth.sold_in}
+            {cloth.cost != null && (
+              <>
+                ; costs <b>{money(cloth.cost)}</b>
+              </>
+            )}
+          </span>
+        </chakra.li>
+      ))}
+      {notions.map((notion) => (
+        <li key={notion.name + notion.length_mm}>
+          {notion.count} × {notion.name}
+          {notion.length_mm != null && (
+            <>
+              , <Length mm={notion.length_mm} unit={unit} />
+            </>
+          )}
+        </li>
+      ))}
+    </chakra.ul>
   );
 }

@@ -5,7 +5,7 @@ export type Where = "job" | "mark" | "lay" | "methods" | "projector";
 export type KeyRow = { where: Where; keys: string[]; does: string; words: string };
 
 export const KEYS: KeyRow[] = [
-  { where: "job", keys: ["1", "2", "3", "4", "5", "6"], does: "station", words: "go to that station" },
+  { where: "job", keys: ["1", "2", "3", "4", "5", "6", "7", "8"], does: "station", words: "go to that station" },
   { where: "job", keys: ["?"], does: "keys", words: "show these keys" },
   {
     where: "mark",

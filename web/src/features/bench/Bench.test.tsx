@@ -31,7 +31,7 @@ it("leads each order to the station it waits at, and says how long it has", asyn
   show(<Bench />);
   await screen.findByText("Order a");
   const links = screen.getAllByRole("link").map((link) => link.getAttribute("href"));
-  expect(links).toEqual(["/new", "/orders/a/measure", "/orders/b/mark", "/orders/c/cloth", "/orders/d/check"]);
+  expect(links).toEqual(["/new", "/orders/a/measure", "/orders/b/mark", "/orders/c/cloth", "/orders/d/sewing"]);
   expect(screen.getByText(/tomorrow$/)).toBeTruthy();
   expect(screen.getAllByText(/in 7 days$/)).toHaveLength(2);
   expect(screen.getByText(/3 days late$/)).toBeTruthy();

@@ -105,11 +105,11 @@ function LinkPress({ to, children, kind = "main" }: { to: string; children: stri
   );
 }
 
-/** The first station that nobody passed yet; a cut order's sewer looks at Check. */
+/** The first station that nobody passed yet; what is cut is sewn, what is ready is looked at. */
 function waitsAt(ticket: Ticket): { station: string; name: string } {
-  if (["cut", "sewing", "fitting", "finishing", "ready", ...GONE].includes(ticket.state)) {
-    return { station: "check", name: "Check" };
-  }
+  if (["ready", ...GONE].includes(ticket.state)) return { station: "check", name: "Check" };
+  if (["cut", "sewing", "finishing"].includes(ticket.state)) return { station: "sewing", name: "Sew" };
+  if (ticket.state === "fitting") return { station: "fitting", name: "Fit" };
   if (ticket.state === "chalked") return { station: "mark", name: "Mark" };
   if (ticket.state !== "measured") return { station: "measure", name: "Measure" };
   const left = (["design", "cloth", "lay"] as const).find((one) => !ticket.passed.includes(one));

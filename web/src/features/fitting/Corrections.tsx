@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { inWords } from "../../api/client";
-import { type Correction, useCorrections, usePutCorrection } from "../../api/fitting";
+import { type Correction, useCorrections, useHold } from "../../api/fitting";
 import type { Unit } from "../../lengths/units";
 import { announce } from "../../ui/announce";
 import { day } from "../../ui/day";
@@ -14,32 +14,17 @@ type CorrectionsProps = { order: string; client: { id: string; name: string }; u
 /** What was found at the client's fittings: each holds until it is dropped, and can be taken back. */
 export function Corrections({ order, client, unit, may }: CorrectionsProps) {
   const list = useCorrections(client.id);
-  const put = usePutCorrection(order, client.id);
+  const hold = useHold(order, client.id);
   const rows = list.data ?? [];
-  const change = (row: Correction, to: Partial<Correction>, says: string) => {
-    const { id, version, garment, only, sign, cure, pinned, fitted_on, reason, removed } = row;
-    const own = {
-      id,
-      version,
-      garment,
-      only,
-      sign,
-      cure,
-      pinned,
-      fitted_on,
-      reason,
-      removed,
-      order: row.order ?? order,
-    };
-    put.mutate({ ...own, ...to, order: own.order }, { onSuccess: () => announce(says) });
-  };
+  const change = ({ id, version }: Correction, to: { removed: boolean } | { only: boolean }, says: string) =>
+    hold.mutate({ id, version, ...to }, { onSuccess: () => announce(says) });
   return (
     <Box as="section" aria-label="Found at fittings" display="grid" gap="8">
       <chakra.h2 fontSize="20px" fontWeight={600}>
         Found at {client.name}’s fittings
       </chakra.h2>
       {list.isSuccess && rows.length === 0 && <p>Nothing yet. What is kept here changes the next draft.</p>}
-      {put.error && <Says tone="wrong">{inWords(put.error)}</Says>}
+      {hold.error && <Says tone="wrong">{inWords(hold.error)}</Says>}
       <chakra.ul listStyleType="none" display="grid" gap="8">
         {rows.map((row) => (
           <chakra.li
@@ -79,7 +64,7 @@ export function Corrections({ order, client, unit, may }: CorrectionsProps) {
             {may && (
               <Box display="flex" gap="8" flexWrap="wrap">
                 <Press
-                  disabled={put.isPending}
+                  disabled={hold.isPending}
                   aria-label={`${row.removed ? "Take back" : "Drop"}: ${row.cure_name}`}
                   onClick={() => change(row, { removed: !row.removed }, row.removed ? "Taken back" : "Dropped")}
                 >
@@ -87,7 +72,7 @@ export function Corrections({ order, client, unit, may }: CorrectionsProps) {
                 </Press>
                 {!row.removed && row.garment && (
                   <Press
-                    disabled={put.isPending}
+                    disabled={hold.isPending}
                     kind="quiet"
                     onClick={() => change(row, { only: !row.only }, "Changed")}
                   >

@@ -45,10 +45,16 @@ export function CureCard({ cure, first, unit, client, busy, keep }: CureProps) {
                 <b>
                   <Taped>{signed(one.by_mm, unit)}</Taped>
                 </b>
+                <chakra.span color="ink2" fontSize="16px">
+                  {" "}
+                  (<Taped>{one.says}</Taped>)
+                </chakra.span>
               </li>
             ))}
           </chakra.ul>
-          <Says tone={cure.state === "refused" ? "wrong" : "plain"}>{cure.says}</Says>
+          <Says tone={cure.state === "refused" ? "wrong" : "plain"}>
+            <Taped>{cure.says}</Taped>
+          </Says>
           {keep && cure.state === "changes" && (
             <Box display="flex" flexWrap="wrap" gap="8">
               <Press kind={first ? "main" : undefined} disabled={busy} onClick={() => keep(false)}>

@@ -1,9 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
-import { useParams } from "react-router";
 import { inWords } from "../../api/client";
-import { type Cure, useCures, usePutCorrection, useSigns } from "../../api/fitting";
-import { type Order, useOrder } from "../../api/orders";
+import { type Cure, useCures, useKeepCure, useSigns } from "../../api/fitting";
+import type { Order } from "../../api/orders";
 import { type Part, partsOf } from "../../api/parts";
 import { useMay, useMe } from "../../api/session";
 import { useTrade } from "../../api/trade";
@@ -13,42 +12,22 @@ import { Chips } from "../../ui/chips";
 import { today } from "../../ui/day";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
-import { useTitle } from "../../ui/title";
 import { useTyped } from "../../ui/typed";
-import { Way } from "../../ui/way";
 import { Says } from "../../ui/words";
 import { Corrections } from "./Corrections";
 import { CureCard } from "./CureCard";
 import { Figure } from "./Figure";
 
 /** What is seen on the body, by how much, and what changes in the draft for it: now, or the next time. */
-export function Fitting() {
-  const { id = "" } = useParams();
-  const order = useOrder(id);
+export function Fitting({ order }: { order: Order }) {
   const trade = useTrade();
-  useTitle(["Fitting", order.data?.client.name, order.data?.title].filter(Boolean).join(", "));
-  if (order.error) {
-    return (
-      <Box padding="24">
-        <Says tone="wrong">{order.error.message}</Says> <Way to="/">Back to the Bench</Way>
-      </Box>
-    );
-  }
-  const parts = order.data && trade.kinds.length ? partsOf(order.data, trade) : [];
+  const parts = trade.kinds.length ? partsOf(order, trade) : [];
   return (
-    <Box padding="16" height="100%" overflowY="auto" display="grid" gap="16" alignContent="start">
-      <Box>
-        <chakra.h1 fontSize="24px" fontWeight={600}>
-          Fitting{order.data && ` of ${order.data.client.name}: ${order.data.title}`}
-        </chakra.h1>
-        <Box display="flex" flexWrap="wrap" gap="16">
-          <Way to={`/orders/${id}/check`}>Back to the order</Way>
-          <Way to={`/orders/${id}/sewing`}>Sewing</Way>
-        </Box>
-      </Box>
-      {!order.data && <p>Fetching the order…</p>}
-      {order.data && parts.length === 0 && <p>This order has no garment yet. Add one on Design.</p>}
-      {order.data && parts.length > 0 && <Looking order={order.data} parts={parts} />}
+    <Box padding="16" height={{ md: "100%" }} overflowY={{ md: "auto" }} display="grid" gap="16" alignContent="start">
+      <chakra.h1 fontSize="24px" fontWeight={600}>
+        Fitting of {order.client.name}: {order.title}
+      </chakra.h1>
+      {parts.length > 0 && <Looking order={order} parts={parts} />}
     </Box>
   );
 }
@@ -65,7 +44,7 @@ function Looking({ order, parts }: { order: Order; parts: Part[] }) {
   const [fittedOn, setFittedOn] = useState(today);
   const [kept, setKept] = useState("");
   const cures = useCures(order.id);
-  const put = usePutCorrection(order.id, order.client.id);
+  const put = useKeepCure(order.id, order.client.id);
   const part = parts[at] ?? parts[0]!;
   const seen = views.map((one) => ({ ...one, signs: one.signs.filter((each) => each.kind === part.kind) }));
   const now = seen.find((one) => one.key === view && one.signs.length) ?? seen.find((one) => one.signs.length);
@@ -102,7 +81,6 @@ function Looking({ order, parts }: { order: Order; parts: Part[] }) {
         pinned: cures.variables!.pinned,
         fitted_on: fittedOn,
         reason: reason.typed,
-        removed: false,
       },
       {
         onSuccess: () => {
@@ -184,7 +162,8 @@ function Looking({ order, parts }: { order: Order; parts: Part[] }) {
           {put.error && <Says tone="wrong">{inWords(put.error)}</Says>}
           {kept && (
             <Says tone="good">
-              Kept: {kept}. The draft has it from now on; what is chalked already stays as it was chalked.
+              Kept: {kept}. The draft has it from now on; what is chalked already stays as it was chalked. What this
+              garment can still take is listed under Sew.
             </Says>
           )}
           {!cures.data && !kept && !cures.error && (

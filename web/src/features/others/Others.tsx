@@ -8,12 +8,11 @@ import { type Group, type Member, useGroup, useGroupWrites } from "../../api/oth
 import { useMoney } from "../../api/house";
 import { useOrder } from "../../api/orders";
 import { useMe } from "../../api/session";
-import { UNIT, type Unit, withUnit } from "../../lengths/units";
+import { UNIT, type Unit } from "../../lengths/units";
 import { field } from "../../ui/field";
 import { Length } from "../../ui/length";
-import { Bought } from "../../ui/buying";
+import { Bought, BuyList } from "../../ui/buying";
 import { Press } from "../../ui/press";
-import { Taped } from "../../ui/taped";
 import { useTyped } from "../../ui/typed";
 import { Says } from "../../ui/words";
 import { Way } from "../../ui/way";
@@ -297,41 +296,7 @@ function Shopping({ group, unit }: { group: Group; unit: Unit }) {
           .
         </p>
       )}
-      <chakra.ul listStyleType="none" display="grid" gap="8" marginTop="8">
-        {group.cloths.map((cloth) => (
-          <chakra.li
-            key={[cloth.kind, cloth.colour, cloth.width, cloth.sold_in, cloth.cost].join()}
-            display="flex"
-            gap="12"
-            alignItems="center"
-          >
-            <Box width="32px" height="32px" border="1px solid {colors.edge}" style={{ background: cloth.colour }} />
-            <span>
-              <b>
-                <Bought mm={cloth.buy_mm} unit={unit} />
-              </b>{" "}
-              of {cloth.kind}, <Taped>{withUnit(cloth.width, unit)}</Taped> wide, for {cloth.orders}:{" "}
-              <Length mm={cloth.length_mm} unit={unit} /> together, cut off the bolt in one piece, rounded up to the{" "}
-              {cloth.sold_in}
-              {cloth.cost != null && (
-                <>
-                  ; costs <b>{money(cloth.cost)}</b>
-                </>
-              )}
-            </span>
-          </chakra.li>
-        ))}
-        {group.notions.map((notion) => (
-          <li key={notion.name + notion.length_mm}>
-            {notion.count} × {notion.name}
-            {notion.length_mm != null && (
-              <>
-                , <Length mm={notion.length_mm} unit={unit} />
-              </>
-            )}
-          </li>
-        ))}
-      </chakra.ul>
+      <BuyList {...{ cloths: group.cloths, notions: group.notions, unit }} />
     </Box>
   );
 }

@@ -5,6 +5,7 @@ import { day } from "../../ui/day";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { LearnedTable } from "./LearnedTable";
+import { WorkShown } from "./WorkShown";
 
 const A_PAGE = 50;
 
@@ -55,6 +56,7 @@ export function Learners() {
           </Press>
         </Box>
       )}
+      <WorkShown />
     </Box>
   );
 }

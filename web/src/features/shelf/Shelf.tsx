@@ -34,9 +34,12 @@ export function Shelf() {
   const rows = shelf.data ?? [];
   return (
     <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%">
-      <chakra.h1 fontSize="26px" fontWeight={600} marginBottom="12">
-        Shelf
-      </chakra.h1>
+      <Box display="flex" flexWrap="wrap" gap="16" alignItems="center" marginBottom="12">
+        <chakra.h1 fontSize="26px" fontWeight={600}>
+          Shelf
+        </chakra.h1>
+        <Way to="/shelf/buy">What to buy</Way>
+      </Box>
       <Box
         display="grid"
         gap="32"

@@ -1,0 +1,78 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { Work } from "../../api/work";
+import type { Unit } from "../../lengths/units";
+import { Bought } from "../../ui/buying";
+
+type Month = Work["months"][number];
+type MonthsProps = { months: Month[]; unit: Unit };
+
+const named = (first: string) =>
+  new Date(`${first}T12:00:00`).toLocaleDateString("en-GB", { month: "long", year: "numeric" });
+const time = (minutes: number) => (minutes < 60 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} h`);
+const most = (values: number[]) => Math.max(1, ...values);
+
+/** Promised and kept, usual and timed, bought and used, month by month: each pair as two bars and two numbers. */
+export function Months({ months, unit }: MonthsProps) {
+  const orders = most(months.map((one) => one.handed_over));
+  const minutes = most(months.flatMap((one) => [one.usual, one.taken]));
+  const cloth = most(months.map((one) => one.bought_mm));
+  return (
+    <Box overflowX="auto">
+      <chakra.h3 fontSize="18px" fontWeight={600} marginBottom="4">
+        Month by month
+      </chakra.h3>
+      {months.length === 0 ? (
+        <chakra.p color="ink2">
+          Nothing yet: it begins with the first order that is handed over, cut, or sewn by the clock.
+        </chakra.p>
+      ) : (
+        <chakra.table fontSize="16px" aria-label="Month by month">
+          <thead>
+            <tr>
+              {["Month", "handed over, in time", "usual time, timed", "cloth bought, used"].map((head) => (
+                <chakra.th key={head} {...cell} color="ink2" fontWeight={600}>
+                  {head}
+                </chakra.th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {months.map((one) => (
+              <chakra.tr key={one.first} borderTop="1px solid {colors.hairline}">
+                <chakra.th scope="row" {...cell} fontWeight={400}>
+                  {named(one.first)}
+                </chakra.th>
+                <chakra.td {...cell}>
+                  <Pair of={orders} was={one.handed_over} came={one.in_time} />
+                  {one.handed_over}, {one.in_time} in time
+                </chakra.td>
+                <chakra.td {...cell}>
+                  <Pair of={minutes} was={one.usual} came={one.taken} />
+                  {time(one.usual)}, {time(one.taken)}
+                </chakra.td>
+                <chakra.td {...cell}>
+                  <Pair of={cloth} was={one.bought_mm} came={one.used_mm} />
+                  <Bought mm={one.bought_mm} unit={unit} />, <Bought mm={one.used_mm} unit={unit} />
+                </chakra.td>
+              </chakra.tr>
+            ))}
+          </tbody>
+        </chakra.table>
+      )}
+    </Box>
+  );
+}
+
+const cell = { paddingBlock: "8", paddingInlineEnd: "24", textAlign: "left", verticalAlign: "top" } as const;
+const WIDE = 150;
+
+/** What was planned as an open bar, over it what came of it as a filled one. The numbers stand beside it. */
+function Pair({ of, was, came }: { of: number; was: number; came: number }) {
+  const wide = (size: number) => (WIDE * Math.min(size, of)) / of;
+  return (
+    <svg width={WIDE + 2} height="22" viewBox={`0 0 ${WIDE + 2} 22`} aria-hidden style={{ display: "block" }}>
+      <chakra.rect x="1" y="1" width={wide(was)} height="8" fill="sheet" stroke="ink" />
+      <chakra.rect x="1" y="12" width={wide(came)} height="8" fill="dye" />
+    </svg>
+  );
+}
