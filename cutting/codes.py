@@ -35,7 +35,7 @@ FindingCode = Literal[
     "crotch.usual_by_hip", "diagonal.moved", "curve.moved", "choice.idle", "dart.shortened", "hem.widened",
     "turn.short", "turn.full", "doubt.model", "doubt.last", "doubt.rise", "doubt.rises", "doubt.inseam", "doubt.waist",
     "doubt.fork", "doubt.order", "doubt.half", "lay.none", "lay.nap", "lay.shallow", "lay.fold_full", "cloth.short",
-    "fold.quick_shallow", "correction.chosen", "correction.unused",
+    "fold.quick_shallow", "correction.chosen", "correction.unused", "correction.left_out",
 ]
 """What should be looked at in a draft that was made; a failed check is a finding of the check's own code."""
 CheckCode = Literal[

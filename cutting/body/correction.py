@@ -9,7 +9,8 @@ from cutting.lengths import OfCorrection
 class Correction:
     """A choice of a kind of garment that is so much more, or less, than what is usual for it.
 
-    `kind`, `method` and `garment` say what it holds for: empty for every one that makes the choice.
+    `kind`, `method` and `garment` say what it holds for: empty for every one that makes the choice. One of the `house`
+    is left out of a draft that has no room for it.
     """
 
     choice: str
@@ -17,3 +18,4 @@ class Correction:
     kind: str = ""
     method: str = ""
     garment: str = ""
+    house: bool = False

@@ -5,11 +5,8 @@ source.
 from dataclasses import dataclass
 from fractions import Fraction
 
-from cutting.fitting.signs import Cure, Room
+from cutting.fitting.signs import Cure, Room, layers_of
 from cutting.lengths import Fixed, Length
-
-LAYERS = {"waist_ease": 4, "hip_ease": 4, "bust_ease": 4, "thigh_ease": 2}
-"""Among how many layers of cloth what is missing all round is shared out; of all else each layer takes the whole."""
 
 
 @dataclass(frozen=True)
@@ -28,6 +25,6 @@ def alteration_of(cure: Cure, by: Fraction) -> Alteration | None:
     """
     if not cure.room:
         return None
-    layers = LAYERS.get(cure.changes[0].choice, 1)
+    layers = layers_of(cure)
     whole = Fixed(abs(by))
     return Alteration(cure.room, by > 0, whole / layers if layers > 1 else whole, layers)

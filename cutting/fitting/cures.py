@@ -1,12 +1,12 @@
 """A cure tried on the client's own draft: what it changes, in numbers and lines, and where this garment can take it."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
 from cutting.body import Body, Correction
 from cutting.errors import CuttingError, Problem
-from cutting.fitting.signs import Cure, Room, Sign
+from cutting.fitting.signs import Cure, Room, Sign, layers_of
 from cutting.garments import Garment, spare
 from cutting.lengths import Length, OfCorrection, Rule, named, total
 from cutting.moves import Moved, moved_panel
@@ -17,6 +17,10 @@ NAMED = 5
 """So many numbers are said to change, the most first."""
 HEM_KEPT = Rule(1, "kept")
 """So much of a hem stays when a leg is let down."""
+ALONG: Mapping[Room, tuple[tuple[str, str], ...]] = {
+    "side": (("front", "side"),), "inner_leg": (("front", "inner_leg"), ("leg", "inner_leg")),
+}  # fmt: skip
+"""The edges whose allowance a cure is let out of: of the first of them that there is."""
 EIGHTHS = 8
 """Where a cure is refused, so many parts of it are tried, the largest first."""
 
@@ -106,12 +110,9 @@ def _room(cure: Cure, garment: Garment, corrections: tuple[Correction, ...]) -> 
     """Where a garment that is sewn can take a cure, and how much of it: what is taken in needs no allowance."""
     if corrections[0].by.mm < 0:
         return cure.room, None
-    if cure.room == "side":
-        each = spare(garment, ("front", "side"))
-        return ("", None) if each is None else ("side", each * 4)
-    if cure.room == "inner_leg":
-        each = spare(garment, ("front", "inner_leg"), ("leg", "inner_leg"))
-        return ("", None) if each is None else ("inner_leg", each)
+    if cure.room in ALONG:
+        each, layers = spare(garment, *ALONG[cure.room]), layers_of(cure)
+        return ("", None) if each is None else (cure.room, each * layers if layers > 1 else each)
     if cure.room == "hem":
         hems = (panel.edges["hem"].allowance for panel in garment.panels.values() if "hem" in panel.edges)
         turned = next(hems, None)

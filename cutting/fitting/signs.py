@@ -76,6 +76,16 @@ class Sign:
     cures: tuple[Cure, ...]
 
 
+LAYERS = {"waist_ease": 4, "hip_ease": 4, "bust_ease": 4, "thigh_ease": 2}
+
+
+def layers_of(cure: Cure) -> int:
+    """Among how many layers of cloth a cure is shared out: what is missing all round among all of a seam, twice a side;
+    of all else each layer takes the whole.
+    """
+    return LAYERS.get(cure.changes[0].choice, 1)
+
+
 def part_of(choice: str, part: str, most: str = "4", least: str = "1/16", less: bool = False) -> Change:
     """A part of what is pinned, between two ends in inches."""
     return Change(choice, Fraction(part), least=Fraction(least), most=Fraction(most), less=less)

@@ -101,11 +101,19 @@ def cut_card(plan: PlanOut, words: Language, clients: Clients = NOBODY) -> Docum
     """What is cut, and what is bought."""
     said = words.page
     blocks: list[Block] = [*_bought(plan, words), _cut_table(plan, words, clients)]
+    blocks += [Said(said("card_band", size=size)) for size in _banded(plan)]
     if plan.notions:
         rows = [(Tick(), [Said(one.name, strong=True)], [Said(_notion(one.count, one.length_mm, plan.unit))])
                 for one in plan.notions]  # fmt: skip
         blocks += [Heading(said("card_notions")), Table((10.0, 0.0, 60.0), tuple(rows), right=frozenset({2}))]
     return Document(said("card_cut_title"), tuple(blocks))
+
+
+def _banded(plan: PlanOut) -> list[str]:
+    """The waists that bands are cut for, as they should read before those are sewn on."""
+    bands = {one.garment for one in plan.sewing if one.code == "band"}
+    steps = (one for one in plan.sewing if one.code == "measure_waist" and one.garment in bands)
+    return [reading.shown for one in steps for reading in one.readings]
 
 
 def measure_card(job: dict[str, Any], unit: Unit, words: Language, clients: Clients = NOBODY) -> Document:

@@ -19,7 +19,9 @@ FITTING = "a fitting"
 
 
 class CorrectionIn(Strict):
-    """`by` has its sign; `from` is the day of the fitting; `kind`, `method` and `garment` are empty for all."""
+    """`by` has its sign; `from` is the day of the fitting; `kind`, `method` and `garment` are empty for all;
+    one of the `house` is left out where a draft has no room for it.
+    """
 
     choice: str
     by: Size
@@ -28,6 +30,7 @@ class CorrectionIn(Strict):
     kind: str = ""
     method: str = ""
     garment: str = ""
+    house: bool = False
 
 
 def read_corrections(
@@ -51,7 +54,7 @@ def read_corrections(
         by = _signed(one.by, unit, where / "by", problems)
         if by is not None:
             read.append(Correction(one.choice, OfCorrection(by.size, one.since or FITTING), one.kind, one.method[:40],
-                                   one.garment[:40]))  # fmt: skip
+                                   one.garment[:40], one.house))  # fmt: skip
     return tuple(read)
 
 

@@ -19,7 +19,8 @@ from cutting.drawing import (
     polyline,
 )
 from cutting.formats.named import NOBODY, Clients, outfit_of
-from cutting.formats.plan_shape import OperationOut, PanelOut, PlanOut, WantedOut
+from cutting.formats.plan_shape import PanelOut, PlanOut
+from cutting.formats.sewing_shape import OperationOut, WantedOut
 from cutting.geometry import Cubic, Line, Path, Point, Segment, least_box
 from cutting.lengths import show
 from cutting.words import Language
@@ -77,8 +78,7 @@ def _step(plan: PlanOut, one: OperationOut, number: int, words: Language) -> lis
 
 def _wanted(reading: WantedOut, words: Language) -> str:
     """What a tape should read, with its sum where it has several terms."""
-    summed = " + " in reading.with_ or " - " in reading.with_
-    key = "card_wanted_sum" if summed else "card_wanted"
+    key = "card_wanted_sum" if reading.summed else "card_wanted"
     return words.page(key, name=reading.name, size=reading.shown, sum=reading.with_)
 
 

@@ -4,12 +4,12 @@ from collections.abc import Sequence
 from dataclasses import asdict
 from typing import Any
 
-from cutting.formats.plan_shape import AssemblyOut, OperationOut, WantedOut
+from cutting.formats.sewing_shape import AssemblyOut, OperationOut, WantedOut
 from cutting.formats.trees import from_tree, to_tree
 from cutting.garments import Garment, Lower, Seam
 from cutting.lengths import Unit, show
 from cutting.sewing import Reading, sewing_of, way_of
-from cutting.words import Language, with_numbers
+from cutting.words import Language, is_sum, with_numbers, with_sum
 from cutting.words.inches import as_taped
 
 
@@ -52,7 +52,7 @@ def read_sewing(kept: Sequence[dict[str, Any]], words: Language, unit: Unit) -> 
     said: set[str] = set()
     made = []
     for one in kept:
-        amounts = {name: _amount(tree, unit) for name, tree in one.get("amounts", {}).items()}
+        amounts = {name: with_sum(from_tree(tree), unit) for name, tree in one.get("amounts", {}).items()}
         spoken = words.operation_words(one["code"], one.get("variant", ""), one["overlock"], amounts)
         cautions = [words.caution_words(code) for code in spoken.cautions if code not in said]
         said.update(spoken.cautions)
@@ -73,16 +73,11 @@ def read_ways(kept: Sequence[dict[str, Any]], words: Language) -> list[AssemblyO
     return [AssemblyOut(**one, says=words.way_words(one["way"], one["why"])) for one in kept]
 
 
-def _amount(tree: list[Any], unit: Unit) -> str:
-    """A length as a tape shows it, with its sum where it has one."""
-    length = from_tree(tree)
-    shown, summed = show(length.value, unit).text, with_numbers(length, unit)
-    return f"{shown} ({summed})" if any(sign in summed for sign in (" + ", " - ", " x ", ") /")) else shown
-
-
 def _reading(reading: dict[str, Any], words: Language, unit: Unit) -> WantedOut:
     wanted = from_tree(reading["wanted"])
+    summed = with_numbers(wanted, unit)
     return WantedOut(
         code=reading["code"], name=words.reading_name(reading["code"]), wanted_mm=round(wanted.mm, 6),
-        formula=words.formula(wanted, unit), with_=with_numbers(wanted, unit), shown=show(wanted.value, unit).text,
+        formula=words.formula(wanted, unit), with_=summed, shown=show(wanted.value, unit).text,
+        summed=is_sum(summed),
     )  # fmt: skip

@@ -62,8 +62,8 @@ def _corrected(
 ) -> tuple[Asked, tuple[Finding, ...]]:  # fmt: skip
     """What is asked with the body's corrections in it, and what is said of those that change nothing.
 
-    `sums` works out what the rules come to; `stands_for` says which choice is changed instead of another. Raises
-    CuttingError where a choice would be out of its range.
+    `sums` works out what the rules come to; `stands_for` says which choice is changed instead of another. A rule of the
+    house that leads out of a choice's range is left out. Raises CuttingError where the client's own lead there.
     """
     wanted: dict[str, list[Correction]] = {}
     for one in body.corrections:
@@ -93,6 +93,12 @@ def _corrected(
             continue
         whole = Corrected.of(own, by)
         least, most = limits(choices, key)
+        if not least <= whole.size <= most and any(one.house for one in several):
+            rules = [one.by for one in several if one.house]
+            said.append(Finding("correction.left_out", "note", choice(key), {"by": total(*rules), "kind": kind}))
+            whole = Corrected.of(own, tuple(one.by for one in several if not one.house))
+            if not whole.by:
+                continue
         if not least <= whole.size <= most:
             short: ProblemCode = "correction.small" if whole.size < least else "correction.large"
             room = mm(round(abs((least if whole.size < least else most) - own.mm), 3))

@@ -1,6 +1,6 @@
 """How a lower garment is sewn, by its way: centres first, sides first, or from the crotch outwards."""
 
-from cutting.garments import Lower, Seam
+from cutting.garments import Lower, Notion, Seam
 from cutting.lengths import Length
 from cutting.sewing.bench import Bench, panel_of
 from cutting.sewing.operation import Operation
@@ -92,16 +92,24 @@ def _waist(bench: Bench, garment: Lower, main: list[str], before: tuple[str, ...
     bench.add("ring", bench.take(lambda seam: seam.code == "ring"), after=("fuse",))
     if banded:
         bench.add("measure_waist", panels=main, after=before, readings=waist_reading(garment))
-    bench.add("band", banded, after=(*before, "ring", "measure_waist", "fuse"))
     elastics = [notion for notion in garment.notions if notion.code == "elastic"]
-    cased = garment.ask.waist_finish in ("casing", "paper-bag", "half-elastic") and not banded
+    half = garment.ask.waist_finish == "half-elastic"
+    if half:
+        _elastic(bench, elastics, main, (*before, "ring", "measure_waist"), "half")
+    bench.add("band", banded, after=(*before, "ring", "measure_waist", "fuse", "elastic"))
+    cased = garment.ask.waist_finish in ("casing", "paper-bag")
     bench.add("channel", bench.take(lambda seam: seam.code == "channel"), after=before)
     bench.add("casing", panels=main if cased else (), after=(*before, "channel"))
     bench.add("tie", bench.take(lambda seam: seam.code == "tie"))
-    for notion in elastics:
-        cut = {"elastic": notion.length}
-        bench.add("elastic", panels=main, after=(*before, "band", "casing", "channel"), amounts=cut)
+    if not half:
+        _elastic(bench, elastics, main, (*before, "band", "casing", "channel"), "")
     bench.add("loops", bench.take(lambda seam: seam.code == "loops"), after=("band",))
+
+
+def _elastic(bench: Bench, elastics: list[Notion], main: list[str], after: tuple[str, ...], variant: str) -> None:
+    """The elastics of a waist: half of one before its band is sewn on, as the band's front half holds its ends."""
+    for notion in elastics:
+        bench.add("elastic", panels=main, after=after, variant=variant, amounts={"elastic": notion.length})
 
 
 def _hip(bench: Bench, garment: Lower, panels: list[str]) -> None:

@@ -62,7 +62,11 @@ HOW: dict[OperationCode, How] = {
     "shield": How("301", 5, 7, ("iron",)), "cuffs": How("301", 14, 3, ("iron",)), "join": How("301", 12, 1, ("iron",)),
     "house": How("301", 0), "other": How("301", 5, 1),
 }  # fmt: skip
-VARIANTS: dict[OperationCode, tuple[str, ...]] = {"inner_leg": ("each", "from_fork"), "zip": ("invisible-zip",)}
+VARIANTS: dict[OperationCode, tuple[str, ...]] = {
+    "inner_leg": ("each", "from_fork"),
+    "zip": ("invisible-zip",),
+    "elastic": ("half",),
+}
 """Operations that are done otherwise where the way or what is bought asks for it."""
 
 

@@ -32,6 +32,20 @@ def number_text(mm: float | Fraction, unit: Unit) -> str:
     return f"{float(mm) / float(MM[unit]):.2f}".rstrip("0").rstrip(".")
 
 
+SIGNS = (" + ", " - ", " x ", " / ")
+
+
+def with_sum(length: Length, unit: Unit) -> str:
+    """A length as a tape shows it, with its sum in brackets where it has several terms: `28 1/2 in (31 1/2 - 4 + 1)`."""
+    shown, summed = show(length.value, unit).text, with_numbers(length, unit)
+    return f"{shown} ({summed})" if is_sum(summed) else shown
+
+
+def is_sum(summed: str) -> bool:
+    """Whether a length in numbers has several terms, or is a share of one."""
+    return any(sign in summed for sign in SIGNS)
+
+
 def with_numbers(length: Length, unit: Unit) -> str:
     """The sum with the client's numbers: `41 / 4 + 1 + 1/2`."""
     return sum_text(length, unit, None)

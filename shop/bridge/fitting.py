@@ -154,10 +154,10 @@ def job_corrections(kind: str, changes: list[Change], since: str, garment: str) 
     return [{"choice": one["choice"], "by": f"{one['by']} mm", "from": since, "kind": kind, **only} for one in changes]
 
 
-def house_correction(kind: str, method: str, choice: str, by: str, found: int, fittings: int) -> dict[str, str]:
+def house_correction(kind: str, method: str, choice: str, by: str, found: int, fittings: int) -> dict[str, Any]:
     """A rule of the house from its fittings, as a job has it."""
     says = f"{found} of {fittings} fittings here"
-    return {"choice": choice, "by": f"{by} mm", "from": says, "kind": kind, "method": method}
+    return {"choice": choice, "by": f"{by} mm", "from": says, "kind": kind, "method": method, "house": True}
 
 
 def as_marked_text(mm: float, unit: str) -> str:

@@ -8,6 +8,8 @@ from cutting.formats.readings_v1 import judge_readings, readings_of, say_band, s
 from cutting.sewing import HOW, own_minutes
 from shop.bridge.words import as_unit, words
 
+MINUTES: Mapping[str, float] = {code: how.minutes for code, how in HOW.items()}
+
 
 def steps_of(plan: dict[str, Any]) -> dict[str, dict[str, Any]]:
     """The operations of a stored plan by their ids; none of one that was stored before there were any."""
@@ -47,13 +49,13 @@ def step_name(step: dict[str, Any]) -> str:
 
 def usual_minutes(code: str) -> float:
     """How long an operation takes somebody with practice; nothing where there is none of that code."""
-    return next((how.minutes for known, how in HOW.items() if known == code), 0.0)
+    return MINUTES.get(code, 0.0)
 
 
 @dataclass(frozen=True)
 class OwnMinutes:
     """How long an operation takes in a workshop, in minutes; `usual` is what it starts from, `times` how often it was
-    said.
+    said, `summed` the sum in numbers.
     """
 
     code: str
@@ -61,11 +63,13 @@ class OwnMinutes:
     usual: float
     minutes: float
     times: int
+    summed: str
 
 
 def minutes_of(taken: Mapping[str, Sequence[float]]) -> list[OwnMinutes]:
     """Of each operation that there is, from how long it took, the last first."""
     return [
-        OwnMinutes(code, words().operation_title(code), how.minutes, round(own, 1), len(taken[code]))
+        OwnMinutes(code, words().operation_title(code), how.minutes, round(own.minutes, 1), len(taken[code]),
+                   own.summed)
         for code, how in HOW.items() if taken.get(code) for own in [own_minutes(how.minutes, taken[code])]
     ]  # fmt: skip

@@ -5,7 +5,7 @@ from uuid import UUID
 from django.db import transaction
 from django.db.models import QuerySet
 
-from shop.accounts.models import User
+from shop.accounts.models import User, Workshop
 from shop.accounts.rights import allow
 from shop.accounts.writing import locked, put_row
 from shop.bridge.fitting import as_marked_text
@@ -19,6 +19,13 @@ class NotRecurringError(ShopError):
 
     status = 404
     code = "not_recurring"
+
+
+class BothWaysError(ShopError):
+    """What recurs comes to nothing in the middle: no draft can be corrected by that."""
+
+    status = 409
+    code = "both_ways"
 
 
 class RuleHeldError(ShopError):
@@ -35,11 +42,13 @@ def house_corrections(actor: User) -> QuerySet[HouseCorrection]:
 
 def keep_recurring(*, actor: User, id: UUID, kind: str, method: str, choice: str) -> HouseCorrection:
     """Make what recurs a rule of the house, by its middle as a tape is marked; the same id again is the same rule.
-    Raises NotRecurringError, RuleHeldError.
+    Raises NotRecurringError, BothWaysError, RuleHeldError.
     """
     allow(actor, "workshop")
     rows = HouseCorrection.of(actor.workshop)
     with transaction.atomic():
+        # One at a time: two owners who press at once make one rule, and the second is answered in words.
+        Workshop.objects.select_for_update(no_key=True).get(pk=actor.workshop_id)
         kept = rows.filter(pk=id).first()
         if kept is not None:
             return kept
@@ -49,12 +58,16 @@ def keep_recurring(*, actor: User, id: UUID, kind: str, method: str, choice: str
         found = next(of, None)
         if found is None:
             raise NotRecurringError("This is not found again and again now. Read the page again.")
+        by = as_marked_text(found.middle, actor.workshop.unit)
+        if float(by) == 0:
+            raise BothWaysError(
+                "These fittings go both ways: their middle is nothing. Keep corrections client by client."
+            )
         if house_corrections(actor).filter(kind=kind, method=method, choice=choice).exists():
             raise RuleHeldError("There is a house rule of this already. Drop that one first.")
         return put_row(
             HouseCorrection, actor=actor, id=id, version=0, kind=kind, method=method, choice=choice,
-            by=as_marked_text(found.middle, actor.workshop.unit), found=found.found, fittings=found.fittings,
-            removed=False,
+            by=by, found=found.found, fittings=found.fittings, removed=False,
         )  # fmt: skip
 
 

@@ -143,6 +143,19 @@ def test_a_jumpsuits_halves_meet_with_corrections_of_both_and_the_waist_follows_
     assert lower.ask.waist_ease.size - plain_lower.ask.waist_ease.size == Fraction(254, 10)
 
 
+def test_a_rule_of_the_house_is_left_out_and_said_where_a_draft_has_no_room_for_it():
+    plain, own = made(), made(corrections=[found("hip_ease", "1/4")])
+    huge = found("seat_raise", "4", house=True)
+    left = made(corrections=[huge, found("hip_ease", "1/4")])
+    assert to_model(left).numbers == to_model(own).numbers
+    assert to_model(made(corrections=[huge])).numbers == to_model(plain).numbers
+    [said] = [one for one in to_model(left).findings if one.code == "correction.left_out"]
+    assert said.words.startswith("The house rule of 4 in is left out here: with it 'Centre back, up' would be out")
+    fits = made(corrections=[found("seat_raise", "1/4", house=True)])
+    moved = number(to_model(fits), "back.seat_raise").net_mm - number(to_model(plain), "back.seat_raise").net_mm
+    assert moved == pytest.approx(6.35)
+
+
 def test_one_holds_for_the_kind_the_method_and_the_garment_that_it_names_alone():
     raw = asked(corrections=[found("hip_ease", kind="top"), found("seat_raise", method="half-thigh"),
                              found("centre_drop", garment="other")])  # fmt: skip

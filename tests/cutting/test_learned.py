@@ -23,7 +23,7 @@ from cutting.sewing import own_minutes
     ],
 )  # fmt: skip
 def test_minutes_are_drawn_towards_what_it_took_here(usual, taken, own):
-    assert own_minutes(usual, taken) == pytest.approx(own)
+    assert own_minutes(usual, taken).minutes == pytest.approx(own)
 
 
 def test_what_recurs_is_said_from_five_fittings_on_by_kind_and_method():

@@ -255,7 +255,9 @@ def test_what_a_sewn_garment_can_still_take_is_listed_after_the_fitting_and_tick
     assert [one["title"] for one in found] == ["Let the sides out", "Take the sides in", "Let the hem down"]
     assert found[0]["says"].startswith("By 1/8 in at each of 4 layers (1/2 / 4).")
     assert found[1]["says"].startswith("By 1/4 in at each of 4 layers (1 / 4).")
-    assert found[2]["says"].startswith("By 1/2 in.")
+    # Taken in, nothing has to be left; a hem keeps its inch.
+    assert "stays" not in found[1]["says"]
+    assert found[2]["says"] == "By 1/2 in. 1 in of the hem stays turned."
 
     def tick(operation, sewn=True, who=owner):
         body = {"order": order["id"], "plan": made["id"], "operation": operation, "sewn": sewn}

@@ -4,10 +4,12 @@ import os
 import re
 import time
 from concurrent.futures import ThreadPoolExecutor
+from datetime import timedelta
 from uuid import uuid4
 
 import pytest
 from django.db import connections, transaction
+from django.utils import timezone
 
 from demo.load import load
 from shop.accounts.models import User
@@ -148,3 +150,18 @@ def test_every_write_of_the_api_from_several_threads_is_made_once(at_once):
 
 NOTED = ("accounts.Session", "clients.Seen")
 """Each caller has a session of their own, and is noted to have seen what is answered."""
+
+
+def test_two_owners_who_make_the_same_a_rule_at_once_make_one(at_once):
+    ask = Caller(User.objects.get(username="ebba"))
+    order = ask.get(f"/orders/{ask.get('/orders')[0]['id']}")
+    garment = order["garments"][0]["name"]
+    for days in range(5):
+        day = str(timezone.localdate() - timedelta(days=days))
+        body = {"version": 0, "order": order["id"], "garment": garment, "sign": "waist_dips", "cure": "raise_more",
+                "pinned": "1/4", "fitted_on": day}  # fmt: skip
+        assert ask("PUT", f"/fitting-corrections/{uuid4()}", body)[0] == 200
+    rule = {"kind": "lower", "method": "quarter-hip", "choice": "seat_raise"}
+    answers = at_once(*[("PUT", f"/house-corrections/{uuid4()}", rule) for _ in range(8)])
+    assert sorted(status for status, _ in answers) == [200] + [409] * 7
+    assert {answer["code"] for status, answer in answers if status == 409} == {"rule_held"}

@@ -48,6 +48,7 @@ FINDINGS: dict[str, str] = {
     "depth.capped": "A third of the hip less 1 in would be {wanted} deep: with a rise of {rise}, 2 in more than that are enough: {used}.",
     "diagonal.moved": "The crotch curve's diagonal of {wanted} is brought to {used}: the curve would dent or cut in.",
     "correction.chosen": "The correction of {by} is not taken: {choice} is chosen for this garment.",
+    "correction.left_out": "The house rule of {by} is left out here: with it {choice} would be out of its range.",
     "correction.unused": "The correction of {by} is not taken: this draft does not use {choice}.",
     "choice.idle": "{choice} changes nothing here: it is read {where}.",
     "curve.moved": "The curve comes out {used} outside the centre line at the hip line, not {wanted}: there is no room to swing further.",

@@ -72,6 +72,11 @@ ALTERED = {
     "back_centre": ("Take the back centre in", "Take the back centre in"),
 }  # fmt: skip
 """Where a garment is altered: let out, and taken in."""
+STAYS = {
+    "side": " 1/4 in of each allowance stays under the needle.",
+    "inner_leg": " 1/4 in of each allowance stays under the needle.", "hem": " 1 in of the hem stays turned.",
+}  # fmt: skip
+"""What has to be left where something is let out."""
 NO_ROOM = "On this garment it cannot be done: it waits for the next."
 
 
@@ -115,7 +120,8 @@ def alteration_words(one: Alteration, unit: Unit) -> tuple[str, str]:
     out, into = ALTERED[one.room]
     each = show(one.each.mm, unit).text
     much = f"{each} at each of {one.layers} layers ({with_numbers(one.each, unit)})" if one.layers > 1 else each
-    return out if one.out else into, f"By {much}. {as_taped('1/4 in', unit)} of each allowance stays under the needle."
+    stays = as_taped(STAYS[one.room], unit) if one.out and one.room in STAYS else ""
+    return out if one.out else into, f"By {much}.{stays}"
 
 
 def say_amount(amount: Amount, unit: Unit) -> str:

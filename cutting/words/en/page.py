@@ -37,6 +37,7 @@ PAGE = {
     "card_layers": ", {layers} layers",
     "card_letter": "letter", "card_piece": "piece", "card_count": "cut", "card_through": "through layers",
     "card_interfacing": "and once more of interfacing",
+    "card_band": "The band is for a waist of {size} on the garment. Before it is sewn on, that reads: ________. As much as it reads more or less, the band is cut longer or shorter.",
     "card_notions": "To buy besides cloth",
     "card_point": "point", "card_taken": "taken", "card_again": "taken anew",
     "card_sewing_title": "Sewing", "card_sewing": "{steps} steps, about {hours} h {minutes} min",

@@ -19,13 +19,15 @@ router = Router(tags=["work"])
 
 
 class MinutesOut(Schema):
-    """How long an operation takes here; `usual` is somebody's with practice, `times` how often it was timed."""
+    """How long an operation takes here; `usual` is somebody's with practice, `times` how often it was timed,
+    `summed` the sum in numbers."""
 
     code: str
     title: str
     usual: float
     minutes: float
     times: int
+    summed: str
 
 
 class ReadByOut(Schema):

@@ -4109,13 +4109,16 @@ export interface components {
         };
         /**
          * MinutesOut
-         * @description How long an operation takes here; `usual` is somebody's with practice, `times` how often it was timed.
+         * @description How long an operation takes here; `usual` is somebody's with practice, `times` how often it was timed,
+         *     `summed` the sum in numbers.
          */
         MinutesOut: {
             /** Code */
             code: string;
             /** Minutes */
             minutes: number;
+            /** Summed */
+            summed: string;
             /** Times */
             times: number;
             /** Title */
@@ -5002,7 +5005,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.18.0
+             * @default 0.19.0
              */
             core: string;
             /** Findings */
@@ -6354,7 +6357,7 @@ export interface components {
         };
         /**
          * WantedOut
-         * @description What is measured at a step, and what it should read, with its sum.
+         * @description What is measured at a step, and what it should read, with its sum; `summed` where that has several terms.
          */
         WantedOut: {
             /** Code */
@@ -6365,6 +6368,11 @@ export interface components {
             name: string;
             /** Shown */
             shown: string;
+            /**
+             * Summed
+             * @default false
+             */
+            summed: boolean;
             /** Wanted Mm */
             wanted_mm: number;
             /** With */

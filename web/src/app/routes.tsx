@@ -43,7 +43,7 @@ const ROOMS: [string, string, ComponentType][] = [
   ["/", "Bench", Bench],
   ["/new", "A new order", NewOrder],
   ["/shelf", "Shelf", Shelf],
-  ["/shelf/buy", "To buy", Shopping],
+  ["/shelf/buy", "What to buy", Shopping],
   ["/clients", "Clients", Clients],
   ["/clients/:id", "A client", ClientCard],
   ["/methods", "Methods", Methods],

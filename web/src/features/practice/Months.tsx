@@ -26,6 +26,12 @@ export function Months({ months, unit }: MonthsProps) {
           Nothing yet: it begins with the first order that is handed over, cut, or sewn by the clock.
         </chakra.p>
       ) : (
+        <chakra.p color="ink2" marginBottom="8" maxWidth="62ch">
+          In time is by the day that was promised. Usual are the minutes that somebody with practice needs for the steps
+          that were timed. Bought is what was cut, rounded up to what a shop cuts off; used is how long its lay was.
+        </chakra.p>
+      )}
+      {months.length > 0 && (
         <chakra.table fontSize="16px" aria-label="Month by month">
           <thead>
             <tr>

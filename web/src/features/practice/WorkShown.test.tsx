@@ -11,7 +11,9 @@ afterEach(() => {
 
 const rule = { kind: "lower", method: "quarter-hip", choice: "seat_raise", name: "Centre back, up", method_name: "Quarter hip" }; // prettier-ignore
 const work: Work = {
-  minutes: [{ code: "darts", title: "Sew the darts", usual: 3, minutes: 2.6, times: 4 }],
+  minutes: [
+    { code: "darts", title: "Sew the darts", usual: 3, minutes: 2.6, times: 4, summed: "(4 x 2.1 + 5 x 3) / 9" },
+  ],
   readings: [{ name: "Waist round", by: "Ebba", cloth: "denim", times: 3, mean: -9.525, least: -12.7, most: -6.35 }],
   corrections: [{ ...rule, found: 7, fittings: 9, middle: 9.525, least: 6.35, most: 19.05 }],
   house: [],

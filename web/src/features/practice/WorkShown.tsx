@@ -34,12 +34,13 @@ export function WorkShown() {
       <Months months={work.data.months} unit={unit} />
       <Table
         caption="How long steps take here"
+        says="The middle of the last 20 times, and the usual as if it had been timed five times."
         empty="Nothing was timed yet. On Sewing, press Begin before a step and Done after it."
         heads={["Step", "usual", "here", "timed"]}
         rows={minutes.map((one) => [
           one.title,
           `${one.usual} min`,
-          `${Math.round(one.minutes)} min`,
+          `${Math.round(one.minutes)} min${one.summed && ` = ${one.summed}`}`,
           one.times === 1 ? "once" : `${one.times} times`,
         ])}
       />

@@ -74,7 +74,6 @@ export function Readings({ step, unit, done, place, doubted, keep }: ReadingsPro
 type RowProps = { reading: Reading; entry: Typed; read: string | undefined; open: boolean };
 
 function Row({ reading, entry, read, open }: RowProps) {
-  const summed = / [+-] /.test(reading.with);
   return (
     <Box display="flex" flexWrap="wrap" gap="12" alignItems="center">
       <span>
@@ -82,7 +81,7 @@ function Row({ reading, entry, read, open }: RowProps) {
         <chakra.b fontSize="20px">
           <Taped>{reading.shown}</Taped>
         </chakra.b>
-        {summed && (
+        {reading.summed && (
           <chakra.span color="ink2">
             {" "}
             (<Taped>{reading.formula}</Taped>)

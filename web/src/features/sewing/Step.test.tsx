@@ -14,7 +14,7 @@ const waist = {
   id: "t.measure_waist", garment: "t", code: "measure_waist", title: "Measure the waist", says: [], press: "", check: "", tools: [], seam_class: 0, cautions: [],
   seams: [], panels: [], needs: [], stitch: "", stitch_name: "", minutes: 2, overlock: "", allowance_mm: null, edges: [],
   readings: [
-    { code: "waist", name: "Waist round", wanted_mm: 800.1, shown: "31 1/2 in", with: "41 - 9 1/2",
+    { code: "waist", name: "Waist round", wanted_mm: 800.1, shown: "31 1/2 in", with: "41 - 9 1/2", summed: true,
       formula: "41 in cut all round - 9 1/2 in in seams" },
   ],
 } as unknown as Operation; // prettier-ignore

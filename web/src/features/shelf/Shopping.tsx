@@ -25,7 +25,7 @@ export function Shopping() {
     <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%" display="grid" gap="16" alignContent="start">
       <Box display="flex" flexWrap="wrap" gap="16" alignItems="end">
         <chakra.h1 fontSize="26px" fontWeight={600} flex="1" minWidth="160px">
-          To buy
+          What to buy
         </chakra.h1>
         <Label text="For orders promised by">
           <chakra.input
@@ -47,7 +47,7 @@ export function Shopping() {
         <p>No order that is promised by {day(until)} waits to be cut. Choose a later day.</p>
       )}
       {planned.length > 0 && (
-        <Box as="section" aria-label="To buy">
+        <Box as="section" aria-label="What is bought">
           <p>
             For {planned.length === 1 ? "one order that is" : `${planned.length} orders that are`} not cut yet. Cloth of
             the shelf that is kept for one is left out.
