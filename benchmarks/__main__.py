@@ -8,6 +8,7 @@ from pathlib import Path
 
 from benchmarks.book import doubts_ms, search_ms
 from benchmarks.pages import first_page, page_times
+from benchmarks.week import week_times
 from cutting.body import Body
 from cutting.cloth import Cloth, folded
 from cutting.formats import keep, plan_to_wire, read_job, read_job_text
@@ -112,6 +113,7 @@ def main() -> None:
         ("doubts over a full sheet", doubts_ms(), "ms", 5),
         ("a search among 10,000 clients", typical, "ms", 100),
         ("the slowest of forty searches", slowest, "ms", None),
+        *week_times(),
         *page_times(),
         ("first page, scripts and styles", first_page(), "kB", 150),
     ]

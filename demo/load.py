@@ -8,18 +8,21 @@ from django.db import transaction
 from django.utils import timezone
 
 from demo import people
+from demo.season import load_season
 from shop.accounts.models import User, Workshop
+from shop.bridge.hours import USUAL
 from shop.clients.book import put_client
 from shop.clients.models import Client, Sheet
 from shop.clients.sheets import add_reading, close_sheet, put_sheet
 from shop.cloths.actions import put_cloth, put_shelf_cloth
 from shop.orders.actions import put_garment, put_order
 from shop.orders.life import MEASURED, note_passed
+from shop.scheduling.actions import put_hours
 
 
 @transaction.atomic
-def load() -> Workshop:
-    """The demo workshop; made at the first call, found at the next."""
+def load(season: bool = False) -> Workshop:
+    """The demo workshop, in its `season` with many orders more; made at the first call, found at the next."""
     owner = User.objects.filter(username=people.OWNER_NAME).select_related("workshop").first()
     if owner:
         return owner.workshop
@@ -27,11 +30,22 @@ def load() -> Workshop:
     owner = User(username=people.OWNER_NAME, first_name="Ebba", workshop=workshop)
     owner.set_password(people.OWNER_PASSWORD)
     owner.save()
+    team = {one["name"]: _works(owner, **one) for one in people.TEAM}
     for order in people.ORDERS:
         _order(owner, order)
     for cloth in people.SHELF:
         put_shelf_cloth(actor=owner, id=uuid4(), version=0, one_way=False, **cloth)
+    if season:
+        load_season(owner, team)
     return workshop
+
+
+def _works(owner: User, name: str, role: str, skills: list[str], week: Any = USUAL) -> User:
+    one = User(username=f"{name.lower()}-of-{owner.username}", first_name=name, role=role, workshop=owner.workshop)
+    one.set_unusable_password()
+    one.save()
+    put_hours(actor=owner, person=one.id, version=0, skills=skills, week=week)
+    return one
 
 
 def _sheet(owner: User, client: Client, day: date, measures: dict[str, str]) -> Sheet:

@@ -1,8 +1,19 @@
 """Who works in the invented workshop, and who lets it sew. Nobody here exists."""
 
+from typing import Any
+
 WORKSHOP_NAME = "Harbour Lane Workshop"
 OWNER_NAME = "ebba"
 OWNER_PASSWORD = "three-tables"
+
+MORNINGS = [["08:00", "12:30"]]
+TEAM: list[dict[str, Any]] = [
+    {"name": "Hild", "role": "cutter", "skills": ["measure", "cut", "fit", "pack"]},
+    {"name": "Ivo", "role": "sewer", "skills": ["sew", "finish"]},
+    {"name": "Sanna", "role": "sewer", "skills": ["sew", "finish", "pack"], "week": [*([MORNINGS] * 5), [], []]},
+    {"name": "Pelle", "role": "apprentice", "skills": ["cut", "pack"]},
+]
+"""Who works there besides the owner: what each does, and when where that is not the whole week. They do not log in."""
 
 UPPER = {
     "bust": "38", "shoulder": "15", "nape_to_waist": "16", "neck_to_waist": "17 1/2", "upper_arm": "11 3/4",

@@ -25,7 +25,7 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("fitting", CHOIR, "fitting", "What is seen"),
     ("client", None, "/clients/first", "Everything about"),
     ("shelf", None, "/shelf", "Navy twill"),
-    ("settings", None, "/settings", "Seam allowances"),
+    ("week", None, "/week", "Could we promise it?"),
     ("methods", None, "/methods", "Where they differ"),
     ("practice", None, "/practice?method=quarter-hip&style=straight-trousers", "Show the rule"),
 ]

@@ -2,6 +2,7 @@
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from datetime import date
 from typing import Protocol
 
 from cutting.calls import Call, Name
@@ -280,6 +281,27 @@ class Language(Protocol):
 
     def source_name(self, source: str) -> str:
         """Where the usual choice comes from; empty for what is taken everywhere."""
+
+    def task_name(self, kind: str) -> str:
+        """What a task of an order is called."""
+
+    def day_name(self, day: date) -> str:
+        """A day with its weekday."""
+
+    def say_left(self, why: str, kind: str) -> str:
+        """Why a task is on nobody's day, and what to do."""
+
+    def say_missed(self, kind: str, day: date) -> str:
+        """That something is not ready on the day its client comes."""
+
+    def say_waits(self, kind: str, who: str, day: date) -> str:
+        """What an order waits for longest."""
+
+    def say_cure(self, code: str, kinds: Sequence[str], who: str, minutes: int, day: date | None) -> str:
+        """What would keep a promise."""
+
+    def say_rest(self, left_over: int) -> str:
+        """How much time is left between the end of an order and its promise."""
 
     def page(self, code: str, **params: object) -> str:
         """A line of the plan as a page of words."""

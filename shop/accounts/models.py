@@ -18,8 +18,9 @@ class Workshop(models.Model):
     """One tailor's business. Nothing of one workshop is ever seen by another.
 
     `heading` is printed over its cards; `paper` is what they are printed on. `allowances` are its usual seam allowances
-    as typed, by kind of garment and edge. Without a `time_zone` a page has the days of its device, the server those of
-    UTC. `turning_to` is the unit that its lengths are being written out for.
+    as typed, by kind of garment and edge; at so many `tables` one can cut, at so many `machines` sew at once. Without a
+    `time_zone` a page has the days of its device, the server those of UTC. `turning_to` is the unit that its lengths
+    are being written out for.
     """
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
@@ -31,6 +32,8 @@ class Workshop(models.Model):
     currency = models.CharField(max_length=8, blank=True)
     paper = models.CharField(max_length=6, default="A4")
     allowances = models.JSONField(default=dict, blank=True)
+    tables = models.PositiveSmallIntegerField(default=3)
+    machines = models.PositiveSmallIntegerField(default=3)
 
     def __str__(self) -> str:
         return self.name

@@ -29,6 +29,7 @@ from shop.api.routers import (
     shelf,
     shopping,
     tape,
+    week,
     work,
 )
 
@@ -68,6 +69,7 @@ api.add_router("", outside.router)
 api.add_router("", people.router)
 api.add_router("", practice.router)
 api.add_router("", sewing.router)
+api.add_router("", week.router)
 api.add_router("", work.router)
 api.add_router("", shelf.router)
 api.add_router("", shopping.router)

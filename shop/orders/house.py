@@ -20,8 +20,8 @@ class HouseError(ShopError):
 
 
 def settle(*, actor: User, **changes: Any) -> Workshop:
-    """Change what is given of the workshop: name, heading, time_zone, currency, paper, allowances. Raises HouseError,
-    BlankError, CoreRefusal.
+    """Change what is given of the workshop: name, heading, time_zone, currency, paper, allowances, tables, machines.
+    Raises HouseError, BlankError, CoreRefusal.
     """
     allow(actor, "workshop")
     given: dict[str, Any] = {

@@ -39,6 +39,7 @@ INSTALLED_APPS = [
     "shop.chalk",
     "shop.sewing",
     "shop.practice",
+    "shop.scheduling",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",

@@ -18,7 +18,7 @@ DEEP = bool(os.environ.get("PLAVET_DEEP"))
 SIZES = [(1280, 800), (390, 844), *([(820, 1180)] if DEEP else [])]
 SMALL = [(640, 400), (844, 390), (820, 1180)]
 ROOMS = (
-    "/", "/new", "/shelf", "/shelf/buy", "/clients", "/clients/first", "/methods", "/practice", "/people", "/people/learned",
+    "/", "/new", "/shelf", "/shelf/buy", "/week", "/week/hours", "/clients", "/clients/first", "/methods", "/practice", "/people", "/people/learned",
     "/people/seen", "/settings", "/patterns", f"{TWO}/others", f"{CHOIR}/files", f"{CHOIR}/card", f"{CHOIR}/calls", "/nowhere",
 )  # fmt: skip
 JOBS = tuple(f"{title}/{station}" for title in ((CHOIR, SUIT) if DEEP else (CHOIR,)) for station in STATIONS)

@@ -1,9 +1,11 @@
 """Every path of the API, walked with the ids of another workshop: nothing of it is given, nothing of it is changed."""
 
 from contextlib import suppress
+from datetime import timedelta
 from uuid import UUID
 
 from django.test import Client as Http
+from django.utils import timezone
 
 from shop.accounts.models import User
 from tests.shop.bodies import JOB, SQUARE
@@ -46,12 +48,18 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     drill = {"method": "quarter-hip", "style": "palazzo", "rule": "front.hip_width", "seed": 3, "typed": "11"}
     drilled = new_id()
     assert owner("PUT", f"/drill-answers/{drilled}", drill)[0] == 200
+    day, schedule = str(timezone.localdate() + timedelta(days=3)), new_id()
+    ill = {"person": str(User.objects.get(username="ebba").id), "first": day, "last": day}
+    [away] = owner("PUT", f"/away/{new_id()}", ill)[1]["away"]
+    [comes] = owner("PUT", f"/client-days/{new_id()}", {"order": order["id"], "kind": "fit", "day": day})[1]["days"]
+    assert owner("PUT", f"/schedules/{schedule}")[0] == 200
     rows = {
         "chalks": chalk, "ticks": new_id(), "tape-readings": new_id(), "steps": step, "drill-answers": drilled, "call-answers": new_id(), "sewn": new_id(), "fitting-corrections": new_id(), "house-corrections": new_id(),
         "shelf": kept["id"], "cuts": cut["id"], "house-rules": rule["id"], "house-patterns": pattern["id"], "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run, "plots": plot,
         "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"], "plans": made["id"],
         "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
         "people": str(User.objects.get(username="ebba").id), "invitations": invited["id"], "password-links": new_id(),
+        "hours": str(User.objects.get(username="ebba").id), "away": away["id"], "client-days": comes["id"], "schedules": schedule,
     }  # fmt: skip
     bodies = {
         "clients": {"name": "x", "other": rows["clients"]}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in", "text": "point,typed"},
@@ -71,6 +79,8 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "invitations": {"name": "Ivo", "role": "owner"}, "password-links": {"person": rows["people"]}, "house-rules": {"name": "x", "method": "half-thigh", "choices": {}},
         "house-corrections": {"kind": "lower", "method": "quarter-hip", "choice": "seat_raise"},
         "fitting-corrections": {"order": rows["orders"], "sign": "seat_tight", "cure": "tip_more", "pinned": "1/2", "fitted_on": "2026-11-01"},
+        "hours": {"skills": [], "week": [[]] * 7, "first": day, "last": day}, "away": {"person": str(User.objects.get(username="ebba").id), "first": day, "last": day},
+        "client-days": {"order": rows["orders"], "kind": "fit", "day": day}, "promises": {"styles": ["palazzo"], "day": day},
         "house-patterns": said, "sewn": {"order": rows["orders"], "plan": made["id"], "operation": "trousers.darts"},
     }  # fmt: skip
     secret = ids_in([rows, made["id"]], set())

@@ -15,7 +15,7 @@ from shop.clients.seen import KEPT_FOR, forget_old
 from tests.shop.conftest import Caller
 
 OF_A_BODY = re.compile(
-    r"/(orders/.+(?<!/chalk)(?<!/sewn)(?<!/alterations)(?<!/code)|sheets/.+|clients/.+|drafts/.+\?sheet=.+)$"
+    r"/(orders/.+(?<!/chalk)(?<!/sewn)(?<!/alterations)(?<!/tasks)(?<!/code)|sheets/.+|clients/.+|drafts/.+\?sheet=.+)$"
 )
 """What is chalked says nothing of a body, and is asked every few seconds."""
 PHONE, TYPED, MM = "0777 123 457", "41 5/16", "1049.3375"

@@ -35,6 +35,7 @@ from cutting.words.en.numbers import number_name
 from cutting.words.en.page import page
 from cutting.words.en.problems import say_problem
 from cutting.words.en.readings import reading_name, say_band, say_doubt, say_reading
+from cutting.words.en.scheduling import day_name, say_cure, say_left, say_missed, say_rest, say_waits, task_name
 from cutting.words.en.sewing import garment_name, notion_name, piece_label, piece_name, sewn_to
 from cutting.words.en.slips import say_answer, slip_name
 from cutting.words.en.trade import cloth_name, half_name, kind_name, method_words, style_name, thickness_name
@@ -54,6 +55,7 @@ __all__ = [
     "cloth_name",
     "cost_formula",
     "cure_name",
+    "day_name",
     "file_words",
     "fold_words",
     "formula",
@@ -79,15 +81,20 @@ __all__ = [
     "say_answer",
     "say_band",
     "say_cloth_step",
+    "say_cure",
     "say_doubt",
     "say_effect",
     "say_finding",
     "say_fold",
+    "say_left",
+    "say_missed",
     "say_nothing",
     "say_problem",
     "say_reading",
+    "say_rest",
     "say_room",
     "say_suspect",
+    "say_waits",
     "say_works",
     "seam_class_name",
     "section_name",
@@ -98,9 +105,10 @@ __all__ = [
     "stitch_name",
     "style_name",
     "taking",
+    "task_name",
     "thickness_name",
     "tool_name",
     "view_name",
     "way_words",
     "yardage_formula",
-]  # fmt: skip
+]

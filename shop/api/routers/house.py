@@ -33,6 +33,8 @@ class HouseIn(Schema):
     currency: Annotated[str, Field(max_length=8)] | None = None
     paper: Paper | None = None
     allowances: Allowances | None = None
+    tables: Annotated[int, Field(ge=1, le=99)] | None = None
+    machines: Annotated[int, Field(ge=1, le=99)] | None = None
 
 
 class HouseOut(Schema):
@@ -47,13 +49,15 @@ class HouseOut(Schema):
     currency: str
     paper: Paper
     allowances: dict[str, dict[str, str]]
+    tables: int
+    machines: int
     unit: Literal["in", "cm"]
     turning_to: str
     edges: list[AllowanceOut]
     zones: list[str]
 
 
-class UnitIn(Schema):
+class HouseUnitIn(Schema):
     unit: Literal["in", "cm"]
 
 
@@ -69,7 +73,8 @@ def _out(row: Workshop) -> HouseOut:
         id=str(row.id), name=row.name, heading=row.heading, unit="cm" if row.unit == "cm" else "in",
         turning_to=row.turning_to,
         time_zone=row.time_zone, currency=row.currency, paper="Letter" if row.paper == "Letter" else "A4",
-        allowances=row.allowances, edges=edges(), zones=sorted(zone for zone in available_timezones() if "/" in zone),
+        allowances=row.allowances, tables=row.tables, machines=row.machines,
+        edges=edges(), zones=sorted(zone for zone in available_timezones() if "/" in zone),
     )  # fmt: skip
 
 
@@ -87,7 +92,7 @@ def settle(request: HttpRequest, body: HouseIn) -> HouseOut:
 
 
 @router.put("/workshop/unit", response=HouseOut)
-def turn(request: HttpRequest, body: UnitIn) -> HouseOut:
+def turn(request: HttpRequest, body: HouseUnitIn) -> HouseOut:
     """Change the unit of everything that is typed without one from now on. What was typed before gets its unit written
     out, on the queue; until that is done no length is written.
     """

@@ -15,7 +15,6 @@ from shop.api.auth import person
 from shop.api.incoming import Day, Version
 from shop.api.routers.clients import ClientOut, client_out
 from shop.api.routers.sheets import SheetOut, sheet_out
-from shop.api.states import done_states
 from shop.bridge.drafting import PlanShape, WidthShape
 from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
 from shop.bridge.trade import session_of
@@ -34,6 +33,7 @@ from shop.plans.job import needs_of_order, outfit_id
 from shop.plans.making import plan_order, plan_together, widths_of
 from shop.plans.models import PlanRun
 from shop.plans.queries import best, searched
+from shop.sewing.queries import done_states
 
 router = Router(tags=["orders"])
 State = life.State

@@ -9,9 +9,9 @@ from ninja import Router, Schema
 from shop.api.auth import person
 from shop.api.bought import ClothBought, NotionBought
 from shop.api.incoming import Day
-from shop.api.states import done_states
 from shop.orders import life, queries
 from shop.plans.shopping import rows_of, shopping
+from shop.sewing.queries import done_states
 
 router = Router(tags=["shopping"])
 MOST = 60

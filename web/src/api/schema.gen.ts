@@ -4,6 +4,26 @@
  */
 
 export interface paths {
+    "/api/away/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Away
+         * @description Say from and to which day somebody does not work.
+         */
+        put: operations["shop_api_routers_week_put_away"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bodies": {
         parameters: {
             query?: never;
@@ -121,6 +141,26 @@ export interface paths {
          */
         get: operations["shop_api_routers_chalk_control_tapes"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/client-days/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Client Day
+         * @description Say on which day the client comes to be fitted, or measured.
+         */
+        put: operations["shop_api_routers_week_put_client_day"];
         post?: never;
         delete?: never;
         options?: never;
@@ -389,6 +429,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Ends
+         * @description When each order that waits is ready, by the schedule that stands.
+         */
+        get: operations["shop_api_routers_week_ends"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fitting-corrections/{id}": {
         parameters: {
             query?: never;
@@ -444,6 +504,66 @@ export interface paths {
         /** Put Garment */
         put: operations["shop_api_routers_orders_put_garment"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Hours
+         * @description Everybody's hours and days away.
+         */
+        get: operations["shop_api_routers_week_hours"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hours/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Hours
+         * @description Say what somebody does and when, by their own id.
+         */
+        put: operations["shop_api_routers_week_put_hours"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hours/{id}/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Away Moves
+         * @description What would move if somebody were away from one day to another; nothing is stored.
+         */
+        post: operations["shop_api_routers_week_away_moves"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1099,6 +1219,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/tasks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Tasks
+         * @description What is still to be done of an order, by whom and when.
+         */
+        get: operations["shop_api_routers_week_tasks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/overrulings/{id}": {
         parameters: {
             query?: never;
@@ -1507,6 +1647,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/promises": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Could Promise
+         * @description Whether a day can be promised, as things stand; nothing is stored.
+         */
+        post: operations["shop_api_routers_week_could_promise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/readings/{id}": {
         parameters: {
             query?: never;
@@ -1521,6 +1681,50 @@ export interface paths {
          */
         put: operations["shop_api_routers_sheets_put_reading"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schedules/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Schedule
+         * @description A schedule: whether it is made, and what it moves.
+         */
+        get: operations["shop_api_routers_week_get_schedule"];
+        /**
+         * Put Schedule
+         * @description Have a schedule made of what waits now.
+         */
+        put: operations["shop_api_routers_week_put_schedule"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schedules/{id}/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Keep Schedule
+         * @description Go by a schedule from now on.
+         */
+        post: operations["shop_api_routers_week_keep_schedule"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2106,6 +2310,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Week
+         * @description The days from one on, today where none is said, by the schedule the workshop goes by.
+         */
+        get: operations["shop_api_routers_week_week"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/work": {
         parameters: {
             query?: never;
@@ -2255,6 +2479,89 @@ export interface components {
             /** Why */
             why: string;
         };
+        /** AwayIn */
+        AwayIn: {
+            /**
+             * First
+             * Format: date
+             */
+            first: string;
+            /**
+             * Last
+             * Format: date
+             */
+            last: string;
+            /**
+             * Person
+             * Format: uuid
+             */
+            person: string;
+            /**
+             * Reason
+             * @default
+             */
+            reason: string;
+            /**
+             * Removed
+             * @default false
+             */
+            removed: boolean;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /** AwayMovesIn */
+        AwayMovesIn: {
+            /**
+             * First
+             * Format: date
+             */
+            first: string;
+            /**
+             * Last
+             * Format: date
+             */
+            last: string;
+        };
+        /**
+         * AwayMovesOut
+         * @description What moves where somebody is away, and what is not kept then that is kept now.
+         */
+        AwayMovesOut: {
+            /** Broken */
+            broken: components["schemas"]["BrokenOut"][];
+            /** Moves */
+            moves: components["schemas"]["TaskMovedOut"][];
+        };
+        /** AwayOut */
+        AwayOut: {
+            /**
+             * First
+             * Format: date
+             */
+            first: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Last
+             * Format: date
+             */
+            last: string;
+            /**
+             * Person
+             * Format: uuid
+             */
+            person: string;
+            /** Reason */
+            reason: string;
+            /** Version */
+            version: number;
+        };
         /**
          * BegunOut
          * @description `run` is null where the plan has no lay, or its lay was searched or moved by hand already.
@@ -2302,6 +2609,27 @@ export interface components {
              * @default
              */
             piece: string;
+        };
+        /**
+         * BrokenOut
+         * @description A promise that cannot be kept so: when the order is done, why, and what would keep it.
+         */
+        BrokenOut: {
+            /** Client Name */
+            client_name: string;
+            /** Done On */
+            done_on: string | null;
+            /** Order */
+            order: string;
+            /**
+             * Promised On
+             * Format: date
+             */
+            promised_on: string;
+            /** Says */
+            says: string[];
+            /** Title */
+            title: string;
         };
         /**
          * CallAnswerIn
@@ -2426,6 +2754,51 @@ export interface components {
             name: string;
             /** Rows */
             rows: components["schemas"]["RowOut"][];
+        };
+        /** ClientDayIn */
+        ClientDayIn: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "measure" | "fit";
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /**
+             * Removed
+             * @default false
+             */
+            removed: boolean;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /** ClientDayOut */
+        ClientDayOut: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Version */
+            version: number;
         };
         /** ClientIn */
         ClientIn: {
@@ -2907,6 +3280,20 @@ export interface components {
             /** Zip Reach Mm */
             zip_reach_mm?: number | null;
         };
+        /**
+         * EndOut
+         * @description How many minutes are still to be done of an order, and when it is ready by the schedule that stands.
+         */
+        EndOut: {
+            /** Done On */
+            done_on: string | null;
+            /** Late */
+            late: boolean;
+            /** Minutes */
+            minutes: number;
+            /** Order */
+            order: string;
+        };
         /** ErasedOut */
         ErasedOut: {
             /** Orders */
@@ -3286,6 +3673,40 @@ export interface components {
             version: number;
         };
         /**
+         * HoursIn
+         * @description What somebody does, and of each weekday, Monday first, from and to when they work.
+         */
+        HoursIn: {
+            /** Skills */
+            skills: ("measure" | "cut" | "sew" | "fit" | "finish" | "pack")[];
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+            /** Week */
+            week: string[][][];
+        };
+        /**
+         * HoursOut
+         * @description Somebody's hours; `version` is 0 where they are as usual for the role.
+         */
+        HoursOut: {
+            /** Name */
+            name: string;
+            /**
+             * Person
+             * Format: uuid
+             */
+            person: string;
+            /** Skills */
+            skills: string[];
+            /** Version */
+            version: number;
+            /** Week */
+            week: string[][][];
+        };
+        /**
          * HouseCorrectionOut
          * @description A rule of the house from its fittings: what every client's drafts have who has no correction of it.
          */
@@ -3328,10 +3749,14 @@ export interface components {
             currency?: string | null;
             /** Heading */
             heading?: string | null;
+            /** Machines */
+            machines?: number | null;
             /** Name */
             name?: string | null;
             /** Paper */
             paper?: ("A4" | "Letter") | null;
+            /** Tables */
+            tables?: number | null;
             /** Time Zone */
             time_zone?: string | null;
         };
@@ -3358,6 +3783,8 @@ export interface components {
              * @description what a browser keeps of this workshop's settings it keeps under this
              */
             id: string;
+            /** Machines */
+            machines: number;
             /** Name */
             name: string;
             /**
@@ -3365,6 +3792,8 @@ export interface components {
              * @enum {string}
              */
             paper: "A4" | "Letter";
+            /** Tables */
+            tables: number;
             /** Time Zone */
             time_zone: string;
             /** Turning To */
@@ -3487,6 +3916,14 @@ export interface components {
              * @default 0
              */
             version: number;
+        };
+        /** HouseUnitIn */
+        HouseUnitIn: {
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "cm";
         };
         /** InvitationIn */
         InvitationIn: {
@@ -4587,6 +5024,51 @@ export interface components {
             /** Version */
             version: number;
         };
+        /**
+         * OrderTaskOut
+         * @description A task of an order: how long it takes, and who begins and ends it when, by the workshop's own clock, as
+         *     2026-12-03T08:15.
+         */
+        OrderTaskOut: {
+            /** By */
+            by: string;
+            /** End */
+            end: string | null;
+            /** Kind */
+            kind: string;
+            /** Minutes */
+            minutes: number;
+            /** Name */
+            name: string;
+            /** Start */
+            start: string | null;
+        };
+        /**
+         * OrderTasksOut
+         * @description What is still to be done of an order, and on which days its client comes.
+         */
+        OrderTasksOut: {
+            /** Client Name */
+            client_name: string;
+            /** Days */
+            days: components["schemas"]["ClientDayOut"][];
+            /** Done On */
+            done_on: string | null;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /**
+             * Promised On
+             * Format: date
+             */
+            promised_on: string;
+            /** Tasks */
+            tasks: components["schemas"]["OrderTaskOut"][];
+            /** Title */
+            title: string;
+        };
         /** OtherIn */
         OtherIn: {
             /**
@@ -5133,6 +5615,47 @@ export interface components {
             view: string;
         };
         /**
+         * PromiseIn
+         * @description An order, or garments by their styles that are not ordered yet; the day, and that of a fitting.
+         */
+        PromiseIn: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /** Fitting */
+            fitting?: string | null;
+            /** Order */
+            order?: string | null;
+            /** Styles */
+            styles?: string[];
+        };
+        /**
+         * PromiseOut
+         * @description Whether a day can be promised: when it is done then, how many minutes are left over, what that moves, in words.
+         *
+         *     `first` is the first day that can be promised where it cannot.
+         */
+        PromiseOut: {
+            /** Can */
+            can: boolean;
+            /** Done On */
+            done_on: string | null;
+            /** First */
+            first: string | null;
+            /** Left Over */
+            left_over: number;
+            /** Minutes */
+            minutes: {
+                [key: string]: number;
+            };
+            /** Moves */
+            moves: components["schemas"]["TaskMovedOut"][];
+            /** Says */
+            says: string[];
+        };
+        /**
          * QuestionOut
          * @description A number to be worked out on the client of that seed: `rule` is its key, `hint` its sum with names.
          */
@@ -5444,6 +5967,55 @@ export interface components {
             saves_mm: number;
             /** Says */
             says: string;
+        };
+        /**
+         * ScheduleOut
+         * @description A schedule that is made on the queue; when it is, promises broken by it, by the one that stands, by what is
+         *     promised first being done first, and at least by any; what it moves and what it does not keep.
+         */
+        ScheduleOut: {
+            /**
+             * Breaks
+             * @default 0
+             */
+            breaks: number;
+            /**
+             * Broken
+             * @default []
+             */
+            broken: components["schemas"]["BrokenOut"][];
+            /**
+             * Habit Breaks
+             * @default 0
+             */
+            habit_breaks: number;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kept */
+            kept: boolean;
+            /**
+             * Least
+             * @default 0
+             */
+            least: number;
+            /**
+             * Moves
+             * @default []
+             */
+            moves: components["schemas"]["TaskMovedOut"][];
+            /**
+             * Stands Breaks
+             * @default 0
+             */
+            stands_breaks: number;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "queued" | "done" | "failed";
         };
         /**
          * SeamEdgeOut
@@ -6155,6 +6727,53 @@ export interface components {
              */
             typed: string;
         };
+        /**
+         * TaskMovedOut
+         * @description A task that is done by somebody else, or ready on another day.
+         */
+        TaskMovedOut: {
+            /** By */
+            by: string;
+            /** Client Name */
+            client_name: string;
+            /** Name */
+            name: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Order */
+            order: string;
+            /** Title */
+            title: string;
+            /** Was By */
+            was_by: string;
+            /**
+             * Was On
+             * Format: date
+             */
+            was_on: string;
+        };
+        /** TaskName */
+        TaskName: {
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * TeamHoursOut
+         * @description Everybody's hours and the days they are away; `kinds` are the tasks that somebody can do.
+         */
+        TeamHoursOut: {
+            /** Away */
+            away: components["schemas"]["AwayOut"][];
+            /** Kinds */
+            kinds: components["schemas"]["TaskName"][];
+            /** People */
+            people: components["schemas"]["HoursOut"][];
+        };
         /** TeamOut */
         TeamOut: {
             /** Invitations */
@@ -6398,6 +7017,85 @@ export interface components {
             with: string;
         };
         /**
+         * WeekDayOut
+         * @description Somebody's day: how many minutes they work on it, how many of those are free.
+         */
+        WeekDayOut: {
+            /** Away */
+            away: boolean;
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /** Free */
+            free: number;
+            /** Tickets */
+            tickets: components["schemas"]["WeekTicketOut"][];
+            /** Worked */
+            worked: number;
+        };
+        /**
+         * WeekOut
+         * @description A row a person, the days across. `broken` are promises that are not kept so, with why; `kept_at` is when the
+         *     schedule was kept that this goes by, none where what is promised first is done first.
+         */
+        WeekOut: {
+            /** Broken */
+            broken: components["schemas"]["BrokenOut"][];
+            /**
+             * First
+             * Format: date
+             */
+            first: string;
+            /** Kept At */
+            kept_at: string | null;
+            /** More */
+            more: boolean;
+            /** Rows */
+            rows: components["schemas"]["WeekRowOut"][];
+            /**
+             * Today
+             * Format: date
+             */
+            today: string;
+        };
+        /**
+         * WeekRowOut
+         * @description Somebody's days.
+         */
+        WeekRowOut: {
+            /** Days */
+            days: components["schemas"]["WeekDayOut"][];
+            /** Name */
+            name: string;
+            /** Person */
+            person: string;
+        };
+        /**
+         * WeekTicketOut
+         * @description What somebody does of an order one after the other on a day: the names of the tasks, from and to which time, and
+         *     for how many minutes.
+         */
+        WeekTicketOut: {
+            /** Client Name */
+            client_name: string;
+            /** End */
+            end: string;
+            /** Late */
+            late: boolean;
+            /** Minutes */
+            minutes: number;
+            /** Names */
+            names: string[];
+            /** Order */
+            order: string;
+            /** Start */
+            start: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * WelcomeOut
          * @description What a link leads to: joining, or where `user_name` is said a new password for it.
          */
@@ -6478,6 +7176,41 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    shop_api_routers_week_put_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AwayIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TeamHoursOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_design_bodies: {
         parameters: {
             query?: never;
@@ -6685,6 +7418,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ControlsOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_week_put_client_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClientDayIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderTasksOut"];
                 };
             };
             /** @description Refused, in words */
@@ -7202,6 +7970,35 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_week_ends: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EndOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_fitting_keep: {
         parameters: {
             query?: never;
@@ -7327,6 +8124,105 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GarmentOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_week_hours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TeamHoursOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_week_put_hours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoursIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TeamHoursOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_week_away_moves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AwayMovesIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AwayMovesOut"];
                 };
             };
             /** @description Refused, in words */
@@ -8519,6 +9415,37 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_week_tasks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderTasksOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_sheets_overrule: {
         parameters: {
             query?: never;
@@ -9232,6 +10159,39 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_week_could_promise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PromiseIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PromiseOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_sheets_put_reading: {
         parameters: {
             query?: never;
@@ -9254,6 +10214,99 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadingOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_week_get_schedule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScheduleOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_week_put_schedule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScheduleOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_week_keep_schedule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScheduleOut"];
                 };
             };
             /** @description Refused, in words */
@@ -10429,6 +11482,38 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_week_week: {
+        parameters: {
+            query?: {
+                first?: string | null;
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_work_work: {
         parameters: {
             query?: never;
@@ -10529,7 +11614,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["UnitIn"];
+                "application/json": components["schemas"]["HouseUnitIn"];
             };
         };
         responses: {

@@ -31,6 +31,8 @@ const Practice = early(() => import("../features/practice/Practice").then((m) =>
 const Learners = early(() => import("../features/practice/Learners").then((m) => m.Learners));
 const Shelf = early(() => import("../features/shelf/Shelf").then((m) => m.Shelf));
 const Shopping = early(() => import("../features/shelf/Shopping").then((m) => m.Shopping));
+const Week = early(() => import("../features/week/Week").then((m) => m.Week));
+const Hours = early(() => import("../features/week/Hours").then((m) => m.Hours));
 const Clients = early(() => import("../features/clients/Clients").then((m) => m.Clients));
 
 function ToMeasure() {
@@ -44,6 +46,8 @@ const ROOMS: [string, string, ComponentType][] = [
   ["/new", "A new order", NewOrder],
   ["/shelf", "Shelf", Shelf],
   ["/shelf/buy", "What to buy", Shopping],
+  ["/week", "Week", Week],
+  ["/week/hours", "Hours", Hours],
   ["/clients", "Clients", Clients],
   ["/clients/:id", "A client", ClientCard],
   ["/methods", "Methods", Methods],

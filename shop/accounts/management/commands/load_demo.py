@@ -11,4 +11,4 @@ class Command(BaseCommand):
     help = "Load the invented demo workshop."
 
     def handle(self, *args: Any, **options: Any) -> None:
-        load()
+        load(season=True)

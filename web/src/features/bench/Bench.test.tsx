@@ -31,7 +31,14 @@ it("leads each order to the station it waits at, and says how long it has", asyn
   show(<Bench />);
   await screen.findByText("Order a");
   const links = screen.getAllByRole("link").map((link) => link.getAttribute("href"));
-  expect(links).toEqual(["/new", "/orders/a/measure", "/orders/b/mark", "/orders/c/cloth", "/orders/d/sewing"]);
+  expect(links).toEqual([
+    "/week",
+    "/new",
+    "/orders/a/measure",
+    "/orders/b/mark",
+    "/orders/c/cloth",
+    "/orders/d/sewing",
+  ]);
   expect(screen.getByText(/tomorrow$/)).toBeTruthy();
   expect(screen.getAllByText(/in 7 days$/)).toHaveLength(2);
   expect(screen.getByText(/3 days late$/)).toBeTruthy();
@@ -51,7 +58,7 @@ it("hangs the same outfit for several clients as one ticket, with a line for eac
   await screen.findByText("2 clients");
   expect(screen.getByText("1 measured, 1 asked for")).toBeTruthy();
   const links = screen.getAllByRole("link", { hidden: true }).map((link) => link.getAttribute("href"));
-  expect(links).toEqual(["/new", "/orders/a/others", "/orders/a/mark", "/orders/c/measure", "/orders/b/mark"]);
+  expect(links).toEqual(["/week", "/new", "/orders/a/others", "/orders/a/mark", "/orders/c/measure", "/orders/b/mark"]);
 });
 
 it("goes by the day it is here, at whatever hour", () => {
@@ -69,6 +76,22 @@ it("goes by the day it is here, at whatever hour", () => {
       "tomorrow",
     ]);
   }
+});
+
+it("says what is to be done of each, and when it is ready", async () => {
+  standIn({
+    "GET /orders": () => ({ body: [ticket("a", {}), ticket("b", { state: "handed_over" })] }),
+    "GET /session": () => ({ body: { rights: [] } }),
+    "GET /ends": () => ({
+      body: [
+        { order: "a", minutes: 135, done_on: "2026-12-01", late: true },
+        { order: "b", minutes: 15, done_on: "2026-12-01", late: false },
+      ],
+    }),
+  });
+  show(<Bench />);
+  expect(await screen.findByText("2 h 15 min to do, done Tue 1 December")).toBeTruthy();
+  expect(screen.getAllByText(/to do, done/)).toHaveLength(1);
 });
 
 it("is never an empty screen", async () => {

@@ -3,9 +3,12 @@ import { type ReactNode, useState } from "react";
 import { Link } from "react-router";
 import { type Ticket, useBench } from "../../api/orders";
 import { useMay, useMe } from "../../api/session";
+import { useEnds } from "../../api/week";
 import { styleName, useTrade } from "../../api/trade";
 import { daysTo, until } from "../../ui/day";
 import { field } from "../../ui/field";
+import { spent } from "../../ui/spent";
+import { Way } from "../../ui/way";
 import { Says } from "../../ui/words";
 import { GONE, More, STATES } from "./More";
 
@@ -19,7 +22,7 @@ export function Bench() {
   return (
     <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%">
       <Box display="flex" justifyContent="space-between" alignItems="center" gap="12" marginBottom="16">
-        <chakra.h1 fontSize="26px" fontWeight={600}>
+        <chakra.h1 fontSize="26px" fontWeight={600} flex="1">
           Bench
           <chakra.span
             display={{ base: "none", md: "inline" }}
@@ -31,6 +34,7 @@ export function Bench() {
             {me.data?.workshop}
           </chakra.span>
         </chakra.h1>
+        <Way to="/week">Week</Way>
         {may("orders") && <LinkPress to="/new">Add an order</LinkPress>}
       </Box>
       <chakra.input
@@ -171,11 +175,21 @@ function HangingGroup({ tickets, now }: { tickets: Ticket[]; now: number }) {
 
 function Promised({ ticket, now }: { ticket: Ticket; now: number }) {
   const due = daysTo(ticket.promised_on, new Date(now));
+  const ends = useEnds();
+  const end = ends.data?.find((one) => one.order === ticket.id);
   return (
-    <chakra.p color={due <= 3 && !GONE.includes(ticket.state) ? "madder" : "ink2"} fontSize="16px">
-      {day(ticket.promised_on)}
-      {!GONE.includes(ticket.state) && `, ${until(due)}`}
-    </chakra.p>
+    <>
+      <chakra.p color={due <= 3 && !GONE.includes(ticket.state) ? "madder" : "ink2"} fontSize="16px">
+        {day(ticket.promised_on)}
+        {!GONE.includes(ticket.state) && `, ${until(due)}`}
+      </chakra.p>
+      {/* Its line is there before it is known, so that nothing moves. */}
+      {(ends.isPending || end?.done_on) && !GONE.includes(ticket.state) && (
+        <chakra.p color={end?.late ? "madder" : "ink2"} fontSize="16px">
+          {end?.done_on ? `${spent(end.minutes)} to do, done ${day(end.done_on)}` : "\u00a0"}
+        </chakra.p>
+      )}
+    </>
   );
 }
 

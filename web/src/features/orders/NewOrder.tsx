@@ -12,6 +12,7 @@ import { today } from "../../ui/day";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { CouldPromise } from "./CouldPromise";
 import { type Chosen, JobFile } from "./JobFile";
 
 const ids = () => ({
@@ -140,6 +141,7 @@ export function NewOrder() {
         <Label text="Promised for">
           <chakra.input {...field} type="date" value={day} onChange={(e) => setDay(e.target.value)} />
         </Label>
+        {!file && <CouldPromise styles={garmentsOf(trade, style).map((one) => one.style)} day={day} take={setDay} />}
         <JobFile chosen={file} choose={choose} />
         {!file &&
           offered(trade).map(({ legend, options }) => (

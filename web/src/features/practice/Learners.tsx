@@ -16,7 +16,7 @@ export function Learners() {
   const learners = useLearners(page);
   const rows = learners.data ?? [];
   return (
-    <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%">
+    <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%" tabIndex={0}>
       <chakra.h1 fontSize="26px" fontWeight={600}>
         What is learned
       </chakra.h1>

@@ -51,6 +51,18 @@ export function Workshop() {
         saved={now.currency}
         keep={(currency) => settle.mutateAsync({ currency })}
       />
+      <Pick
+        text="Tables to cut at"
+        value={String(now.tables)}
+        options={COUNTS}
+        onPick={(tables) => pick.mutate({ tables: Number(tables) })}
+      />
+      <Pick
+        text="Machines to sew at"
+        value={String(now.machines)}
+        options={COUNTS}
+        onPick={(machines) => pick.mutate({ machines: Number(machines) })}
+      />
       <Chips
         legend="Paper"
         hint="what cards are printed on"
@@ -66,6 +78,8 @@ export function Workshop() {
     </>
   );
 }
+
+const COUNTS = Array.from({ length: 30 }, (_, k): [string, string] => [String(k + 1), String(k + 1)]);
 
 /** The unit of everything that is typed without one; what was typed before gets its own written out. */
 function Turn({ house, turn }: { house: House; turn: (unit: House["unit"]) => void }) {

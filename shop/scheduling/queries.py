@@ -1,0 +1,155 @@
+"""What waits in a workshop, and the schedule it goes by; each starts from the workshop."""
+
+from collections import defaultdict
+from collections.abc import Collection, Mapping
+from dataclasses import dataclass, replace
+from datetime import date
+from uuid import UUID
+
+from django.db.models import F, Func, IntegerField, JSONField
+from django.http import Http404
+from django.utils import timezone
+
+from shop.accounts.models import User
+from shop.bridge.hours import SKILLS, USUAL
+from shop.bridge.making_schedule import was_placed
+from shop.bridge.scheduling import Stands, Waiting, Waits, WasPlaced, Works, breaks, standing, with_kept, work_of
+from shop.bridge.week import Called
+from shop.clients.models import Reading
+from shop.orders import life
+from shop.orders.models import Garment, Order
+from shop.orders.queries import on_bench
+from shop.plans.models import PlanRun
+from shop.scheduling.models import Away, ClientDay, Hours, Schedule
+from shop.sewing.models import Sewn
+from shop.sewing.queries import done_states, own_minutes
+
+MOST = 200
+"""So many orders are scheduled, the first promised first."""
+IDS = "%(function)s(%(expressions)s, '$[*].id')"
+"""The ids of a list that the database holds."""
+
+
+@dataclass(frozen=True)
+class WaitingWork:
+    """All that waits today: as the core has it, and what is called how. `more` orders are promised later still."""
+
+    today: date
+    work: Waits
+    stands: Stands
+    people: list[Works]
+    called: dict[str, Called]
+    own: dict[str, float]
+    kept: Schedule | None
+    more: bool
+
+    def by(self, kept: dict[str, WasPlaced]) -> Stands:
+        """The schedule that this would go by if another were kept."""
+        return standing(with_kept(self.work, kept, self.today))
+
+    def breaks(self, schedule: Stands) -> int:
+        """How many promises are broken by a schedule."""
+        return breaks(self.work, schedule)
+
+    @property
+    def names(self) -> dict[str, str]:
+        """Who is who."""
+        return {one.id: one.name for one in self.people}
+
+
+def people_of(actor: User) -> list[Works]:
+    """Everybody who works here with what they do and when, by name. Three queries."""
+    said = {row.person_id: row for row in Hours.of(actor.workshop)}
+    away: dict[UUID, list[tuple[date, date]]] = defaultdict(list)
+    rows = Away.of(actor.workshop).filter(removed=False, last__gte=timezone.localdate())
+    for person, first, last in rows.values_list("person_id", "first", "last"):
+        away[person].append((first, last))
+    people = User.objects.filter(workshop=actor.workshop, is_active=True).order_by("first_name", "username")
+    return [
+        Works(
+            str(one.id), one.first_name or one.username,
+            said[one.id].skills if one.id in said else SKILLS.get(one.role, ()),
+            said[one.id].week if one.id in said else USUAL, tuple(away[one.id]),
+        ) for one in people
+    ]  # fmt: skip
+
+
+def waiting_work(
+    actor: User, without: UUID | None = None, away: Mapping[str, tuple[date, date]] | None = None
+) -> WaitingWork:
+    """What waits now, by the workshop's own clock, in a fixed number of queries; `without` one order, or as if people
+    were `away` besides.
+    """
+    now = timezone.localtime().replace(tzinfo=None)
+    rows = [row for row in on_bench(actor)[: MOST + 1] if row.id != without]
+    people, own = people_of(actor), {one.code: one.minutes for one in own_minutes(actor)}
+    people = [replace(one, away=(*one.away, away[one.id])) if away and one.id in away else one for one in people]
+    waiting = _waiting(actor, rows[:MOST])
+    kept = Schedule.of(actor.workshop).filter(kept_at__isnull=False).order_by("-kept_at", "id").first()
+    placed = was_placed(kept.made, kept.first) if kept is not None else {}
+    shared = {"table": actor.workshop.tables, "machine": actor.workshop.machines}
+    work = work_of(people, waiting, own, now, shared, placed)
+    called = {str(row.id): Called(row.title, row.client.name, row.promised_on) for row in rows[:MOST]}
+    return WaitingWork(now.date(), work, standing(work), people, called, own, kept, len(rows) > MOST)
+
+
+def client_days(actor: User, orders: Collection[UUID]) -> dict[UUID, list[ClientDay]]:
+    """On which days the clients of orders come. One query."""
+    found: dict[UUID, list[ClientDay]] = defaultdict(list)
+    for row in ClientDay.of(actor.workshop).filter(order_id__in=orders, removed=False).order_by("day", "id"):
+        found[row.order_id].append(row)
+    return found
+
+
+def one_waiting(actor: User, id: UUID) -> tuple[Order, Waiting]:
+    """One order as it waits. Raises Http404 where it does not, or is anybody else's."""
+    row = on_bench(actor).filter(pk=id).first()
+    if row is None:
+        raise Http404
+    [found] = _waiting(actor, [row])
+    return row, found
+
+
+def _waiting(actor: User, orders: list[Order]) -> list[Waiting]:
+    ids = [row.id for row in orders]
+    done = done_states(actor, ids)
+    sheets = {row.sheet_id for row in orders}
+    measured = defaultdict[UUID, set[str]](set)
+    for sheet, key in Reading.of(actor.workshop).filter(sheet_id__in=sheets).values_list("sheet_id", "key"):
+        measured[sheet].add(key)
+    styles: dict[UUID, list[str]] = defaultdict(list)
+    for order, style in (
+        Garment.of(actor.workshop).filter(order_id__in=ids, removed=False).values_list("order_id", "style")
+    ):
+        styles[order].append(style)
+    planned = _planned(actor, ids)
+    ticks = Sewn.of(actor.workshop).filter(order_id__in=ids).order_by("order_id", "operation", "-created_at", "id")
+    last = ticks.distinct("order_id", "operation").values_list("order_id", "operation", "sewn")
+    sewn = {(order, operation) for order, operation, is_sewn in last if is_sewn}
+    days = client_days(actor, ids)
+    found = []
+    for row in orders:
+        operations, pieces = planned.get(row.id, (None, 0))
+        left = None if not operations else [one.rpartition(".")[2] for one in operations if (row.id, one) not in sewn]
+        state = life.state_of(
+            getattr(row, "step", None), len(measured[row.sheet_id]) >= life.MEASURED, done.get(row.id)
+        )
+        on = {one.kind: one.day for one in days[row.id]}
+        found.append(Waiting(str(row.id), row.promised_on, state, styles[row.id], left, pieces, on))
+    return found
+
+
+def _planned(actor: User, orders: Collection[UUID]) -> dict[UUID, tuple[list[str], int]]:
+    """Of the last plan of each order's own, from its main cloth, the ids of its operations and how many pieces it has;
+    the plans stay where they are. One query.
+    """
+    own = PlanRun.of(actor.workshop).filter(order_id__in=orders, others=[]).exclude(job__has_key="cut_from")
+    rows = own.order_by("order_id", "-created_at", "id")
+    parts = rows.distinct("order_id").annotate(
+        operations=Func(F("plan__sewing"), function="jsonb_path_query_array", template=IDS, output_field=JSONField()),
+        pieces=Func(F("plan__pieces"), function="jsonb_array_length", output_field=IntegerField()),
+    )  # fmt: skip
+    return {
+        order: (operations or [], pieces or 0)
+        for order, operations, pieces in parts.values_list("order_id", "operations", "pieces")
+    }

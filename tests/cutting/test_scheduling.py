@@ -1,0 +1,243 @@
+"""When work is done and what can be promised. How long what is not sewn takes is common practice, no source."""
+
+import os
+import random
+from collections import Counter
+from itertools import permutations, product
+
+import pytest
+
+from cutting.scheduling import (
+    DAY,
+    Before,
+    Hours,
+    ScheduleError,
+    Task,
+    Work,
+    Worker,
+    could_promise,
+    done_on,
+    earliest_promise_first,
+    hours_of,
+    outcomes,
+    rest_of,
+    score,
+    tasks_of,
+)
+from cutting.scheduling.solving import solve
+
+MANY = 200 if os.environ.get("PLAVET_DEEP") else 24
+FULL = ((480, 720), (780, 1020))
+WEEK = (FULL,) * 5 + ((), ())
+ALL = frozenset(("measure", "cut", "sew", "fit", "finish", "pack"))
+
+
+def person(id, skills=ALL, week=WEEK, days=40, off=(), begin=0):
+    return Worker(id, frozenset(skills), hours_of(week, 0, days, off, begin))
+
+
+def workshop(seed, orders=8):
+    """Some orders and people by chance, as a workshop could have them."""
+    r = random.Random(seed)  # noqa: S311
+    skills = [ALL, {"measure", "cut", "fit"}, {"sew", "finish"}, {"sew", "finish", "pack"}]
+    workers = []
+    for k, can in enumerate(skills[: r.randrange(2, 5)]):
+        week = tuple(
+            () if day > 4 or (k and r.random() < 0.2) else r.choice([FULL, FULL, ((480, 780),)]) for day in range(7)
+        )
+        workers.append(person(f"p{k}", can, week, off={r.randrange(20) for _ in range(3)}))
+    tasks, due = [], {}
+    for k in range(orders):
+        sewn = [("side", r.randrange(20, 200)), ("hem", r.randrange(10, 90))]
+        rest = rest_of(sewn, r.randrange(2, 12), r.choice([(), ("measure",), ("measure", "cut")]), r.random() < 0.5)
+        days = {"fit": r.randrange(2, 12)} if "fit" in rest.minutes and r.random() < 0.5 else {}
+        tasks += tasks_of(f"o{k}", rest, days)
+        due[f"o{k}"] = DAY * (1 + max(days.get("fit", 0) + 2, r.randrange(1, 9)))
+    return Work(tuple(workers), tuple(tasks), due, {"table": 1, "machine": r.randrange(1, 4)})
+
+
+def sound(work, schedule):
+    """Every task done once, minute by minute, by somebody who can and is there, after what it needs, with what it uses."""
+    assert set(schedule.placed) | set(schedule.left) == set(work.task)
+    at_work, in_use = Counter(), Counter()
+    for id, one in schedule.placed.items():
+        task, who = work.task[id], work.worker[one.worker]
+        minutes = [minute for low, high in one.spans for minute in range(low, high)]
+        assert len(minutes) == task.minutes
+        assert task.kind in who.skills
+        assert task.by in ("", who.id)
+        assert (minutes[0], minutes[-1] + 1) == (one.start, one.end)
+        assert minutes[0] >= task.earliest
+        there = {minute for low, high in who.hours.spans for minute in range(low, high)}
+        assert there.issuperset(minutes)
+        # What is begun is gone on with: no minute is worked between for anything else.
+        assert len([minute for minute in there if one.start <= minute < one.end]) == task.minutes
+        assert all(schedule.placed[need].end <= one.start for need in task.needs)
+        if task.day is not None and id not in schedule.missed:
+            assert {minute // DAY for minute in minutes} == {task.day}
+        at_work.update((who.id, minute) for minute in minutes)
+        in_use.update((thing, minute) for thing in task.uses for minute in minutes)
+    assert max(at_work.values(), default=1) == 1
+    assert all(count <= work.shared.get(thing, 1) for (thing, _), count in in_use.items())
+
+
+@pytest.mark.parametrize("seed", range(MANY))
+def test_no_promise_is_missed_that_earliest_promise_first_keeps_and_the_same_work_has_the_same_schedule(seed):
+    work = workshop(seed)
+    habit, solved = earliest_promise_first(work), solve(work, steps=0.1)
+    sound(work, habit)
+    sound(work, solved.schedule)
+    assert solved.score <= solved.habit == score(work, habit)
+    assert solved.least <= solved.score.broken
+    assert solve(work, steps=0.1) == solved
+
+
+def by_hand(work, order, who):
+    """Tasks one after another in an order, each by whom it says, minute by minute: how many promises are broken."""
+    busy, ends = set(), {}
+    for id in order:
+        task, worker = work.task[id], work.worker[who[id]]
+        ready = max((ends[need] for need in task.needs), default=0)
+        there = sorted(minute for low, high in worker.hours.spans for minute in range(low, high) if minute >= ready)
+        k = 0
+        while any((worker.id, minute) in busy for minute in there[k : k + task.minutes]):
+            k += 1
+        taken = there[k : k + task.minutes]
+        busy.update((worker.id, minute) for minute in taken)
+        ends[id] = taken[-1] + 1
+    last = {task.order: ends[task.id] for task in work.tasks}
+    return sum(last[one] > work.due[one] for one in work.due)
+
+
+@pytest.mark.parametrize("seed", range(MANY // 2))
+def test_of_few_tasks_no_order_of_doing_them_keeps_more_promises(seed):
+    r = random.Random(seed)  # noqa: S311
+    workers = (
+        Worker("a", frozenset(("sew", "finish")), Hours(((0, 6), (10, 16), (20, 40)))),
+        Worker("b", frozenset(("finish",)), Hours(((2, 12), (14, 18), (24, 44)))),
+    )
+    tasks, due = [], {}
+    for k in range(3):
+        tasks += [
+            Task(f"{k}.s", f"{k}", "sew", r.randrange(1, 6)),
+            Task(f"{k}.f", f"{k}", "finish", r.randrange(1, 6), (f"{k}.s",)),
+        ]
+        due[f"{k}"] = r.randrange(6, 24)
+    work = Work(workers, tuple(tasks), due)
+    ids = [task.id for task in tasks]
+    best = min(
+        by_hand(work, order, dict(zip(ids, who, strict=True)))
+        for order in permutations(ids) if all(order.index(f"{k}.s") < order.index(f"{k}.f") for k in range(3))
+        for who in product(*(["a"] if id.endswith("s") else ["a", "b"] for id in ids))
+    )  # fmt: skip
+    solved = solve(work)
+    assert solved.least <= best <= solved.score.broken
+    assert best == solved.score.broken
+
+
+def test_hours_go_on_after_a_break_and_end_before_it():
+    hours = Hours(((480, 720), (780, 1020)))
+    assert [hours.worked(at) for at in (0, 480, 500, 720, 750, 780, 1020, 2000)] == [0, 0, 20, 240, 240, 240, 480, 480]
+    assert (hours.begins(240), hours.ends(240)) == (780, 720)
+    assert hours.between(700, 800) == ((700, 720), (780, 800))
+    # Monday to Friday, Tuesday off, Monday from ten on.
+    week = hours_of(WEEK, 0, 9, off={1}, begin=600)
+    assert week.spans[:3] == ((600, 720), (780, 1020), (2 * DAY + 480, 2 * DAY + 720))
+    assert week.spans[-1] == (8 * DAY + 780, 8 * DAY + 1020)
+
+
+def test_what_is_to_be_done_of_an_order_is_bundled_and_what_is_done_is_left_out():
+    sewn = [("darts", 3), ("side", 8), ("band", 20), ("hem", 12)]
+    assert rest_of(sewn, 5, (), True).minutes == {
+        "measure": 20,
+        "cut": 40,
+        "sew": 11,
+        "fit": 30,
+        "finish": 32,
+        "pack": 15,
+    }
+    tasks = tasks_of("o", rest_of(sewn[2:], 5, ("measure", "cut"), False), earliest=7)
+    assert [(one.kind, one.minutes, one.needs, one.earliest) for one in tasks] == [
+        ("finish", 32, (), 7), ("pack", 15, ("o.finish",), 7),
+    ]  # fmt: skip
+
+
+def test_a_promise_is_answered_by_what_is_free_then_by_what_can_wait_then_by_what_would_help():
+    ivo = person("ivo", week=(((480, 720),),) * 7)
+    long = Work((ivo,), (Task("a.sew", "a", "sew", 240), Task("b.sew", "b", "sew", 240)), {"a": 3 * DAY, "b": 9 * DAY})
+    stands = earliest_promise_first(long)
+    new = (Task("n.sew", "n", "sew", 120),)
+    free = could_promise(long, stands, new, 3 * DAY)
+    # Two mornings are taken, of the third two hours are left.
+    assert (free.can, free.end, free.left_over, free.moves) == (True, 2 * DAY + 600, 120, ())
+    waits = could_promise(long, stands, new, 2 * DAY)
+    assert (waits.can, waits.end) == (True, 600)
+    assert [(one.task, one.was_day, one.day) for one in waits.moves] == [("a.sew", 0, 1), ("b.sew", 1, 2)]
+    tight = Work((ivo,), long.tasks, {"a": DAY, "b": 2 * DAY})
+    no = could_promise(tight, earliest_promise_first(tight), new, DAY)
+    assert (no.can, no.end, no.waits.kind, no.waits.worker) == (False, 2 * DAY + 600, "sew", "ivo")
+    # Two hours more on the first day; or the third day, the first on which it is done with nothing moved.
+    assert [(one.code, one.worker, one.minutes, one.day) for one in no.cures] == [
+        ("hours", "ivo", 120, 0), ("day", "", 0, 2),
+    ]  # fmt: skip
+    helped = Work((ivo, person("tuva", {"pack"}, (((480, 720),),) * 7)), tight.tasks, tight.due)
+    cures = could_promise(helped, earliest_promise_first(helped), new, DAY).cures
+    assert ("hand", "tuva", ("sew",)) in [(one.code, one.worker, one.kinds) for one in cures]
+
+
+def test_an_answer_breaks_no_other_promise_and_stores_nothing():
+    for seed in range(MANY // 2):
+        work = workshop(seed)
+        stands = earliest_promise_first(work)
+        before = {id for id, one in outcomes(work, stands).items() if one.late > 0}
+        tasks = tasks_of("new", rest_of([("side", 90), ("hem", 40)], 6, (), True))
+        answer = could_promise(work, stands, tasks, 6 * DAY)
+        more = Work(work.workers, (*work.tasks, *tasks), {**work.due, "new": 6 * DAY}, work.shared)
+        if answer.can:
+            sound(more, answer.schedule)
+            late = {id for id, one in outcomes(more, answer.schedule).items() if one.late > 0}
+            assert late <= before
+        elif answer.end is not None:
+            last = next(one for one in answer.cures if one.code == "day")
+            assert could_promise(work, stands, tasks, (last.day + 1) * DAY).can
+        assert stands == earliest_promise_first(work)
+
+
+def test_a_client_who_comes_on_a_day_has_their_place_and_who_cannot_be_there_is_said():
+    ivo = person("ivo")
+    sewn = Task("b.sew", "b", "sew", 4000)
+    fit = Task("a.fit", "a", "fit", 30, day=2)
+    work = Work((ivo,), (sewn, fit), {"a": 9 * DAY, "b": 3 * DAY})
+    assert earliest_promise_first(work).placed["a.fit"].start // DAY == 2
+    # On Saturdays nobody is there; before the sewing is done nothing is fitted.
+    for late in (Task("a.fit", "a", "fit", 30, day=5), Task("a.fit", "a", "fit", 30, ("b.sew",), day=2)):
+        made = earliest_promise_first(Work((ivo,), (sewn, late), {"a": 20 * DAY, "b": 3 * DAY}))
+        assert made.missed == ("a.fit",)
+        assert "a.fit" in made.placed
+    nobody = earliest_promise_first(
+        Work((person("a", {"cut"}),), (sewn, Task("b.pack", "b", "pack", 5, ("b.sew",))), {"b": DAY})
+    )
+    assert nobody.left == {"b.sew": "nobody", "b.pack": "before"}
+    assert earliest_promise_first(Work((person("a", days=2),), (sewn,), {"b": DAY})).left == {"b.sew": "nobody"}
+
+
+@pytest.mark.parametrize("tasks", [
+    (Task("a", "o", "sew", 5, ("b",)), Task("b", "o", "sew", 5, ("a",))), (Task("a", "o", "sew", 5, ("c",)),),
+    (Task("a", "o", "sew", 0),), (Task("a", "o", "sew", 5), Task("a", "p", "sew", 5)),
+])  # fmt: skip
+def test_tasks_that_cannot_be_put_in_an_order_are_refused(tasks):
+    with pytest.raises(ScheduleError):
+        Work((person("a"),), tasks, {})
+
+
+def test_what_was_to_be_by_yesterdays_schedule_is_changed_no_more_than_need_be():
+    work = workshop(3)
+    kept = solve(work).schedule
+    was = {one.task: Before(one.worker, done_on(one), one.start) for one in kept.placed.values()}
+    again = solve(Work(work.workers, work.tasks, work.due, work.shared, was))
+    assert again.score.broken == score(work, kept).broken
+    assert (
+        again.score.changed
+        <= score(Work(work.workers, work.tasks, work.due, work.shared, was), earliest_promise_first(work)).changed
+    )
+    assert again.score.changed == 0
