@@ -6,6 +6,7 @@ import time
 from collections.abc import Callable
 from pathlib import Path
 
+from benchmarks.bench import bench_times
 from benchmarks.book import doubts_ms, search_ms
 from benchmarks.pages import first_page, page_times
 from benchmarks.week import week_times
@@ -114,6 +115,7 @@ def main() -> None:
         ("a search among 10,000 clients", typical, "ms", 100),
         ("the slowest of forty searches", slowest, "ms", None),
         *week_times(),
+        *bench_times(),
         *page_times(),
         ("first page, scripts and styles", first_page(), "kB", 150),
     ]

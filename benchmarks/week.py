@@ -26,7 +26,7 @@ ORDERS = 60
 
 def workshop(seed: int, far: int) -> Work:
     """Sixty orders by chance, promised within so many days."""
-    r = random.Random(seed)  # noqa: S311
+    r = random.Random(seed)  # noqa: S311  # invented orders, no secrets
     workers = tuple(
         Worker(f"p{k}", frozenset(can), hours_of(tuple(() if day > 4 else FULL for day in range(7)), 0, 90))
         for k, can in enumerate(SKILLS)

@@ -22,9 +22,11 @@ ProblemCode = Literal[
     "choice.joined_closure", "choice.alone", "job.half", "job.jumpsuit_choices", "armhole.low", "armhole.shallow",
     "neck.too_wide", "front.short", "bust_dart.large", "shoulder.wide", "across.narrow", "sleeve.arm", "sleeve.short",
     "top.too_short", "cut.nothing_main", "cut.nothing_other", "lay.broken", "lay.pin", "lay.by_hand", "lay.invalid",
-    "correction.many", "correction.side", "correction.size", "correction.small", "correction.large",
+    "correction.many", "correction.side", "correction.size", "correction.small", "correction.large", "amount.empty",
+    "amount.unreadable", "amount.negative", "amount.thousands", "amount.digits", "amount.large", "amount.percent",
+    "amount.discount", "amount.nothing", "amount.refund", "amount.twice", "amount.unnamed",
 ]
-"""Why a job cannot be drafted."""
+"""Why a job cannot be drafted, or an amount of money not be taken."""
 FindingCode = Literal[
     "extension.floor", "waist.widened", "zip.shorter", "zip.needless", "pocket.start", "pocket.opening", "pocket.bag",
     "band.lap", "strip.bends", "pocket.bag_dart", "pocket.bag_wide", "pocket.dart", "pocket.patch", "pocket.one_side",

@@ -191,6 +191,12 @@ def plotter(arguments: list[str]) -> int:
     return main(arguments, VAR / "plotter")
 
 
+def post(arguments: list[str]) -> int:
+    from demo.post import main
+
+    return main(arguments)
+
+
 def command(name: str) -> Callable[[list[str]], int]:
     """A command of the shop that answers a link, with the address of the workshop that is open here."""
 
@@ -225,7 +231,8 @@ def lock(_: list[str]) -> int:
 
 VERBS: dict[str, Callable[[list[str]], int]] = {
     "demo": demo, "stop": stop, "test": test, "lint": lint, "shots": shots, "benchmark": benchmark, "lock": lock,
-    "tape": tape, "plotter": plotter, "new-workshop": command("new_workshop"), "owner-link": command("owner_link"),
+    "tape": tape, "plotter": plotter, "post": post,
+    "new-workshop": command("new_workshop"), "owner-link": command("owner_link"),
 }  # fmt: skip
 
 if __name__ == "__main__":

@@ -17,7 +17,6 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("others", TWO, "others", "To buy for all"),
     ("cloth", CHOIR, "cloth", "Cloth to buy"),
     ("mark", CHOIR, "mark?call=11", "Crotch point"),
-    ("calls", SUIT, "calls", "Print"),
     ("lay", FERRY, "lay", "This lay"),
     ("check", CHOIR, "check", "hold"),
     ("files", SUIT, "files", "pages,"),
@@ -26,6 +25,7 @@ WIDE: list[tuple[str, str | None, str, str]] = [
     ("client", None, "/clients/first", "Everything about"),
     ("shelf", None, "/shelf", "Navy twill"),
     ("week", None, "/week", "Could we promise it?"),
+    ("money", "Brass band, march trousers", "money", "To be paid"),
     ("methods", None, "/methods", "Where they differ"),
     ("practice", None, "/practice?method=quarter-hip&style=straight-trousers", "Show the rule"),
 ]

@@ -4,7 +4,8 @@ Girths are drawn from the model of adults; heights along the body are shares of 
 source, and the rest is the sample body's brought to this height or bust.
 """
 
-from math import exp
+from math import exp, log
+from typing import Any
 
 import numpy as np
 
@@ -26,7 +27,31 @@ def invented(seed: int, unit: Unit) -> dict[str, str]:
     one = adults()["MF"[chance.integers(2)]]
     spread = np.linalg.cholesky(np.array(one["cov"]))
     drawn = np.array(one["mu"]) + spread @ np.clip(SPREAD * chance.standard_normal(len(spread)), -WITHIN, WITHIN)
-    sizes = {key: 10 * exp(drawn[one["fields"].index(field)]) for key, field in FIELDS.items()}
+    return _written({key: 10 * exp(drawn[one["fields"].index(field)]) for key, field in FIELDS.items()}, unit)
+
+
+def around(low: float, high: float, unit: Unit) -> tuple[dict[str, str], dict[str, str]]:
+    """The measurements of the smallest and of the largest that somebody usually has with hips of `low` to `high` mm: of
+    each point the middle of the adults with that hip, the less and the more of both sexes.
+    """
+    bodies = [[_with_hip(one, hip) for one in adults().values()] for hip in (low, high)]
+    ends = [
+        {key: end(one[key] for one in both) for key in FIELDS} for both, end in zip(bodies, (min, max), strict=True)
+    ]
+    return _written(ends[0], unit), _written(ends[1], unit)
+
+
+def _with_hip(one: dict[str, Any], hip: float) -> dict[str, float]:
+    """Of one sex the middle of those who have such a hip, mm."""
+    at = one["fields"].index(FIELDS["hip"])
+    spread = np.array(one["cov"])
+    away = log(hip / 10) - one["mu"][at]
+    drawn = np.array(one["mu"]) + spread[:, at] / spread[at, at] * away
+    return {key: 10 * exp(drawn[one["fields"].index(field)]) for key, field in FIELDS.items()}
+
+
+def _written(sizes: dict[str, float], unit: Unit) -> dict[str, str]:
+    """All points from those of the model, as they would be written down."""
     height, hip, bust = sizes["height"], sizes["hip"], sizes["bust"]
     sizes["body_rise"] = 0.155 * height + 0.02 * (hip - 950)
     sizes["inseam"] = 0.45 * height

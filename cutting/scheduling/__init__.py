@@ -1,6 +1,6 @@
 """When the work of a workshop is done, by whom, and what can be promised."""
 
-from cutting.scheduling.bundles import Rest, rest_of, tasks_of
+from cutting.scheduling.bundles import Rest, Takes, rest_of, takes_of, tasks_of
 from cutting.scheduling.hours import DAY, Hours, Week, hours_of
 from cutting.scheduling.judging import Outcome, Score, broken, done_on, outcomes, score
 from cutting.scheduling.placing import Board, Schedule, as_before, earliest_promise_first
@@ -9,7 +9,7 @@ from cutting.scheduling.task import KINDS, Before, Placed, ScheduleError, Task, 
 
 __all__ = [
     "DAY", "KINDS", "Answer", "Before", "Board", "Cure", "Hours", "Moves", "Outcome", "Placed", "Rest", "Schedule",
-    "ScheduleError", "Score", "Task", "Waits", "Week", "Work", "Worker", "as_before", "broken", "could_promise",
-    "cures_of", "done_on",
-    "earliest_promise_first", "hours_of", "moves_of", "outcomes", "rest_of", "score", "tasks_of", "waits_of",
+    "ScheduleError", "Score", "Takes", "Task", "Waits", "Week", "Work", "Worker", "as_before", "broken",
+    "could_promise", "cures_of", "done_on", "earliest_promise_first", "hours_of", "moves_of", "outcomes", "rest_of",
+    "score", "takes_of", "tasks_of", "waits_of",
 ]  # fmt: skip

@@ -30,18 +30,35 @@ class Rest:
         return sum(self.minutes.values())
 
 
+@dataclass(frozen=True)
+class Takes:
+    """How many minutes a task takes, and their sum in numbers, `20 + 9 x 4`; empty where that is one number."""
+
+    minutes: float
+    summed: str = ""
+
+
+def takes_of(operations: Iterable[tuple[str, float]], pieces: int, fitting: bool) -> dict[Kind, Takes]:
+    """What each task of an order takes: `operations` are what is sewn, by code, with their minutes; without a `fitting`
+    there is none.
+    """
+    sewn: dict[Kind, list[float]] = {"sew": [], "finish": []}
+    for code, long in operations:
+        sewn["finish" if code in AFTER_FITTING else "sew"].append(long)
+    takes: dict[Kind, Takes] = {kind: Takes(long) for kind, long in MINUTES.items() if fitting or kind != "fit"}
+    takes["cut"] = Takes(CUT + A_PIECE * pieces, f"{CUT} + {pieces} x {A_PIECE}" if pieces else "")
+    for kind, all_ in sewn.items():
+        takes[kind] = Takes(sum(all_), " + ".join(f"{one:g}" for one in all_) if len(all_) > 1 else "")
+    return {kind: takes[kind] for kind in KINDS if kind in takes and takes[kind].minutes}
+
+
 def rest_of(operations: Iterable[tuple[str, float]], pieces: int, done: Iterable[Kind], fitting: bool) -> Rest:
     """What is to be done of an order: `operations` are those not sewn yet, by code, with their minutes; without a
     `fitting` nothing waits for one.
     """
-    minutes: dict[Kind, float] = {"measure": MINUTES["measure"], "cut": CUT + A_PIECE * pieces, "sew": 0, "finish": 0}
-    for code, long in operations:
-        minutes["finish" if code in AFTER_FITTING else "sew"] += long
-    if fitting:
-        minutes["fit"] = MINUTES["fit"]
-    minutes["pack"] = MINUTES["pack"]
     gone = set(done)
-    return Rest({kind: minutes[kind] for kind in KINDS if minutes.get(kind) and kind not in gone})
+    takes = takes_of(operations, pieces, fitting)
+    return Rest({kind: one.minutes for kind, one in takes.items() if kind not in gone})
 
 
 def tasks_of(order: str, rest: Rest, days: Mapping[str, int] | None = None, earliest: int = 0) -> tuple[Task, ...]:

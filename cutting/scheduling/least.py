@@ -12,7 +12,8 @@ from itertools import combinations
 from ortools.sat.python import cp_model
 
 from cutting.scheduling.judging import broken
-from cutting.scheduling.placing import earliest_promise_first
+from cutting.scheduling.placing import Schedule
+from cutting.scheduling.promising import beside
 from cutting.scheduling.task import Task, Work
 
 MOST_GROUPS = 64
@@ -60,12 +61,12 @@ def least_broken(work: Work) -> Least:
 
 
 def hopeless(work: Work) -> set[str]:
-    """The orders whose promise could not be kept in an empty workshop."""
+    """The orders whose promise could not be kept in an empty workshop, each task as early as it can be."""
     alone = (
         Work(work.workers, tuple(tasks), {order: work.due[order]}, work.shared)
         for order, tasks in work.of_order.items() if order in work.due
     )  # fmt: skip
-    return {order for one in alone for order in broken(one, earliest_promise_first(one))}
+    return {order for one in alone for order in broken(one, beside(one, Schedule({}), one.tasks))}
 
 
 def _latest(work: Work, tasks: list[Task], due: int) -> dict[str, int]:

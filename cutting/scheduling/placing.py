@@ -60,7 +60,9 @@ class Board:
             self.left[task.id] = "before"
             return None
         if not able:
-            self.left[task.id] = "nobody"
+            # Those who could may be away, or never here so long.
+            does = any(task.kind in who.skills for who in self.work.workers)
+            self.left[task.id] = "hours" if does else "nobody"
             return None
         ready = max([task.earliest, *(self.placed[need].end for need in task.needs if need in self.placed)])
         found = None

@@ -72,22 +72,22 @@ def could_promise(work: Work, stands: Schedule, tasks: Sequence[Task], due: int)
     """
     order = tasks[0].order
     more = replace(work, tasks=(*work.tasks, *tasks), due={**work.due, order: due})
-    beside = _beside(more, stands, tasks)
-    end = outcomes(more, beside)[order]
-    if end.late <= 0:
-        return Answer(True, beside, end.end, -end.late)
+    placed = beside(more, stands, tasks)
+    end = outcomes(more, placed)[order]
     before = broken(work, stands)
+    if order not in broken(more, placed):
+        return Answer(True, placed, end.end, -end.late)
     moved = earliest_promise_first(more)
     now = outcomes(more, moved)[order]
-    if now.late <= 0 and broken(more, moved) <= before:
+    if broken(more, moved) <= before:
         return Answer(True, moved, now.end, -now.late, moves_of(more, stands, moved))
     return Answer(
-        False, beside, end.end, waits=waits_of(more, beside, order), cures=cures_of(more, stands, tasks, due, end.end)
+        False, placed, end.end, waits=waits_of(more, placed, order), cures=cures_of(more, stands, tasks, due, end.end)
     )
 
 
 def moves_of(work: Work, was: Schedule, now: Schedule) -> tuple[Moves, ...]:
-    """What is done by somebody else, or on another day."""
+    """What is done on another day, then what is by somebody else on the same."""
     found = []
     for id, one in now.placed.items():
         before = was.placed.get(id)
@@ -96,7 +96,7 @@ def moves_of(work: Work, was: Schedule, now: Schedule) -> tuple[Moves, ...]:
         days = done_on(before), done_on(one)
         if (before.worker, days[0]) != (one.worker, days[1]):
             found.append(Moves(id, work.task[id].order, before.worker, days[0], one.worker, days[1]))
-    return tuple(sorted(found, key=lambda one: (one.day, one.task)))
+    return tuple(sorted(found, key=lambda one: (one.was_day == one.day, one.day, one.task)))
 
 
 def waits_of(work: Work, schedule: Schedule, order: str) -> Waits | None:
@@ -115,12 +115,12 @@ def waits_of(work: Work, schedule: Schedule, order: str) -> Waits | None:
 def cures_of(work: Work, stands: Schedule, tasks: Sequence[Task], due: int, end: int | None) -> tuple[Cure, ...]:
     """What would keep the promise of an order with nothing else moved: one of each sort, the least of it."""
     found = [*_more_hours(work, stands, tasks, due), *_handed(work, stands, tasks)]
-    if end is not None:
+    if end is not None and end > due:
         found.append(Cure("day", day=(end - 1) // DAY))
     return tuple(found)
 
 
-def _beside(work: Work, stands: Schedule, tasks: Sequence[Task]) -> Schedule:
+def beside(work: Work, stands: Schedule, tasks: Sequence[Task]) -> Schedule:
     """The schedule with more tasks placed in what is left free."""
     board = Board.of(work, stands)
     for task in tasks:
@@ -129,7 +129,7 @@ def _beside(work: Work, stands: Schedule, tasks: Sequence[Task]) -> Schedule:
 
 
 def _keeps(work: Work, stands: Schedule, tasks: Sequence[Task]) -> bool:
-    return outcomes(work, _beside(work, stands, tasks))[tasks[0].order].late <= 0
+    return tasks[0].order not in broken(work, beside(work, stands, tasks))
 
 
 def _more_hours(work: Work, stands: Schedule, tasks: Sequence[Task], due: int) -> list[Cure]:

@@ -4,8 +4,8 @@ A few orders at a time are placed anew by the model among all others, which stay
 Tasks of one person do not overlap among the minutes that they work. The time is cut at every moment at which somebody
 begins or ends to work: within such a stretch everybody works all the while or not at all, so that a place among
 somebody's minutes is a moment of the clock, and what comes after another task begins after it. What is shared is not
-asked of the model: so its bound holds for every schedule. Its answer is taken as who does what in which order, placed
-anew to the minute, and kept where that is better.
+asked of the model. What is proved of one that goes on until every order could be given up holds for every schedule.
+Its answer is taken as who does what in which order, placed anew to the minute, and kept where that is better.
 
 Only the scheduling child imports this (it needs OR-Tools).
 """
@@ -146,6 +146,18 @@ def _stretches(work: Work, until: int) -> list[Span]:
     ]  # fmt: skip
 
 
+def _given_up(work: Work) -> int:
+    """By which moment everything could be done one after the other once every promise is over: no schedule that breaks
+    as few promises as can be has to end later.
+    """
+    at = max(work.due.values(), default=0)
+    for task in work.tasks:
+        ends = (one.hours.worked(at) + task.minutes for one in work.able[task.id])
+        found = [one.hours.ends(end) for one, end in zip(work.able[task.id], ends, strict=True) if end <= one.hours.all]
+        at = max(at, min(found, default=at))
+    return at
+
+
 def _gaps(taken: Iterable[Span], low: int, high: int, minutes: int) -> list[Span]:
     """From and to where so many minutes can begin between two ends, beside what is taken."""
     found, at = list[Span](), low
@@ -163,10 +175,14 @@ class _Model:
         self.work, self.stands = work, stands
         self.cp = cp_model.CpModel()
         self.least, self.spent = 0, 0.0
-        # No free order has to be done later than it stands.
+        # A little longer than they stand; until every order could be given up, where that makes the model no larger.
         ends = [one.end for one in stands.placed.values() if work.task[one.task].order in free]
         self.days = 2 + max(ends, default=0) // DAY
         self.stretches = _stretches(work, self.days * DAY)
+        far = max(self.days, 1 + _given_up(work) // DAY)
+        self.is_whole = len(free) == len(work.of_order) and _stretches(work, far * DAY) == self.stretches
+        if self.is_whole:
+            self.days = far
         self.worked = {who.id: [who.hours.worked(start) for start, _ in self.stretches] for who in work.workers}
         most = max((who.hours.worked(self.days * DAY) for who in work.workers), default=0)
         # One promise broken is worse than all that the orders can be late by.
@@ -286,7 +302,9 @@ class _Model:
         self.spent = float(solver.response_proto.deterministic_time)
         if status not in (cp_model.OPTIMAL, cp_model.FEASIBLE):
             return None
-        self.least = max(0, int(solver.best_objective_bound) // (weight * self.broken))
+        # Of a model that ends sooner nothing is proved for every schedule.
+        if self.is_whole:
+            self.least = max(0, int(solver.best_objective_bound) // (weight * self.broken))
         who = {id: one.worker for id, one in self.stands.placed.items()}
         at = {id: one.start for id, one in self.stands.placed.items()}
         for id, var in self.vars.items():

@@ -3,6 +3,7 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
+from decimal import Decimal
 from typing import Protocol
 
 from cutting.calls import Call, Name
@@ -10,6 +11,7 @@ from cutting.errors import Problem
 from cutting.finding import Finding
 from cutting.fitting import Alteration, Amount
 from cutting.lengths import Length, Unit
+from cutting.money import Line, Per
 from cutting.sewing import Judged
 from cutting.slips import Answer
 from cutting.yardage import Yardage
@@ -302,6 +304,33 @@ class Language(Protocol):
 
     def say_rest(self, left_over: int) -> str:
         """How much time is left between the end of an order and its promise."""
+
+    def currencies(self) -> list[tuple[str, str]]:
+        """Every currency that is paid with somewhere today: its code and its name."""
+
+    def money(self, amount: Decimal, currency: str) -> str:
+        """An amount with its currency."""
+
+    def line_title(self, line: Line) -> str:
+        """What a line of a quote is for."""
+
+    def line_sum(self, line: Line, currency: str) -> str:
+        """Where the amount of a line comes from, in numbers; empty where it was typed."""
+
+    def notion_title(self, code: str) -> str:
+        """Something that is bought besides cloth, for whichever panel."""
+
+    def per_name(self, per: Per) -> str:
+        """What a price is for."""
+
+    def pay_name(self, kind: str) -> str:
+        """What an entry of money is."""
+
+    def way_of_paying(self, way: str) -> str:
+        """How money changed hands."""
+
+    def say_reminder(self, code: str, **params: str) -> str:
+        """A message to a client."""
 
     def page(self, code: str, **params: object) -> str:
         """A line of the plan as a page of words."""

@@ -20,7 +20,7 @@ class Workshop(models.Model):
     `heading` is printed over its cards; `paper` is what they are printed on. `allowances` are its usual seam allowances
     as typed, by kind of garment and edge; at so many `tables` one can cut, at so many `machines` sew at once. Without a
     `time_zone` a page has the days of its device, the server those of UTC. `turning_to` is the unit that its lengths
-    are being written out for.
+    are being written out for. One that `reminds` writes to its clients by itself.
     """
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
@@ -34,6 +34,7 @@ class Workshop(models.Model):
     allowances = models.JSONField(default=dict, blank=True)
     tables = models.PositiveSmallIntegerField(default=3)
     machines = models.PositiveSmallIntegerField(default=3)
+    reminds = models.BooleanField(default=False)
 
     def __str__(self) -> str:
         return self.name

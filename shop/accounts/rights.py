@@ -15,6 +15,7 @@ RIGHTS: dict[str, tuple[str, ...]] = {
     "cut": ("owner", "cutter"),
     "sew": ("owner", "cutter", "apprentice", "sewer"),
     "fit": ("owner", "cutter"),
+    "money": ("owner", "cutter"),
     "practise": ("owner", "cutter", "apprentice", "sewer"),
     "remove": ("owner",),
     "people": ("owner",),

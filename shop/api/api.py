@@ -18,11 +18,13 @@ from shop.api.routers import (
     house,
     jobs,
     lays,
+    money,
     orders,
     outside,
     people,
     plots,
     practice,
+    reminders,
     session,
     sewing,
     sheets,
@@ -63,11 +65,13 @@ api.add_router("", group.router)
 api.add_router("", house.router)
 api.add_router("", jobs.router)
 api.add_router("", lays.router)
+api.add_router("", money.router)
 api.add_router("", plots.router)
 api.add_router("", chalk.router)
 api.add_router("", outside.router)
 api.add_router("", people.router)
 api.add_router("", practice.router)
+api.add_router("", reminders.router)
 api.add_router("", sewing.router)
 api.add_router("", week.router)
 api.add_router("", work.router)

@@ -25,6 +25,7 @@ from cutting.scheduling import (
     earliest_promise_first,
     hours_of,
     rest_of,
+    takes_of,
     tasks_of,
 )
 from cutting.sewing import sewing_of
@@ -37,16 +38,6 @@ HORIZON = 120
 """So many days are looked ahead."""
 STEP = 5
 """Work begins at the next of so many minutes."""
-STATES = ("asked", "agreed", "measured", "chalked", "cut", "sewing", "fitting", "finishing", "ready")
-DONE_BY = {
-    "measure": "measured",
-    "cut": "cut",
-    "sew": "fitting",
-    "fit": "finishing",
-    "finish": "ready",
-    "pack": "ready",
-}
-"""By which state of an order a kind of task is done."""
 
 
 @dataclass(frozen=True)
@@ -62,13 +53,13 @@ class Works:
 
 @dataclass(frozen=True)
 class Waiting:
-    """An order that is not ready: its state, the codes of what is still to be sewn of it as far as it is planned, else
-    its `styles`; how many pieces are cut; on which days its client comes for what.
+    """An order that is not ready: which kinds of its tasks are done, the codes of what is still to be sewn of it as far
+    as it is planned, else its `styles`; how many pieces are cut; on which days its client comes for what.
     """
 
     id: str
     promised_on: date
-    state: str
+    done: Collection[str]
     styles: Sequence[str]
     operations: Sequence[str] | None = None
     pieces: int = 0
@@ -86,16 +77,28 @@ class WasPlaced:
 
 def rest(one: Waiting, own: Mapping[str, float]) -> Rest:
     """What is still to be done of an order; `own` are the workshop's own minutes of operations."""
+    long, pieces = _work(one, own)
+    # Where no day of it is agreed, nothing waits for a fitting.
+    return rest_of(long, pieces, [kind for kind in KINDS if kind in one.done], "fit" in one.days)
+
+
+def summed(waiting: Sequence[Waiting], own: Mapping[str, float]) -> dict[tuple[str, str], str]:
+    """Of each order and kind of task the sum of its minutes in numbers; empty where it is one number."""
+    found = dict[tuple[str, str], str]()
+    for one in waiting:
+        takes = takes_of(*_work(one, own), "fit" in one.days)
+        found |= {(one.id, kind): take.summed for kind, take in takes.items()}
+    return found
+
+
+def _work(one: Waiting, own: Mapping[str, float]) -> tuple[list[tuple[str, float]], int]:
+    """What is still to be sewn of an order, by code with its minutes, and how many pieces it has."""
     operations, pieces = one.operations, one.pieces
     if operations is None:
         made = [usual_work(style) for style in one.styles]
         operations = [code for codes, _ in made for code in codes]
         pieces = sum(count for _, count in made)
-    state = STATES.index(one.state) if one.state in STATES else 0
-    done = [kind for kind in KINDS if state >= STATES.index(DONE_BY[kind])]
-    # Where no day of it is agreed, nothing waits for a fitting.
-    long = [(code, own.get(code, usual_minutes(code))) for code in operations]
-    return rest_of(long, pieces, done, "fit" in one.days)
+    return [(code, own.get(code, usual_minutes(code))) for code in operations], pieces
 
 
 def is_style(style: str) -> bool:
@@ -142,8 +145,7 @@ def work_of(
     ]
     tasks, due = list[Task](), dict[str, int]()
     for one in waiting:
-        days = {kind: (day - today).days for kind, day in one.days.items() if day >= today}
-        tasks += tasks_of(one.id, rest(one, own), days)
+        tasks += tasks_of(one.id, rest(one, own), days_of(one, today))
         due[one.id] = ((one.promised_on - today).days + 1) * DAY
     was = _before(kept or {}, today, {one.id for one in tasks})
     return Work(tuple(workers), tuple(tasks), due, shared, was)
@@ -154,9 +156,14 @@ def with_kept(work: Waits, kept: Mapping[str, WasPlaced], today: date) -> Waits:
     return replace(work, was=_before(kept, today, work.task))
 
 
-def breaks(work: Waits, schedule: Stands) -> int:
-    """How many promises are broken by a schedule."""
-    return len(broken(work, schedule))
+def broken_orders(work: Waits, schedule: Stands) -> set[str]:
+    """The orders whose promise a schedule breaks."""
+    return broken(work, schedule)
+
+
+def days_of(one: Waiting, today: date) -> dict[str, int]:
+    """On which days, by their numbers from today, the client of an order comes; days that are over are over."""
+    return {kind: (day - today).days for kind, day in one.days.items() if day >= today}
 
 
 @dataclass(frozen=True)

@@ -1,7 +1,7 @@
 """A schedule as the week shows it, and the answer to whether a day can be promised, in words."""
 
 from collections import defaultdict
-from collections.abc import Mapping, Sequence
+from collections.abc import Collection, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date, timedelta
 
@@ -22,7 +22,7 @@ from cutting.scheduling import (
     tasks_of,
     waits_of,
 )
-from shop.bridge.scheduling import Stands, Waiting, Works, clock_of, rest
+from shop.bridge.scheduling import Stands, Waiting, Works, clock_of, days_of, rest
 from shop.bridge.words import words
 
 MOST_SAID = 12
@@ -107,7 +107,8 @@ class EndOut(BaseModel):
 class PromiseOut(BaseModel):
     """Whether a day can be promised: when it is done then, how many minutes are left over, what that moves, in words.
 
-    `first` is the first day that can be promised where it cannot.
+    `minutes` and `names` are those of its tasks by their kinds; `first` is the first day that can be promised where it
+    cannot.
     """
 
     can: bool
@@ -115,6 +116,7 @@ class PromiseOut(BaseModel):
     left_over: int
     first: date | None
     minutes: dict[str, int]
+    names: dict[str, str]
     says: list[str]
     moves: list[TaskMovedOut]
 
@@ -169,10 +171,13 @@ def _day(work: Work, one: Works, day: int, tickets: list[WeekTicketOut], on: dat
 
 
 def broken_of(
-    work: Work, schedule: Stands, people: Mapping[str, str], called: Mapping[str, Called], today: date
-) -> list[BrokenOut]:
-    """The promises that are not kept so, the first promised first, each with why and what would keep it."""
-    ends, late = outcomes(work, schedule), broken(work, schedule)
+    work: Work, schedule: Stands, people: Mapping[str, str], called: Mapping[str, Called], today: date,
+    without: Collection[str] = (),
+) -> list[BrokenOut]:  # fmt: skip
+    """The promises that are not kept so, the first promised first, each with why and what would keep it; `without`
+    those that are broken already.
+    """
+    ends, late = outcomes(work, schedule), broken(work, schedule).difference(without)
     found = []
     for order in sorted(late, key=lambda one: (work.due[one], one))[:MOST_SAID]:
         end, what = ends[order].end, called[order]
@@ -181,10 +186,7 @@ def broken_of(
             for id, why in schedule.left.items()
             if work.task[id].order == order
         ]
-        missed = [id for id in schedule.missed if work.task[id].order == order]
-        says += [
-            words().say_missed(work.task[id].kind, today + timedelta(days=work.task[id].day or 0)) for id in missed
-        ]
+        says += [_missed(work, id, today) for id in schedule.missed if work.task[id].order == order]
         if end is not None and ends[order].late > 0:
             says += _why(waits_of(work, schedule, order), people, today)
             others = {id: one for id, one in schedule.placed.items() if work.task[id].order != order}
@@ -221,26 +223,27 @@ def promise(
     called: Mapping[str, Called], today: date,
 ) -> PromiseOut:  # fmt: skip
     """Whether an order that is not among what waits can be promised by its day."""
-    days = {kind: (day - today).days for kind, day in asked.days.items()}
-    tasks = tasks_of(asked.id, rest(asked, own), days)
+    tasks = tasks_of(asked.id, rest(asked, own), days_of(asked, today))
     minutes = {one.kind: one.minutes for one in tasks}
     if not tasks:
-        return PromiseOut(can=True, done_on=today, left_over=0, first=None, minutes={}, says=[], moves=[])
+        return PromiseOut(can=True, done_on=today, left_over=0, first=None, minutes={}, names={}, says=[], moves=[])
     due = ((asked.promised_on - today).days + 1) * DAY
     answer = could_promise(work, schedule, tasks, due)
-    more = type(work)(work.workers, (*work.tasks, *tasks), {**work.due, asked.id: due}, work.shared)
+    more = Work(work.workers, (*work.tasks, *tasks), {**work.due, asked.id: due}, work.shared)
     left = [
         words().say_left(why, more.task[id].kind)
         for id, why in answer.schedule.left.items()
         if id in {one.id for one in tasks}
     ]
+    missed = [_missed(more, id, today) for id in answer.schedule.missed if more.task[id].order == asked.id]
     says = [words().say_rest(answer.left_over)] if answer.can else [
-        *left, *_why(answer.waits, people, today), *(_cure(one, people, today) for one in answer.cures)
+        *left, *missed, *_why(answer.waits, people, today), *(_cure(one, people, today) for one in answer.cures)
     ]  # fmt: skip
     first = next((today + timedelta(days=one.day) for one in answer.cures if one.code == "day"), None)
     return PromiseOut(
         can=answer.can, done_on=None if answer.end is None else today + timedelta(days=(answer.end - 1) // DAY),
         left_over=answer.left_over, first=first, minutes=minutes, says=says,
+        names={kind: words().task_name(kind) for kind in minutes},
         moves=[_move(one, more, people, called, today) for one in answer.moves],
     )  # fmt: skip
 
@@ -249,6 +252,10 @@ def _why(waits: Waits | None, people: Mapping[str, str], today: date) -> list[st
     if waits is None or waits.end <= waits.start:
         return []
     return [words().say_waits(waits.kind, people[waits.worker], today + timedelta(days=waits.end // DAY))]
+
+
+def _missed(work: Work, task: str, today: date) -> str:
+    return words().say_missed(work.task[task].kind, today + timedelta(days=work.task[task].day or 0))
 
 
 def _cure(one: Cure, people: Mapping[str, str], today: date) -> str:

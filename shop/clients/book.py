@@ -14,7 +14,8 @@ from shop.clients.vcard import Contact, read_cards
 
 
 def put_client(*, actor: User, id: UUID, version: int, name: str, **more: Any) -> Client:
-    """Make or change a client: name, and phone, email, note, leave_be, keeps_measures, archived where given."""
+    """Make or change a client: name, and phone, email, note, leave_be, keeps_measures, takes_reminders, archived
+    where given."""
     allow(actor, "clients")
     phone = digits(more["phone"]) if "phone" in more else None
     searched = {"sound": sounding(name)[:160]} | ({"phone_digits": phone} if phone is not None else {})

@@ -15,6 +15,7 @@ class Client(WorkshopRow):
     note = models.TextField(max_length=2000, blank=True)
     leave_be = models.CharField(max_length=800, blank=True)
     keeps_measures = models.BooleanField(default=False)
+    takes_reminders = models.BooleanField(default=False)
     archived = models.BooleanField(default=False)
     sound = models.CharField(max_length=160, blank=True, editable=False)
     phone_digits = models.CharField(max_length=120, blank=True, editable=False)

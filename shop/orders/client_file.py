@@ -56,7 +56,7 @@ def export_client(actor: User, id: UUID) -> dict[str, Any]:
         "format": "plavet-client", "version": 1,
         "client": {
             "name": client.name, **{key: getattr(client, key) for key in CONTACTS},
-            "keeps_measures": client.keeps_measures,
+            "keeps_measures": client.keeps_measures, "takes_reminders": client.takes_reminders,
         },
         "sheets": [
             {
@@ -157,7 +157,8 @@ def merge_clients(*, actor: User, id: UUID, other: UUID) -> Client:
             setattr(kept, key, both)
         bring_together(gone, kept)
         kept.phone_digits = digits(kept.phone)
-        kept.keeps_measures = kept.keeps_measures and gone.keeps_measures
+        for agreed in ("keeps_measures", "takes_reminders"):
+            setattr(kept, agreed, getattr(kept, agreed) and getattr(gone, agreed))
         kept.version += 1
         kept.changed_by = actor
         kept.save()

@@ -20,7 +20,8 @@ class HouseError(ShopError):
 
 
 def settle(*, actor: User, **changes: Any) -> Workshop:
-    """Change what is given of the workshop: name, heading, time_zone, currency, paper, allowances, tables, machines.
+    """Change what is given of the workshop: name, heading, time_zone, paper, allowances, tables, machines,
+    reminds.
     Raises HouseError, BlankError, CoreRefusal.
     """
     allow(actor, "workshop")

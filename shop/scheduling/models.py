@@ -68,3 +68,13 @@ class Schedule(WorkshopRow):
 
     class Meta:
         indexes = [models.Index(fields=["workshop", "-kept_at"], name="schedule_kept")]
+
+
+class Feed(WorkshopRow):
+    """The secret address of somebody's week; of the secret only a digest is kept."""
+
+    person = models.OneToOneField(User, on_delete=models.CASCADE, related_name="+")
+    digest = models.CharField(max_length=64, unique=True)
+
+    class Meta:
+        verbose_name_plural = "addresses of weeks"

@@ -13,7 +13,18 @@ from django.utils import timezone
 from shop.accounts.models import User
 from shop.bridge.hours import SKILLS, USUAL
 from shop.bridge.making_schedule import was_placed
-from shop.bridge.scheduling import Stands, Waiting, Waits, WasPlaced, Works, breaks, standing, with_kept, work_of
+from shop.bridge.scheduling import (
+    Stands,
+    Waiting,
+    Waits,
+    WasPlaced,
+    Works,
+    broken_orders,
+    standing,
+    summed,
+    with_kept,
+    work_of,
+)
 from shop.bridge.week import Called
 from shop.clients.models import Reading
 from shop.orders import life
@@ -32,7 +43,9 @@ IDS = "%(function)s(%(expressions)s, '$[*].id')"
 
 @dataclass(frozen=True)
 class WaitingWork:
-    """All that waits today: as the core has it, and what is called how. `more` orders are promised later still."""
+    """All that waits today: as the core has it, and what is called how. `more` orders are promised later still;
+    `summed` are the sums of minutes, by order and kind of task.
+    """
 
     today: date
     work: Waits
@@ -42,14 +55,20 @@ class WaitingWork:
     own: dict[str, float]
     kept: Schedule | None
     more: bool
+    summed: dict[tuple[str, str], str]
 
     def by(self, kept: dict[str, WasPlaced]) -> Stands:
         """The schedule that this would go by if another were kept."""
         return standing(with_kept(self.work, kept, self.today))
 
+    @property
+    def broken(self) -> set[str]:
+        """The orders whose promise is not kept as things stand."""
+        return broken_orders(self.work, self.stands)
+
     def breaks(self, schedule: Stands) -> int:
         """How many promises are broken by a schedule."""
-        return breaks(self.work, schedule)
+        return len(broken_orders(self.work, schedule))
 
     @property
     def names(self) -> dict[str, str]:
@@ -90,7 +109,9 @@ def waiting_work(
     shared = {"table": actor.workshop.tables, "machine": actor.workshop.machines}
     work = work_of(people, waiting, own, now, shared, placed)
     called = {str(row.id): Called(row.title, row.client.name, row.promised_on) for row in rows[:MOST]}
-    return WaitingWork(now.date(), work, standing(work), people, called, own, kept, len(rows) > MOST)
+    return WaitingWork(
+        now.date(), work, standing(work), people, called, own, kept, len(rows) > MOST, summed(waiting, own)
+    )
 
 
 def client_days(actor: User, orders: Collection[UUID]) -> dict[UUID, list[ClientDay]]:
@@ -101,6 +122,14 @@ def client_days(actor: User, orders: Collection[UUID]) -> dict[UUID, list[Client
     return found
 
 
+def days_of_client(actor: User, client: UUID) -> list[dict[str, str]]:
+    """On which days somebody comes for what, or came, as plain data."""
+    rows = ClientDay.of(actor.workshop).filter(order__client_id=client, removed=False).select_related("order")
+    return [
+        {"order": one.order.title, "kind": one.kind, "day": one.day.isoformat()} for one in rows.order_by("day", "id")
+    ]
+
+
 def one_waiting(actor: User, id: UUID) -> tuple[Order, Waiting]:
     """One order as it waits. Raises Http404 where it does not, or is anybody else's."""
     row = on_bench(actor).filter(pk=id).first()
@@ -108,6 +137,18 @@ def one_waiting(actor: User, id: UUID) -> tuple[Order, Waiting]:
         raise Http404
     [found] = _waiting(actor, [row])
     return row, found
+
+
+DONE_BY: dict[str, life.State] = {
+    "measure": "measured", "cut": "cut", "sew": "fitting", "fit": "finishing", "finish": "ready", "pack": "ready",
+}  # fmt: skip
+"""By which state of an order a kind of task is done."""
+
+
+def done_by(state: life.State) -> list[str]:
+    """The kinds of tasks that are done of an order in a state."""
+    reached = life.ORDER.index(state)
+    return [kind for kind, done in DONE_BY.items() if reached >= life.ORDER.index(done)]
 
 
 def _waiting(actor: User, orders: list[Order]) -> list[Waiting]:
@@ -135,7 +176,7 @@ def _waiting(actor: User, orders: list[Order]) -> list[Waiting]:
             getattr(row, "step", None), len(measured[row.sheet_id]) >= life.MEASURED, done.get(row.id)
         )
         on = {one.kind: one.day for one in days[row.id]}
-        found.append(Waiting(str(row.id), row.promised_on, state, styles[row.id], left, pieces, on))
+        found.append(Waiting(str(row.id), row.promised_on, done_by(state), styles[row.id], left, pieces, on))
     return found
 
 

@@ -40,6 +40,8 @@ INSTALLED_APPS = [
     "shop.sewing",
     "shop.practice",
     "shop.scheduling",
+    "shop.money",
+    "shop.reminders",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
@@ -148,4 +150,5 @@ LOGGING = {
 }
 
 PLAVET_PLOTTER = os.environ.get("PLAVET_PLOTTER", "")
+PLAVET_POST = os.environ.get("PLAVET_POST", "")
 """Where a pen plotter listens, such as 127.0.0.1:9100; empty where there is none."""

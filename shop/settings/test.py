@@ -15,5 +15,6 @@ STORAGES = {
 }
 # A server beside the tests has the pages as they are built.
 WHITENOISE_USE_FINDERS = True
-# A plotter that is off.
+# A plotter that is off, and a gateway.
 PLAVET_PLOTTER = "127.0.0.1:9"
+PLAVET_POST = os.environ.get("PLAVET_POST", "127.0.0.1:9")

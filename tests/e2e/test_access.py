@@ -18,8 +18,8 @@ DEEP = bool(os.environ.get("PLAVET_DEEP"))
 SIZES = [(1280, 800), (390, 844), *([(820, 1180)] if DEEP else [])]
 SMALL = [(640, 400), (844, 390), (820, 1180)]
 ROOMS = (
-    "/", "/new", "/shelf", "/shelf/buy", "/week", "/week/hours", "/clients", "/clients/first", "/methods", "/practice", "/people", "/people/learned",
-    "/people/seen", "/settings", "/patterns", f"{TWO}/others", f"{CHOIR}/files", f"{CHOIR}/card", f"{CHOIR}/calls", "/nowhere",
+    "/", "/new", "/shelf", "/shelf/buy", "/week", "/week/hours", "/money", "/money/quick", "/money/prices", "/reminders", "/clients", "/clients/first", "/methods", "/practice", "/people", "/people/learned",
+    "/people/seen", "/settings", "/patterns", f"{TWO}/others", f"{CHOIR}/money", f"{CHOIR}/files", f"{CHOIR}/card", f"{CHOIR}/calls", "/nowhere",
 )  # fmt: skip
 JOBS = tuple(f"{title}/{station}" for title in ((CHOIR, SUIT) if DEEP else (CHOIR,)) for station in STATIONS)
 
@@ -38,7 +38,7 @@ def opened(page: Page, address: str) -> None:
     page.goto(address)
     page.locator("h1").first.wait_for(state="attached")
     # Where a search waits for the queue the page asks again and again: what is awaited is its own words.
-    page.wait_for_function("() => !/Fetching|Drafting|Laying|One moment/.test(document.body.innerText)")
+    page.wait_for_function("() => !/Fetching|Drafting|Laying|Reckoning|One moment/.test(document.body.innerText)")
     page.wait_for_timeout(300)
 
 

@@ -51,6 +51,8 @@ def test_the_whole_job_by_mouse_with_a_wrong_number_mended(inside: Page):
     page.get_by_role("navigation", name="Stations").get_by_role("link", name="Cloth").click()
     page.get_by_label("Width, selvedge to selvedge").fill("30")
     page.get_by_label("Width, selvedge to selvedge").press("Tab")
+    # The folds are named anew when the width is taken: what is chosen before may be chosen of the old list.
+    expect(page.get_by_text("not all of it fits").first).to_be_visible()
     page.get_by_text("pairs cut at once, two layers").click()
     expect(page.get_by_text("too shallow for the widest line")).to_be_visible()
     page.get_by_label("Width, selvedge to selvedge").fill("60")

@@ -17,8 +17,6 @@ def test_light_keys_heading_and_allowances_are_settled_and_hold(inside: Page):
     page.get_by_text("Dim", exact=True).last.click()
     expect(page.locator("html")).to_have_attribute("data-light", "dim")
     page.get_by_label("Heading on paper").fill("Quay 3, old harbour")
-    page.get_by_label("Currency").fill("kr")
-    page.get_by_label("Currency").press("Enter")
     page.get_by_role("group", name="Trousers").get_by_label("Side").fill("9")
     page.keyboard.press("Tab")
     expect(page.get_by_role("alert").filter(has_text="9″")).to_be_visible()
@@ -45,11 +43,16 @@ def test_light_keys_heading_and_allowances_are_settled_and_hold(inside: Page):
     assert re.fullmatch(rf"Mark, .+, {people.ORDERS[0]['title']} · Plavet", page.title())
     page.goto(page.url.replace("/mark", "/calls"))
     expect(page.get_by_text("Quay 3, old harbour")).to_be_visible()
-    page.goto(page.url.replace("/calls", "/cloth"))
+    cloth = page.url.replace("/calls", "/cloth")
+    page.goto("/money/prices")
+    page.get_by_label("Currency").select_option("SEK")
+    page.get_by_role("button", name="Keep these prices").click()
+    expect(page.get_by_text("The prices are kept")).to_have_count(1)
+    page.goto(cloth)
     page.get_by_text("Bought and washed").click()
     page.get_by_label("Price of one yard").fill("6.20")
     page.keyboard.press("Tab")
-    expect(page.get_by_text(re.compile(r"Costs \d+\.\d\d kr"))).to_be_visible()
+    expect(page.get_by_text(re.compile(r"Costs \d+\.\d\d SEK"))).to_be_visible()
 
 
 def test_the_day_it_is_is_the_workshops(inside: Page):

@@ -25,6 +25,13 @@ def test_somebody_is_ill_a_day_is_asked_for_and_a_new_schedule_is_kept(inside: P
     page.get_by_role("form", name="Hild").get_by_role("button", name="Keep these hours").click()
     expect(page.get_by_label("Monday, Hild")).to_have_value("07:30 to 12:00")
 
+    # Her own week, for a calendar program: an address that is shown once and can be ended.
+    page.get_by_role("button", name="A calendar address: Hild").click()
+    address = page.get_by_label("For Hild's calendar program")
+    expect(address).to_have_value(re.compile(r"/api/calendar/.+\.ics$"))
+    page.get_by_role("button", name="End the address: Hild").click()
+    expect(address).to_have_count(0)
+
     page.get_by_label("Who").select_option(label="Ivo")
     page.get_by_label("From").fill(str(date.today()))
     page.get_by_label("To (left out: that day alone)").fill(str(date.today() + timedelta(days=30)))

@@ -29,6 +29,15 @@ def rows():
         return sorted(cursor.fetchall())
 
 
+def order_that_is_ready(owner):
+    """The order of a client who is to be told that it is ready."""
+    last = owner.get(f"/orders/{owner.get('/orders')[-1]['id']}")
+    client = {key: last["client"][key] for key in ("version", "name")} | {"phone": "0555", "takes_reminders": True}
+    assert owner("PUT", f"/clients/{last['client']['id']}", client)[0] == 200
+    assert owner("PUT", f"/steps/{uuid4()}", {"order": last["id"], "state": "ready"})[0] == 200
+    return last["id"]
+
+
 def bodies_for(owner, order):
     """A body that is taken, for every path that takes one; with the path it goes to. `owner` calls as the owner."""
     made = owner("POST", f"/orders/{order['id']}/plan")[1]
@@ -54,8 +63,9 @@ def bodies_for(owner, order):
         "pinned": "1/2",
         "fitted_on": "2026-11-01",
     }
-    correction = str(uuid4())
+    correction, payment = str(uuid4()), str(uuid4())
     owner("PUT", f"/fitting-corrections/{correction}", found)
+    paid = owner("PUT", f"/payments/{payment}", {"order": ids["order"], "amount": "40", "paid": "0.00"})[1]
     by_hand = next(mark["n"] for mark in made["plan"]["marks"] if mark["by_hand"])
     return {
         ("POST", "/book"): {"text": "BEGIN:VCARD", "keep": False},
@@ -128,6 +138,13 @@ def bodies_for(owner, order):
         ("PUT", f"/client-days/{uuid4()}"): {"order": ids["order"], "kind": "fit", "day": soon},
         ("POST", f"/hours/{User.objects.get(username='ebba').id}/moves"): {"first": soon, "last": soon},
         ("POST", "/promises"): {"styles": ["palazzo"], "day": soon},
+        ("PUT", "/prices"): {"currency": "EUR", "rate": "30", "notions": {"zip": "2.50"}, "tax_percent": "25"},
+        ("PUT", f"/quotes/{uuid4()}"): {"order": ids["order"], "extras": [{"name": "Express", "amount": "5"}]},
+        ("POST", f"/quotes/{uuid4()}/agree"): {"order": ids["order"], "total": "0.00"},
+        ("PUT", f"/payments/{uuid4()}"): {"order": ids["order"], "amount": "5", "paid": paid["paid_written"]},
+        ("PUT", f"/taken-back/{uuid4()}"): {"payment": payment},
+        ("PUT", f"/reminders/{uuid4()}"): {"order": order_that_is_ready(owner), "kind": "ready"},
+        ("POST", "/quick-quotes"): {"styles": ["palazzo"], "hip": "41", "width": "58 in"},
         ("PATCH", "/workshop"): {"heading": "Quay 3"},
         ("PUT", "/workshop/unit"): {"unit": "in"},
         ("PATCH", "/session/own"): {"light": "dim"},

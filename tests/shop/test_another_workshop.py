@@ -8,7 +8,7 @@ from django.test import Client as Http
 from django.utils import timezone
 
 from shop.accounts.models import User
-from tests.shop.bodies import JOB, SQUARE
+from tests.shop.bodies import JOB, SQUARE, order_that_is_ready
 
 
 def ids_in(value, found):
@@ -53,6 +53,11 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     [away] = owner("PUT", f"/away/{new_id()}", ill)[1]["away"]
     [comes] = owner("PUT", f"/client-days/{new_id()}", {"order": order["id"], "kind": "fit", "day": day})[1]["days"]
     assert owner("PUT", f"/schedules/{schedule}")[0] == 200
+    quote, payment, taken = new_id(), new_id(), {"order": order["id"], "amount": "40", "paid": "0.00"}
+    assert owner("PUT", f"/quotes/{quote}", {"order": order["id"]})[0] == 200
+    assert owner("PUT", f"/payments/{payment}", taken)[0] == 200
+    reminder, ready = new_id(), order_that_is_ready(owner)
+    assert owner("PUT", f"/reminders/{reminder}", {"order": ready, "kind": "ready"})[0] == 200
     rows = {
         "chalks": chalk, "ticks": new_id(), "tape-readings": new_id(), "steps": step, "drill-answers": drilled, "call-answers": new_id(), "sewn": new_id(), "fitting-corrections": new_id(), "house-corrections": new_id(),
         "shelf": kept["id"], "cuts": cut["id"], "house-rules": rule["id"], "house-patterns": pattern["id"], "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run, "plots": plot,
@@ -60,6 +65,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
         "people": str(User.objects.get(username="ebba").id), "invitations": invited["id"], "password-links": new_id(),
         "hours": str(User.objects.get(username="ebba").id), "away": away["id"], "client-days": comes["id"], "schedules": schedule,
+        "quotes": quote, "payments": payment, "taken-back": new_id(), "reminders": reminder,
     }  # fmt: skip
     bodies = {
         "clients": {"name": "x", "other": rows["clients"]}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in", "text": "point,typed"},
@@ -81,6 +87,8 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "fitting-corrections": {"order": rows["orders"], "sign": "seat_tight", "cure": "tip_more", "pinned": "1/2", "fitted_on": "2026-11-01"},
         "hours": {"skills": [], "week": [[]] * 7, "first": day, "last": day}, "away": {"person": str(User.objects.get(username="ebba").id), "first": day, "last": day},
         "client-days": {"order": rows["orders"], "kind": "fit", "day": day}, "promises": {"styles": ["palazzo"], "day": day},
+        "quotes": {"order": rows["orders"], "total": "1.00"}, "payments": taken, "reminders": {"order": rows["orders"], "kind": "ready"}, "taken-back": {"payment": payment}, "prices": {"rate": "3"},
+        "quick-quotes": {"styles": ["palazzo"], "hip": "104", "width": "150"},
         "house-patterns": said, "sewn": {"order": rows["orders"], "plan": made["id"], "operation": "trousers.darts"},
     }  # fmt: skip
     secret = ids_in([rows, made["id"]], set())
@@ -89,8 +97,8 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     for path, methods in api.get_openapi_schema(path_prefix="/").get("paths").items():
         for method in methods:
             if path.startswith(
-                ("/session", "/tape/", "/look")
-            ):  # whoever has the code or the link: test_tape, test_files
+                ("/session", "/tape/", "/look", "/calendar/")
+            ):  # whoever has the code, link or address: test_tape, test_files, test_feed
                 continue
             kind = path.split("/")[1]
             status, given = stranger(

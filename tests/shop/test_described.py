@@ -5,6 +5,7 @@ Logged in, with the ids of real rows in every other request. `--deep` sends far 
 
 import os
 import re
+from collections import Counter
 
 import pytest
 import schemathesis
@@ -95,3 +96,20 @@ def sent_to(name, operation, ebba, ids, application):
 
     send()
     return statuses
+
+
+def test_no_two_shapes_have_one_name():
+    """In the description the second of one name would take the place of the first, in silence."""
+    from pydantic import BaseModel
+
+    def below(cls):
+        for one in cls.__subclasses__():
+            yield one
+            yield from below(one)
+
+    # Other shapes of the core are of its files alone.
+    of_plans = ("cutting.formats.plan_shape", "cutting.formats.sewing_shape")
+    found = {(one.__module__, one.__name__) for one in below(BaseModel) if "[" not in one.__name__}
+    ours = [name for module, name in found if module.startswith("shop.") or module in of_plans]
+    assert len(ours) > 150
+    assert [name for name, count in Counter(ours).items() if count > 1] == []

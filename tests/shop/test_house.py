@@ -25,12 +25,12 @@ def test_only_an_owner_settles_and_only_what_is_given_changes(owner):
     here = User.objects.get(username="ebba").workshop
     for role in ROLES[1:]:
         other = Caller(User.objects.create(username=f"a-{role}", workshop=here, role=role))
-        assert other("GET", "/workshop")[0] == other("PATCH", "/workshop", {"currency": "kr"})[0] == 403
+        assert other("GET", "/workshop")[0] == other("PATCH", "/workshop", {"paper": "Letter"})[0] == 403
         assert other("PUT", "/workshop/unit", {"unit": "cm"})[0] == 403
         assert other("PATCH", "/session/own", {"single_keys": False})[1]["single_keys"] is False
     before = owner.get("/workshop")
-    shown = settled(owner, heading="  Quay 3,\n old  harbour ", currency="kr", name=None)
-    assert shown == before | {"heading": "Quay 3, old harbour", "currency": "kr"}
+    shown = settled(owner, heading="  Quay 3,\n old  harbour ", paper="Letter", name=None)
+    assert shown == before | {"heading": "Quay 3, old harbour", "paper": "Letter"}
     assert owner.get("/session")["heading"] == "Quay 3, old harbour"
 
 

@@ -11,11 +11,25 @@ from shop.accounts.models import Invitation, Message, User
 from shop.accounts.rights import RIGHTS, ROLES
 from shop.api.api import api
 from shop.clients.models import HouseCorrection
+from tests.shop.bodies import order_that_is_ready
 from tests.shop.conftest import Caller
 
 HELD = {
     "owner": set(RIGHTS),
-    "cutter": {"contacts", "clients", "measure", "orders", "lays", "steps", "chalk", "cut", "sew", "fit", "practise"},
+    "cutter": {
+        "contacts",
+        "clients",
+        "measure",
+        "orders",
+        "lays",
+        "steps",
+        "chalk",
+        "cut",
+        "sew",
+        "fit",
+        "money",
+        "practise",
+    },
     "apprentice": {"measure", "lays", "steps", "chalk", "sew", "practise"},
     "sewer": {"steps", "sew", "practise"},
 }
@@ -45,6 +59,7 @@ def test_every_write_asks_for_its_right(team, order, new_id):
     tape = {"chalk": chalk, "garment": "trousers", "panel": "front", "tape": 0}
     other = next(one["id"] for one in team["owner"].get("/orders") if one["id"] != order["id"] and one["measured"] > 8)
     theirs = team["owner"]("POST", f"/orders/{other}/plan")[1]
+    ready = order_that_is_ready(team["owner"])
     begun = {"order": other, "plan": theirs["id"], "stamp": theirs["stamp"], "call": 1}
     to_cut = team["owner"]("PUT", f"/ticks/{new_id()}", begun)[1]["id"]
     keys = {"measure": "inseam", "typed": "30"}
@@ -89,11 +104,19 @@ def test_every_write_asks_for_its_right(team, order, new_id):
         ("people", "PUT", f"/invitations/{new_id()}", {"name": "Ivo", "role": "sewer"}),
         ("people", "PUT", f"/password-links/{new_id()}", {"person": str(User.objects.get(username="a-sewer").id)}),
         ("workshop", "PUT", f"/hours/{User.objects.get(username='a-cutter').id}", {"skills": ["cut"], "week": [[]] * 7}),
+        ("workshop", "POST", f"/hours/{User.objects.get(username='ebba').id}/feed", None),
         ("orders", "PUT", f"/away/{new_id()}", {"person": str(User.objects.get(username="a-sewer").id), "first": day, "last": day}),
         ("orders", "PUT", f"/client-days/{new_id()}", {"order": order["id"], "kind": "fit", "day": day}),
         ("orders", "PUT", f"/schedules/{new_id()}", None),
+        ("money", "GET", "/prices", None),
+        ("money", "GET", f"/orders/{order['id']}/money", None),
+        ("money", "PUT", f"/payments/{new_id()}", {"order": order["id"], "amount": "5", "paid": "0.00"}),
+        ("money", "POST", "/quick-quotes", {"styles": ["palazzo"], "look": "middle", "width": "58 in"}),
+        ("workshop", "PUT", "/prices", {"rate": "30"}),
+        ("contacts", "GET", "/reminders", None),
+        ("contacts", "PUT", f"/reminders/{new_id()}", {"order": ready, "kind": "ready"}),
         ("workshop", "GET", "/workshop", None),
-        ("workshop", "PATCH", "/workshop", {"currency": "kr"}),
+        ("workshop", "PATCH", "/workshop", {"paper": "Letter"}),
         ("workshop", "PUT", "/workshop/unit", {"unit": "in"}),
         ("people", "PUT", f"/people/{User.objects.get(username='a-cutter').id}", {"role": "cutter"}),
     ]  # fmt: skip

@@ -45,7 +45,7 @@ def test_bench_group_order_and_book_ask_as_often_for_many_as_for_few(owner, ebba
     paths = [
         ("GET", "/orders"), ("GET", f"/orders/{order['id']}/group"), ("GET", f"/orders/{order['id']}"),
         ("GET", "/clients"), ("GET", f"/clients/{order['client']['id']}/sheets"), ("GET", "/shelf"),
-        ("GET", "/house-rules"), ("GET", "/bodies"),
+        ("GET", "/house-rules"), ("GET", "/bodies"), ("GET", "/money"), ("GET", "/reminders"),
     ]  # fmt: skip
     choir(ebba, order, more)
     for one in Order.of(ebba.workshop).filter(group=Order.of(ebba.workshop).get(pk=order["id"]).group):

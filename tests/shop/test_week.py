@@ -2,6 +2,7 @@
 
 import json
 from datetime import date, datetime, timedelta
+from math import ceil
 
 import pytest
 from django.db import connection
@@ -65,6 +66,11 @@ def test_every_day_of_everybody_is_what_they_work_less_what_is_free(owner, order
         of_order = owner.get(f"/orders/{id}/tasks")
         placed = [one for row in week["rows"] for day in row["days"] for one in day["tickets"] if one["order"] == id]
         assert sum(one["minutes"] for one in placed) == sum(one["minutes"] for one in of_order["tasks"]) > 0
+        for one in of_order["tasks"]:
+            parts = [part.split(" x ") for part in one["summed"].split(" + ") if part]
+            numbers = [float(part[0]) * float(part[1] if len(part) > 1 else 1) for part in parts]
+            assert ceil(sum(numbers) or one["minutes"]) == one["minutes"]
+        assert any(one["summed"] for one in of_order["tasks"])
         ends = [one["end"] for one in of_order["tasks"]]
         assert ends == sorted(ends)
         assert of_order["done_on"] == ends[-1][:10]
@@ -222,6 +228,11 @@ def test_a_day_is_promised_or_not_with_why_and_nothing_is_stored(owner, orders, 
     )
     fitted = owner("POST", "/promises", ask | {"fitting": "2026-12-09"})[1]
     assert (fitted["can"], fitted["minutes"]["fit"], fitted["done_on"] >= "2026-12-09") == (True, 30, True)
+    # Nobody is there on a Sunday: what cannot be fitted on its day is not promised, however early it is done.
+    sunday = owner("POST", "/promises", ask | {"fitting": "2026-12-06"})[1]
+    assert (sunday["can"], sunday["first"]) == (False, None)
+    assert sunday["says"][0].startswith("The client comes on Sunday 6 December")
+    assert owner("POST", "/promises", ask | {"fitting": "2026-11-29"})[1]["code"] == "day"
     no = owner("POST", "/promises", ask | {"styles": ["jumpsuit"] * 8, "day": "2026-11-30"})[1]
     assert (no["can"], no["first"] > "2026-11-30") == (False, True)
     assert no["says"][-1].endswith("can be promised.")

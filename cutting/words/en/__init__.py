@@ -31,10 +31,21 @@ from cutting.words.en.folds import fold_words, say_cloth_step, say_fold, section
 from cutting.words.en.formula import formula
 from cutting.words.en.marks import panel_name
 from cutting.words.en.measures import about_way, measure_name, posture, taking
+from cutting.words.en.money import (
+    currencies,
+    line_sum,
+    line_title,
+    money,
+    notion_title,
+    pay_name,
+    per_name,
+    way_of_paying,
+)
 from cutting.words.en.numbers import number_name
 from cutting.words.en.page import page
 from cutting.words.en.problems import say_problem
 from cutting.words.en.readings import reading_name, say_band, say_doubt, say_reading
+from cutting.words.en.reminders import say_reminder
 from cutting.words.en.scheduling import day_name, say_cure, say_left, say_missed, say_rest, say_waits, task_name
 from cutting.words.en.sewing import garment_name, notion_name, piece_label, piece_name, sewn_to
 from cutting.words.en.slips import say_answer, slip_name
@@ -55,6 +66,7 @@ __all__ = [
     "cloth_name",
     "cost_formula",
     "cure_name",
+    "currencies",
     "day_name",
     "file_words",
     "fold_words",
@@ -63,14 +75,20 @@ __all__ = [
     "group_name",
     "half_name",
     "kind_name",
+    "line_sum",
+    "line_title",
     "measure_name",
     "method_words",
+    "money",
     "notion_name",
+    "notion_title",
     "number_name",
     "operation_title",
     "operation_words",
     "page",
     "panel_name",
+    "pay_name",
+    "per_name",
     "piece_label",
     "piece_name",
     "posture",
@@ -91,6 +109,7 @@ __all__ = [
     "say_nothing",
     "say_problem",
     "say_reading",
+    "say_reminder",
     "say_rest",
     "say_room",
     "say_suspect",
@@ -109,6 +128,7 @@ __all__ = [
     "thickness_name",
     "tool_name",
     "view_name",
+    "way_of_paying",
     "way_words",
     "yardage_formula",
 ]

@@ -43,6 +43,12 @@ PAGE = {
     "card_sewing_title": "Sewing", "card_sewing": "{steps} steps, about {hours} h {minutes} min",
     "card_minutes": "Minutes as somebody with practice needs them; stitches by their numbers in ISO 4915, seams by their classes in ISO 4916, from memory.",
     "card_allowance": "{wide} allowance", "card_stitch": "{name} ({number})", "card_class": "{name} seam (class {number})", "card_press": "Press: {says}", "card_check": "Look: {says}", "card_wanted": "{name} {size}", "card_wanted_sum": "{name} {size} ({sum})", "card_min": "{minutes} min",
+    "money_quote_title": "Quote", "money_receipt_title": "Receipt {number}", "money_ticket_title": "Job ticket",
+    "money_total": "Total", "money_no_price": "not in this price", "money_agreed": "Agreed on {day}.", "money_open": "As of {day}.",
+    "money_promised": "Promised for {day}.", "money_without": "Without a price, and not in the total: {lines}.",
+    "money_against": "{kind} of receipt {receipt}", "money_received": "Of {day} {year}.", "money_agreed_total": "Agreed price",
+    "money_paid_so_far": "Paid so far, with this", "money_left": "To be paid still", "money_back": "To be given back",
+    "money_signed": "Received by: ____________________", "money_ticket_tasks": "Done",
     "card_page": "page {n} of {of}",
     "checks": "Checks: {held} of {all} hold.",
 }  # fmt: skip

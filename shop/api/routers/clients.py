@@ -15,7 +15,10 @@ from shop.api.incoming import Version
 from shop.api.routers.file import FileIn, FileOut, LineOut
 from shop.clients import book, queries, seen, vcard
 from shop.clients.models import Client
+from shop.money.queries import money_of_client
 from shop.orders import client_file
+from shop.reminders.queries import reminders_of_client
+from shop.scheduling.queries import days_of_client
 
 router = Router(tags=["clients"])
 
@@ -28,6 +31,7 @@ class ClientIn(Schema):
     note: str = Field("", max_length=2000)
     leave_be: str = Field("", max_length=800)
     keeps_measures: bool = False
+    takes_reminders: bool = False
     archived: bool = False
 
 
@@ -63,7 +67,7 @@ def client_out(request: HttpRequest, row: Client) -> ClientOut:
     return ClientOut(
         id=row.id, version=row.version, name=row.name, phone=row.phone if shown else "",
         email=row.email if shown else "", note=row.note, leave_be=row.leave_be, keeps_measures=row.keeps_measures,
-        archived=row.archived,
+        takes_reminders=row.takes_reminders, archived=row.archived,
     )  # fmt: skip
 
 
@@ -116,8 +120,11 @@ def export(request: HttpRequest, id: UUID, kind: Literal["json", "csv", "vcard"]
 
 def _export(actor: User, id: UUID, kind: str) -> HttpResponse:
     if kind == "json":
-        whole = json.dumps(client_file.export_client(actor, id), ensure_ascii=False, indent=1)
-        return _file(whole, "application/json", "client.json")
+        whole = client_file.export_client(actor, id) | {
+            "days": days_of_client(actor, id), **money_of_client(actor, id),
+            "reminders": reminders_of_client(actor, id),
+        }  # fmt: skip
+        return _file(json.dumps(whole, ensure_ascii=False, indent=1), "application/json", "client.json")
     if kind == "csv":
         return _file(client_file.export_csv(actor, id), "text/csv", "measurements.csv")
     allow(actor, "contacts")

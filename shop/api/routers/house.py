@@ -23,18 +23,18 @@ Allowances = Annotated[dict[Key, Given], Field(max_length=5)]
 
 
 class HouseIn(Schema):
-    """What is to change, and nothing else. `heading` is printed over cards; `currency` beside every price; `allowances`
-    are by kind of garment and edge, as typed: what a new garment starts from.
+    """What is to change, and nothing else. `heading` is printed over cards; `allowances` are by kind of garment and
+    edge, as typed: what a new garment starts from.
     """
 
     name: Annotated[str, Field(max_length=120)] | None = None
     heading: Annotated[str, Field(max_length=200)] | None = None
     time_zone: Annotated[str, Field(max_length=40)] | None = None
-    currency: Annotated[str, Field(max_length=8)] | None = None
     paper: Paper | None = None
     allowances: Allowances | None = None
     tables: Annotated[int, Field(ge=1, le=99)] | None = None
     machines: Annotated[int, Field(ge=1, le=99)] | None = None
+    reminds: bool | None = None
 
 
 class HouseOut(Schema):
@@ -46,11 +46,11 @@ class HouseOut(Schema):
     name: str
     heading: str
     time_zone: str
-    currency: str
     paper: Paper
     allowances: dict[str, dict[str, str]]
     tables: int
     machines: int
+    reminds: bool
     unit: Literal["in", "cm"]
     turning_to: str
     edges: list[AllowanceOut]
@@ -72,8 +72,8 @@ def _out(row: Workshop) -> HouseOut:
     return HouseOut(
         id=str(row.id), name=row.name, heading=row.heading, unit="cm" if row.unit == "cm" else "in",
         turning_to=row.turning_to,
-        time_zone=row.time_zone, currency=row.currency, paper="Letter" if row.paper == "Letter" else "A4",
-        allowances=row.allowances, tables=row.tables, machines=row.machines,
+        time_zone=row.time_zone, paper="Letter" if row.paper == "Letter" else "A4",
+        allowances=row.allowances, tables=row.tables, machines=row.machines, reminds=row.reminds,
         edges=edges(), zones=sorted(zone for zone in available_timezones() if "/" in zone),
     )  # fmt: skip
 

@@ -1,14 +1,15 @@
 """The week of a workshop: who does what when, what can be promised, schedules made and kept."""
 
 from datetime import date, datetime, timedelta
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 from uuid import UUID, uuid4
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
 from ninja import Field, Query, Router, Schema
 
 from shop.accounts.models import User
+from shop.accounts.rights import rights_of
 from shop.api.auth import person
 from shop.api.incoming import Day, Version
 from shop.bridge.hours import task_kinds
@@ -28,7 +29,7 @@ from shop.bridge.week import (
     rows_of,
 )
 from shop.orders import queries as orders
-from shop.scheduling import actions
+from shop.scheduling import actions, feeds
 from shop.scheduling.models import Away, ClientDay, Hours, Schedule
 from shop.scheduling.queries import WaitingWork, client_days, one_waiting, people_of, waiting_work
 
@@ -66,6 +67,13 @@ class HoursOut(Schema):
     version: int
     skills: list[str]
     week: list[list[list[str]]]
+    feed: bool = Field(description="whether a calendar program can read the person's week by a secret address")
+
+
+class FeedOut(Schema):
+    """The secret address of somebody's week; it is shown this once."""
+
+    address: str
 
 
 class TaskName(Schema):
@@ -106,13 +114,14 @@ class ClientDayOut(Schema):
 
 
 class OrderTaskOut(Schema):
-    """A task of an order: how long it takes, and who begins and ends it when, by the workshop's own clock, as
-    2026-12-03T08:15.
+    """A task of an order: how long it takes with its sum in numbers (empty where that is one), and who begins and ends
+    it when, by the workshop's own clock, as 2026-12-03T08:15.
     """
 
     kind: str
     name: str
     minutes: int
+    summed: str
     by: str
     start: str | None
     end: str | None
@@ -209,6 +218,26 @@ def put_hours(request: HttpRequest, id: UUID, body: HoursIn) -> TeamHoursOut:
     return _team(actor)
 
 
+@router.post("/hours/{id}/feed", response=FeedOut)
+def renew_feed(request: HttpRequest, id: UUID) -> FeedOut:
+    """A secret address at which a calendar program reads somebody's week; the one before ends."""
+    secret = feeds.renew_feed(actor=person(request), person=id)
+    return FeedOut(address=request.build_absolute_uri(f"/api/calendar/{secret}.ics"))
+
+
+@router.delete("/hours/{id}/feed", response={204: None})
+def end_feed(request: HttpRequest, id: UUID) -> tuple[int, None]:
+    """Nobody reads somebody's week by its address any more."""
+    feeds.end_feed(actor=person(request), person=id)
+    return 204, None
+
+
+@router.get("/calendar/{secret}", auth=None)
+def calendar(request: HttpRequest, secret: str) -> Any:
+    """Somebody's week, for a calendar program that has its secret address."""
+    return HttpResponse(feeds.read_feed(secret.removesuffix(".ics")), content_type="text/calendar; charset=utf-8")
+
+
 @router.put("/away/{id}", response=TeamHoursOut)
 def put_away(request: HttpRequest, id: UUID, body: AwayIn) -> TeamHoursOut:
     """Say from and to which day somebody does not work."""
@@ -224,10 +253,9 @@ def away_moves(request: HttpRequest, id: UUID, body: AwayMovesIn) -> AwayMovesOu
     actions.check_away(body.first, body.last)
     whose = str(actions.own_person(actor, id).id)
     now, then = waiting_work(actor), waiting_work(actor, away={whose: (body.first, body.last)})
-    kept = {one.order for one in _broken(now)}
     return AwayMovesOut(
         moves=moved(then.work, now.stands, then.stands, then.names, then.called, then.today),
-        broken=[one for one in _broken(then) if one.order not in kept],
+        broken=broken_of(then.work, then.stands, then.names, then.called, then.today, without=now.broken),
     )
 
 
@@ -260,13 +288,14 @@ def could_promise(request: HttpRequest, body: PromiseIn) -> PromiseOut:
     waiting = waiting_work(actor, body.order)
     if body.order is not None:
         row, was = one_waiting(actor, body.order)
-        asked = Waiting(was.id, body.day, was.state, was.styles, was.operations, was.pieces, {**was.days, **days})
+        asked = Waiting(was.id, body.day, was.done, was.styles, was.operations, was.pieces, {**was.days, **days})
         called = Called(row.title, row.client.name, body.day)
     else:
         known = actions.known_styles(body.styles)
-        asked = Waiting(str(uuid4()), body.day, "asked", known, days=days)
+        asked = Waiting(str(uuid4()), body.day, (), known, days=days)
         called = Called("", "", body.day)
-    actions.check_day(body.day)
+    for day in (body.day, *([body.fitting] if body.fitting else [])):
+        actions.check_day(day)
     return promise(
         waiting.work, waiting.stands, asked, waiting.own, waiting.names, {**waiting.called, asked.id: called},
         waiting.today,
@@ -296,16 +325,19 @@ def keep_schedule(request: HttpRequest, id: UUID) -> ScheduleOut:
 
 def _team(actor: User) -> TeamHoursOut:
     said = {row.person_id: row.version for row in Hours.of(actor.workshop)}
+    read = feeds.who_has_one(actor)
+    # Why somebody is away is for who plans with it, and for themselves.
+    may = "orders" in rights_of(actor)
     away = Away.of(actor.workshop).filter(removed=False, last__gte=timezone.localdate()).order_by("first", "id")
     return TeamHoursOut(
         people=[
             HoursOut(person=UUID(one.id), name=one.name, version=said.get(UUID(one.id), 0), skills=[*one.skills],
-                     week=[[[*span] for span in day] for day in one.week])
+                     week=[[[*span] for span in day] for day in one.week], feed=UUID(one.id) in read)
             for one in people_of(actor)
         ],
         away=[
             AwayOut(id=row.id, version=row.version, person=row.person_id, first=row.first, last=row.last,
-                    reason=row.reason)
+                    reason=row.reason if may or row.person_id == actor.id else "")
             for row in away
         ],
         kinds=[TaskName(kind=kind, name=name) for kind, name in task_kinds()],
@@ -321,7 +353,8 @@ def _tasks(actor: User, id: UUID) -> OrderTasksOut:
         order=row.id, title=row.title, client_name=row.client.name, promised_on=row.promised_on,
         done_on=max((one.end.date() for one in when if one.end), default=None),
         tasks=[
-            OrderTaskOut(kind=one.kind, name=names[one.kind], minutes=one.minutes, by=waiting.names.get(one.worker, ""),
+            OrderTaskOut(kind=one.kind, name=names[one.kind], minutes=one.minutes,
+                    summed=waiting.summed.get((str(id), one.kind), ""), by=waiting.names.get(one.worker, ""),
                     start=_clock(one.start), end=_clock(one.end)) for one in when
         ],
         days=[_day(one) for one in client_days(actor, [id])[id]],

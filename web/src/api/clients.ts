@@ -8,7 +8,15 @@ type Schemas = components["schemas"];
 export type Client = Schemas["ClientOut"];
 
 /** A client of whom only the name is known. */
-export const BLANK = { phone: "", email: "", note: "", leave_be: "", keeps_measures: false, archived: false };
+export const BLANK = {
+  phone: "",
+  email: "",
+  note: "",
+  leave_be: "",
+  keeps_measures: false,
+  takes_reminders: false,
+  archived: false,
+};
 
 const path = (id: string) => ({ params: { path: { id } } });
 

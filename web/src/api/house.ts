@@ -1,4 +1,5 @@
 /** What the workshop settles for itself, and what one does for oneself. */
+import { withCurrency } from "../ui/money";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, server } from "./client";
 import type { components } from "./schema.gen";
@@ -65,5 +66,5 @@ export function useOwn() {
 /** A price with the workshop's currency, where it has one. */
 export function useMoney(): (amount: string) => string {
   const currency = useMe().data?.currency;
-  return (amount) => (currency ? `${amount} ${currency}` : amount);
+  return (amount) => withCurrency(amount, currency ?? "");
 }

@@ -68,6 +68,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar/{secret}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Calendar
+         * @description Somebody's week, for a calendar program that has its secret address.
+         */
+        get: operations["shop_api_routers_week_calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/call-answers/{id}": {
         parameters: {
             query?: never;
@@ -550,6 +570,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hours/{id}/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Renew Feed
+         * @description A secret address at which a calendar program reads somebody's week; the one before ends.
+         */
+        post: operations["shop_api_routers_week_renew_feed"];
+        /**
+         * End Feed
+         * @description Nobody reads somebody's week by its address any more.
+         */
+        delete: operations["shop_api_routers_week_end_feed"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/hours/{id}/moves": {
         parameters: {
             query?: never;
@@ -817,6 +861,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All Looks
+         * @description How large somebody can look, for a price without a tape.
+         */
+        get: operations["shop_api_routers_money_all_looks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/minutes": {
         parameters: {
             query?: never;
@@ -829,6 +893,26 @@ export interface paths {
          * @description How long each operation takes here, where it was timed.
          */
         get: operations["shop_api_routers_work_minutes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/money": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Open Money
+         * @description What is to be paid or to be given back, the first promised first; what came in month by month.
+         */
+        get: operations["shop_api_routers_money_open_money"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1077,6 +1161,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/money": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Order Money
+         * @description What an order costs, what was agreed and paid, and what is left to be paid.
+         */
+        get: operations["shop_api_routers_money_order_money"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/passed": {
         parameters: {
             query?: never;
@@ -1133,6 +1237,26 @@ export interface paths {
          *     somebody began. Lengths are shown in `unit`, else in the workshop's.
          */
         post: operations["shop_api_routers_orders_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/quote": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Quote On Paper
+         * @description The quote of an order as a PDF.
+         */
+        get: operations["shop_api_routers_money_quote_on_paper"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1239,6 +1363,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/ticket": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Ticket On Paper
+         * @description The job ticket of an order as a PDF.
+         */
+        get: operations["shop_api_routers_money_ticket_on_paper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/overrulings/{id}": {
         parameters: {
             query?: never;
@@ -1313,6 +1457,46 @@ export interface paths {
          * @description The pattern on paper, for a plotter, or for another program.
          */
         post: operations["shop_api_routers_outside_pattern_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Pay
+         * @description Take money for an order, or give it back.
+         */
+        put: operations["shop_api_routers_money_pay"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payments/{id}/receipt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Receipt On Paper
+         * @description The receipt of a payment as a PDF.
+         */
+        get: operations["shop_api_routers_money_receipt_on_paper"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1647,6 +1831,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Prices
+         * @description The workshop's currency and prices.
+         */
+        get: operations["shop_api_routers_money_prices"];
+        /**
+         * Put Prices
+         * @description Settle them.
+         */
+        put: operations["shop_api_routers_money_put_prices"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/promises": {
         parameters: {
             query?: never;
@@ -1667,6 +1875,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/quick-quotes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Quick
+         * @description What an outfit costs before anybody is measured: a range, and what it hangs on. Nothing is stored.
+         */
+        post: operations["shop_api_routers_money_quick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/quotes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Quote
+         * @description What is typed of an order's open quote: extras, a discount, whether there is a fitting.
+         */
+        put: operations["shop_api_routers_money_put_quote"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/quotes/{id}/agree": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Agree
+         * @description A quote is agreed: what an order costs is written down as it stands and does not change any more.
+         */
+        post: operations["shop_api_routers_money_agree"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/readings/{id}": {
         parameters: {
             query?: never;
@@ -1681,6 +1949,66 @@ export interface paths {
          */
         put: operations["shop_api_routers_sheets_put_reading"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Reminders
+         * @description Of what clients are to be reminded now, and what was sent.
+         */
+        get: operations["shop_api_routers_reminders_reminders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Reminder
+         * @description Remind a client: not at night, and nobody who has not agreed to be written to.
+         */
+        put: operations["shop_api_routers_reminders_put_reminder"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders/{id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Try Again
+         * @description Send one once more that was not taken.
+         */
+        post: operations["shop_api_routers_reminders_try_again"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2202,6 +2530,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/taken-back/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Take Back
+         * @description A payment was a mistake: a line against it.
+         */
+        put: operations["shop_api_routers_money_take_back"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tape": {
         parameters: {
             query?: never;
@@ -2429,6 +2777,38 @@ export interface components {
              * Format: date
              */
             promised_on: string;
+        };
+        /**
+         * AgreeIn
+         * @description The total as it was seen, as it is written.
+         */
+        AgreeIn: {
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Total */
+            total: string;
+        };
+        /**
+         * AgreedOut
+         * @description The quote that was agreed last: when, and by whom it was written down.
+         */
+        AgreedOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            quote: components["schemas"]["QuoteOut"];
         };
         /**
          * AllowanceOut
@@ -2835,6 +3215,11 @@ export interface components {
              */
             phone: string;
             /**
+             * Takes Reminders
+             * @default false
+             */
+            takes_reminders: boolean;
+            /**
              * Version
              * @default 0
              */
@@ -2879,6 +3264,11 @@ export interface components {
              * @default
              */
             phone: string;
+            /**
+             * Takes Reminders
+             * @default false
+             */
+            takes_reminders: boolean;
             /**
              * Version
              * @default 0
@@ -3075,6 +3465,16 @@ export interface components {
             code: string;
         };
         /**
+         * CodeNameOut
+         * @description A code with its name.
+         */
+        CodeNameOut: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * CodeOut
          * @description A picture that a telephone reads as the address of a call on Mark.
          */
@@ -3265,6 +3665,51 @@ export interface components {
             /** Unit */
             unit: string;
         };
+        /**
+         * DriverOut
+         * @description What makes the dearer end dearer, with both sums.
+         */
+        DriverOut: {
+            /** By */
+            by: string;
+            /** High */
+            high: string;
+            /** Low */
+            low: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * DueOut
+         * @description A reminder that is due: to whom, its words, and `why` it is not sent, empty where it can be.
+         */
+        DueOut: {
+            /**
+             * Client
+             * Format: uuid
+             */
+            client: string;
+            /** Client Name */
+            client_name: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "fitting" | "ready" | "balance";
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Text */
+            text: string;
+            /** Title */
+            title: string;
+            /** To */
+            to: string;
+            /** Why */
+            why: string;
+        };
         /** EdgeOut */
         EdgeOut: {
             /** Allowance Mm */
@@ -3300,6 +3745,31 @@ export interface components {
             orders: number;
             /** Sheets */
             sheets: number;
+        };
+        /** ExtraIn */
+        ExtraIn: {
+            /** Amount */
+            amount: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * ExtraOut
+         * @description Something that is added by hand, and its amount as it is typed.
+         */
+        ExtraOut: {
+            /** Amount */
+            amount: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * FeedOut
+         * @description The secret address of somebody's week; it is shown this once.
+         */
+        FeedOut: {
+            /** Address */
+            address: string;
         };
         /**
          * FileIn
@@ -3692,6 +4162,11 @@ export interface components {
          * @description Somebody's hours; `version` is 0 where they are as usual for the role.
          */
         HoursOut: {
+            /**
+             * Feed
+             * @description whether a calendar program can read the person's week by a secret address
+             */
+            feed: boolean;
             /** Name */
             name: string;
             /**
@@ -3735,8 +4210,8 @@ export interface components {
         };
         /**
          * HouseIn
-         * @description What is to change, and nothing else. `heading` is printed over cards; `currency` beside every price; `allowances`
-         *     are by kind of garment and edge, as typed: what a new garment starts from.
+         * @description What is to change, and nothing else. `heading` is printed over cards; `allowances` are by kind of garment and
+         *     edge, as typed: what a new garment starts from.
          */
         HouseIn: {
             /** Allowances */
@@ -3745,8 +4220,6 @@ export interface components {
                     [key: string]: string;
                 };
             } | null;
-            /** Currency */
-            currency?: string | null;
             /** Heading */
             heading?: string | null;
             /** Machines */
@@ -3755,6 +4228,8 @@ export interface components {
             name?: string | null;
             /** Paper */
             paper?: ("A4" | "Letter") | null;
+            /** Reminds */
+            reminds?: boolean | null;
             /** Tables */
             tables?: number | null;
             /** Time Zone */
@@ -3772,8 +4247,6 @@ export interface components {
                     [key: string]: string;
                 };
             };
-            /** Currency */
-            currency: string;
             /** Edges */
             edges: components["schemas"]["AllowanceOut"][];
             /** Heading */
@@ -3792,6 +4265,8 @@ export interface components {
              * @enum {string}
              */
             paper: "A4" | "Letter";
+            /** Reminds */
+            reminds: boolean;
             /** Tables */
             tables: number;
             /** Time Zone */
@@ -4564,6 +5039,49 @@ export interface components {
             usual: number;
         };
         /**
+         * MoneyOut
+         * @description The money of an order. `now` is what it costs as it stands with what is `typed`; `open` the quote that is not
+         *     agreed; `paid`, `left` and `total` as they are said, `paid_written` and `left_written` as they are typed.
+         */
+        MoneyOut: {
+            agreed: components["schemas"]["AgreedOut"] | null;
+            /** Changes */
+            changes: components["schemas"]["PriceChangeOut"][];
+            /** Client Name */
+            client_name: string;
+            /** Currency */
+            currency: string;
+            /** Left */
+            left: string;
+            /** Left Written */
+            left_written: string;
+            now: components["schemas"]["QuoteOut"] | null;
+            open: components["schemas"]["OpenQuoteOut"] | null;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /**
+             * Owed
+             * @enum {string}
+             */
+            owed: "unknown" | "to_pay" | "nothing" | "to_give_back";
+            /** Paid */
+            paid: string;
+            /** Paid Written */
+            paid_written: string;
+            /** Payments */
+            payments: components["schemas"]["PaymentOut"][];
+            /** Title */
+            title: string;
+            /** Total */
+            total: string;
+            typed: components["schemas"]["TypedQuoteOut"];
+            /** Why */
+            why: components["schemas"]["WhyOut"][];
+        };
+        /**
          * MonthOut
          * @description A month by its first day: orders handed over, of which in time; minutes of timed steps as they are usual and as
          *     they were; mm of cloth bought for what was cut, and taken by its lays.
@@ -4586,6 +5104,21 @@ export interface components {
             used_mm: number;
             /** Usual */
             usual: number;
+        };
+        /**
+         * MonthTakenOut
+         * @description What came in in a month, by its first day, less what was given back.
+         */
+        MonthTakenOut: {
+            /** Amount */
+            amount: string;
+            /**
+             * First
+             * Format: date
+             */
+            first: string;
+            /** Number */
+            number: number;
         };
         /**
          * MoveOut
@@ -4741,6 +5274,21 @@ export interface components {
             width_mm?: number | null;
         };
         /**
+         * NotionPriceOut
+         * @description Something that is bought besides cloth: its price as it is written, empty where it has none, and what that is
+         *     for.
+         */
+        NotionPriceOut: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /** Per */
+            per: string;
+            /** Price */
+            price: string;
+        };
+        /**
          * NumberMovedOut
          * @description A number as it was and as it would be, each with its sum.
          */
@@ -4820,6 +5368,61 @@ export interface components {
              * @default
              */
             title: string;
+        };
+        /**
+         * OpenMoneyOut
+         * @description What is open, a page of it, and what came in month by month.
+         */
+        OpenMoneyOut: {
+            /** Months */
+            months: components["schemas"]["MonthTakenOut"][];
+            /** More */
+            more: boolean;
+            /** Open */
+            open: components["schemas"]["OpenOut"][];
+        };
+        /**
+         * OpenOut
+         * @description An order of which something is to be paid, or to be given back where `back`.
+         */
+        OpenOut: {
+            /** Agreed */
+            agreed: string;
+            /** Back */
+            back: boolean;
+            /** Client Name */
+            client_name: string;
+            /** Left */
+            left: string;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Paid */
+            paid: string;
+            /**
+             * Promised On
+             * Format: date
+             */
+            promised_on: string;
+            /** State */
+            state: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * OpenQuoteOut
+         * @description The quote that is not agreed yet.
+         */
+        OpenQuoteOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version: number;
         };
         /**
          * OperationOut
@@ -5026,8 +5629,8 @@ export interface components {
         };
         /**
          * OrderTaskOut
-         * @description A task of an order: how long it takes, and who begins and ends it when, by the workshop's own clock, as
-         *     2026-12-03T08:15.
+         * @description A task of an order: how long it takes with its sum in numbers (empty where that is one), and who begins and ends
+         *     it when, by the workshop's own clock, as 2026-12-03T08:15.
          */
         OrderTaskOut: {
             /** By */
@@ -5042,6 +5645,8 @@ export interface components {
             name: string;
             /** Start */
             start: string | null;
+            /** Summed */
+            summed: string;
         };
         /**
          * OrderTasksOut
@@ -5229,6 +5834,78 @@ export interface components {
         PatternsIn: {
             /** Patterns */
             patterns: string[];
+        };
+        /**
+         * PaymentIn
+         * @description Money that changes hands: `paid` is what was paid as it was seen; `over` that more than was agreed is meant.
+         */
+        PaymentIn: {
+            /** Amount */
+            amount: string;
+            /**
+             * Kind
+             * @default payment
+             * @enum {string}
+             */
+            kind: "deposit" | "payment" | "refund";
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /**
+             * Over
+             * @default false
+             */
+            over: boolean;
+            /** Paid */
+            paid: string;
+            /**
+             * Way
+             * @default cash
+             * @enum {string}
+             */
+            way: "cash" | "card" | "bank" | "other";
+        };
+        /**
+         * PaymentOut
+         * @description Money that changed hands: what it was, its amount as it is said, the number of its receipt; whether it is a line
+         *     against another, or `undone` by one.
+         */
+        PaymentOut: {
+            /** Against */
+            against: string;
+            /** Amount */
+            amount: string;
+            /** By */
+            by: string;
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
+            /** Receipt */
+            receipt: string;
+            /** Undone */
+            undone: boolean;
+            /** Way */
+            way: string;
         };
         /** PersonIn */
         PersonIn: {
@@ -5615,6 +6292,92 @@ export interface components {
             view: string;
         };
         /**
+         * PriceChangeOut
+         * @description A line that comes to another amount than when it was agreed.
+         */
+        PriceChangeOut: {
+            /** Now */
+            now: string;
+            /** Title */
+            title: string;
+            /** Was */
+            was: string;
+        };
+        /**
+         * PricesIn
+         * @description Prices as they are typed; empty: none.
+         */
+        PricesIn: {
+            /**
+             * Currency
+             * @default
+             */
+            currency: string;
+            /** Notions */
+            notions?: {
+                [key: string]: string;
+            };
+            /**
+             * Rate
+             * @default
+             */
+            rate: string;
+            /**
+             * Step
+             * @default
+             */
+            step: string;
+            /**
+             * Tax
+             * @default
+             */
+            tax: string;
+            /**
+             * Tax Percent
+             * @default
+             */
+            tax_percent: string;
+            /**
+             * Tax Within
+             * @default true
+             */
+            tax_within: boolean;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /**
+         * PricesOut
+         * @description What the workshop takes. `currencies` and `steps` are what can be chosen; `per` is the length that prices are
+         *     for.
+         */
+        PricesOut: {
+            /** Currencies */
+            currencies: components["schemas"]["CodeNameOut"][];
+            /** Currency */
+            currency: string;
+            /** Notions */
+            notions: components["schemas"]["NotionPriceOut"][];
+            /** Per */
+            per: string;
+            /** Rate */
+            rate: string;
+            /** Step */
+            step: string;
+            /** Steps */
+            steps: string[];
+            /** Tax */
+            tax: string;
+            /** Tax Percent */
+            tax_percent: string;
+            /** Tax Within */
+            tax_within: boolean;
+            /** Version */
+            version: number;
+        };
+        /**
          * PromiseIn
          * @description An order, or garments by their styles that are not ordered yet; the day, and that of a fitting.
          */
@@ -5635,7 +6398,8 @@ export interface components {
          * PromiseOut
          * @description Whether a day can be promised: when it is done then, how many minutes are left over, what that moves, in words.
          *
-         *     `first` is the first day that can be promised where it cannot.
+         *     `minutes` and `names` are those of its tasks by their kinds; `first` is the first day that can be promised where it
+         *     cannot.
          */
         PromiseOut: {
             /** Can */
@@ -5652,6 +6416,10 @@ export interface components {
             };
             /** Moves */
             moves: components["schemas"]["TaskMovedOut"][];
+            /** Names */
+            names: {
+                [key: string]: string;
+            };
             /** Says */
             says: string[];
         };
@@ -5670,6 +6438,114 @@ export interface components {
             rule: string;
             /** Seed */
             seed: number;
+        };
+        /**
+         * QuickIn
+         * @description What is asked for before anybody is measured: a hip as it is typed, or a look.
+         */
+        QuickIn: {
+            /**
+             * Cloth Price
+             * @default
+             */
+            cloth_price: string;
+            /**
+             * Fitting
+             * @default false
+             */
+            fitting: boolean;
+            /**
+             * Hip
+             * @default
+             */
+            hip: string;
+            /**
+             * Look
+             * @default
+             */
+            look: string;
+            /**
+             * Sold In
+             * @default
+             */
+            sold_in: string;
+            /** Styles */
+            styles: string[];
+            /** Width */
+            width: string;
+        };
+        /**
+         * QuickOut
+         * @description A range: from the smallest who have such a hip to the largest; hips in mm; what it hangs on.
+         */
+        QuickOut: {
+            /** Drivers */
+            drivers: components["schemas"]["DriverOut"][];
+            high: components["schemas"]["QuoteOut"];
+            /** High Hip Mm */
+            high_hip_mm: number;
+            low: components["schemas"]["QuoteOut"];
+            /** Low Hip Mm */
+            low_hip_mm: number;
+        };
+        /**
+         * QuoteIn
+         * @description What is typed of an open quote: `discount` is an amount, or a share such as 10 %.
+         */
+        QuoteIn: {
+            /**
+             * Discount
+             * @default
+             */
+            discount: string;
+            /** Extras */
+            extras?: components["schemas"]["ExtraIn"][];
+            /**
+             * Fitting
+             * @default false
+             */
+            fitting: boolean;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /**
+         * QuoteLineOut
+         * @description A line: what it is for, its sum in numbers, its amount as it is said; empty where it has no price. `counts` is
+         *     false where it says how much of the total is something.
+         */
+        QuoteLineOut: {
+            /** Amount */
+            amount: string;
+            /** Code */
+            code: string;
+            /** Counts */
+            counts: boolean;
+            /** Summed */
+            summed: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * QuoteOut
+         * @description A quote: its lines and its total, as it is said and as it is written; `without` is what has no price.
+         */
+        QuoteOut: {
+            /** Lines */
+            lines: components["schemas"]["QuoteLineOut"][];
+            /** Total */
+            total: string;
+            /** Without */
+            without: string[];
+            /** Written */
+            written: string;
         };
         /** RangeOut */
         RangeOut: {
@@ -5838,6 +6714,82 @@ export interface components {
             name: string;
             /** What */
             what: string;
+        };
+        /**
+         * ReminderIn
+         * @description Of what the client of an order is reminded.
+         */
+        ReminderIn: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "fitting" | "ready" | "balance";
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+        };
+        /**
+         * ReminderOut
+         * @description A reminder in the outbox: how often it was tried, when it is tried next or was sent.
+         */
+        ReminderOut: {
+            /** Client Name */
+            client_name: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "fitting" | "ready" | "balance";
+            /**
+             * Next At
+             * Format: date-time
+             */
+            next_at: string;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Sent At */
+            sent_at: string | null;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "waiting" | "sent" | "refused" | "given_up" | "held_back";
+            /** Text */
+            text: string;
+            /** Title */
+            title: string;
+            /** To */
+            to: string;
+            /** Tries */
+            tries: number;
+        };
+        /**
+         * RemindersOut
+         * @description What is due and what was put in the outbox, a page of it. `gateway` is whether there is one to send by;
+         *     `automatic` whether the workshop reminds by itself.
+         */
+        RemindersOut: {
+            /** Automatic */
+            automatic: boolean;
+            /** Due */
+            due: components["schemas"]["DueOut"][];
+            /** Gateway */
+            gateway: boolean;
+            /** More */
+            more: boolean;
+            /** Outbox */
+            outbox: components["schemas"]["ReminderOut"][];
         };
         /** ReserveIn */
         ReserveIn: {
@@ -6692,6 +7644,17 @@ export interface components {
             says: string;
         };
         /**
+         * TakenBackIn
+         * @description The payment that was a mistake.
+         */
+        TakenBackIn: {
+            /**
+             * Payment
+             * Format: uuid
+             */
+            payment: string;
+        };
+        /**
          * TapeOut
          * @description `seq` grows with each reading; `heard_at` is its last sign of life.
          */
@@ -6913,6 +7876,18 @@ export interface components {
             /** Password */
             password: string;
         };
+        /**
+         * TypedQuoteOut
+         * @description What is typed of a quote: of the one that is open, else of the one that was agreed last.
+         */
+        TypedQuoteOut: {
+            /** Discount */
+            discount: string;
+            /** Extras */
+            extras: components["schemas"]["ExtraOut"][];
+            /** Fitting */
+            fitting: boolean;
+        };
         /** UnitIn */
         UnitIn: {
             /**
@@ -7109,6 +8084,18 @@ export interface components {
             /** Workshop */
             workshop: string;
         };
+        /**
+         * WhyOut
+         * @description Why an order cannot be priced: what is missing, and how to mend it.
+         */
+        WhyOut: {
+            /** Mend */
+            mend: string;
+            /** Station */
+            station: string;
+            /** What */
+            what: string;
+        };
         /** WidthOut */
         WidthOut: {
             /** Buy Mm */
@@ -7288,6 +8275,35 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["FileOut"];
                 };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_week_calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused, in words */
             "4XX": {
@@ -8201,6 +9217,66 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_week_renew_feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_week_end_feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_week_away_moves: {
         parameters: {
             query?: never;
@@ -8717,6 +9793,35 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_money_all_looks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CodeNameOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_work_minutes: {
         parameters: {
             query?: never;
@@ -8733,6 +9838,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MinutesOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_money_open_money: {
+        parameters: {
+            query?: {
+                page?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenMoneyOut"];
                 };
             };
             /** @description Refused, in words */
@@ -9178,6 +10314,37 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_money_order_money: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_orders_passed: {
         parameters: {
             query?: never;
@@ -9271,6 +10438,35 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["PlanAnswer"];
                 };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_money_quote_on_paper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused, in words */
             "4XX": {
@@ -9446,6 +10642,35 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_money_ticket_on_paper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_sheets_overrule: {
         parameters: {
             query?: never;
@@ -9561,6 +10786,70 @@ export interface operations {
                 "application/json": components["schemas"]["OutsideFileIn"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_money_pay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaymentIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_money_receipt_on_paper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -10159,6 +11448,68 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_money_prices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PricesOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_money_put_prices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PricesIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PricesOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_week_could_promise: {
         parameters: {
             query?: never;
@@ -10179,6 +11530,109 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PromiseOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_money_quick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuickIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuickOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_money_put_quote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuoteIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_money_agree: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgreeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyOut"];
                 };
             };
             /** @description Refused, in words */
@@ -10214,6 +11668,103 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadingOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_reminders_reminders: {
+        parameters: {
+            query?: {
+                page?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemindersOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_reminders_put_reminder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReminderIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemindersOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_reminders_try_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemindersOut"];
                 };
             };
             /** @description Refused, in words */
@@ -11252,6 +12803,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OrderOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_money_take_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakenBackIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyOut"];
                 };
             };
             /** @description Refused, in words */

@@ -61,6 +61,25 @@ export function useHoursWrites() {
   return { hours, away };
 }
 
+/** The secret address of somebody's week, for a calendar program. */
+export function useFeed(person: string) {
+  const memory = useQueryClient();
+  const path = { path: { id: person } };
+  const onSuccess = () => void memory.invalidateQueries({ queryKey: HOURS });
+  const renew = useMutation({
+    mutationFn: () => answered(server.POST("/api/hours/{id}/feed", { params: path })),
+    onSuccess,
+  });
+  const end = useMutation({
+    mutationFn: () => answered(server.DELETE("/api/hours/{id}/feed", { params: path })),
+    onSuccess: () => {
+      renew.reset();
+      onSuccess();
+    },
+  });
+  return { renew, end };
+}
+
 /** The day on which a client comes. */
 export function useClientDay() {
   const memory = useQueryClient();
@@ -83,11 +102,11 @@ export const useAwayMoves = () =>
   });
 
 /** The same question as `usePromise`, asked anew as it changes. */
-export const useCouldPromise = (styles: string[], day: string, wanted: boolean) =>
+export const useCouldPromise = (of: { styles: string[]; order: string | null }, day: string, wanted: boolean) =>
   useQuery({
-    queryKey: [...WEEK, "promise", styles, day],
-    enabled: wanted && styles.length > 0 && day !== "",
-    queryFn: () => answered(server.POST("/api/promises", { body: { styles, day } })),
+    queryKey: [...WEEK, "promise", of, day],
+    enabled: wanted && (of.order !== null || of.styles.length > 0) && day !== "",
+    queryFn: () => answered(server.POST("/api/promises", { body: { ...of, day } })),
     placeholderData: (was) => was,
   });
 

@@ -33,6 +33,11 @@ const Shelf = early(() => import("../features/shelf/Shelf").then((m) => m.Shelf)
 const Shopping = early(() => import("../features/shelf/Shopping").then((m) => m.Shopping));
 const Week = early(() => import("../features/week/Week").then((m) => m.Week));
 const Hours = early(() => import("../features/week/Hours").then((m) => m.Hours));
+const Reminders = early(() => import("../features/reminders/Reminders").then((m) => m.Reminders));
+const Money = early(() => import("../features/money/Money").then((m) => m.Money));
+const OrderMoney = early(() => import("../features/money/OrderMoney").then((m) => m.OrderMoney));
+const QuickPrice = early(() => import("../features/money/QuickPrice").then((m) => m.QuickPrice));
+const PriceList = early(() => import("../features/money/PriceList").then((m) => m.PriceList));
 const Clients = early(() => import("../features/clients/Clients").then((m) => m.Clients));
 
 function ToMeasure() {
@@ -48,6 +53,11 @@ const ROOMS: [string, string, ComponentType][] = [
   ["/shelf/buy", "What to buy", Shopping],
   ["/week", "Week", Week],
   ["/week/hours", "Hours", Hours],
+  ["/money", "Money", Money],
+  ["/reminders", "Reminders", Reminders],
+  ["/money/quick", "A quick price", QuickPrice],
+  ["/money/prices", "Prices", PriceList],
+  ["/orders/:id/money", "Money", OrderMoney],
   ["/clients", "Clients", Clients],
   ["/clients/:id", "A client", ClientCard],
   ["/methods", "Methods", Methods],

@@ -35,6 +35,7 @@ export function Bench() {
           </chakra.span>
         </chakra.h1>
         <Way to="/week">Week</Way>
+        {may("money") && <Way to="/money">Money</Way>}
         {may("orders") && <LinkPress to="/new">Add an order</LinkPress>}
       </Box>
       <chakra.input

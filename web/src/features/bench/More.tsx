@@ -4,9 +4,11 @@ import { useNavigate } from "react-router";
 import { inWords } from "../../api/client";
 import { type Ticket, useLife } from "../../api/orders";
 import { useMay } from "../../api/session";
+import { CouldPromise } from "../../ui/couldPromise";
 import { day as inFull, today } from "../../ui/day";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
+import { Way } from "../../ui/way";
 import { Says } from "../../ui/words";
 
 export const STATES: Record<Ticket["state"], string> = {
@@ -49,6 +51,7 @@ export function More({ ticket }: { ticket: Ticket }) {
         More
       </chakra.summary>
       <Box display="grid" gap="12">
+        {may("money") && <Way to={`/orders/${ticket.id}/money`}>Money</Way>}
         <Label text="State">
           <chakra.select
             {...field}
@@ -81,6 +84,9 @@ export function More({ ticket }: { ticket: Ticket }) {
                   onChange={(event) => setReason(event.target.value)}
                 />
               </Label>
+            )}
+            {day !== ticket.promised_on && !GONE.includes(ticket.state) && (
+              <CouldPromise order={ticket.id} day={day} take={setDay} />
             )}
             {ticket.moved_from && (
               <chakra.p color="ink2" fontSize="16px">

@@ -10,7 +10,7 @@ afterEach(() => {
 });
 
 const marit = {
-  id: "c", version: 4, name: "Marit Sol", phone: "014 220", email: "", note: "", leave_be: "", keeps_measures: true,
+  id: "c", version: 4, name: "Marit Sol", phone: "014 220", email: "", note: "", leave_be: "", keeps_measures: true, takes_reminders: false,
   archived: false,
 }; // prettier-ignore
 

@@ -139,6 +139,14 @@ function Card({ client }: { client: Client }) {
         />
         Agreed that the workshop keeps the measurements
       </chakra.label>
+      <chakra.label display="flex" gap="8" alignItems="center" minHeight="touch">
+        <input
+          type="checkbox"
+          checked={draft.takes_reminders}
+          onChange={(event) => change({ takes_reminders: event.target.checked })}
+        />
+        Agreed to be reminded: of fittings, of what is ready, of what is to be paid
+      </chakra.label>
       {writes.put.error && <Says tone="wrong">{writes.put.error.message}</Says>}
       <StaleEdit stale={writes.put.stale} settle={settle} />
       {saved && !writes.put.error && <Says tone="good">Saved.</Says>}

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
-import { useNavigate } from "react-router";
+import { useNavigate, useSearchParams } from "react-router";
 import { inWords } from "../../api/client";
 import { useClients } from "../../api/clients";
 import { useOpenJob } from "../../api/jobs";
@@ -8,11 +8,11 @@ import { type NewOrder as Asked, useMakeOrder } from "../../api/newOrder";
 import { useMe } from "../../api/session";
 import { kindOf, pairOf, type Trade, useTrade } from "../../api/trade";
 import { Chips } from "../../ui/chips";
+import { CouldPromise } from "../../ui/couldPromise";
 import { today } from "../../ui/day";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
-import { CouldPromise } from "./CouldPromise";
 import { type Chosen, JobFile } from "./JobFile";
 
 const ids = () => ({
@@ -58,7 +58,11 @@ export function NewOrder() {
   const clients = useClients(client.trim());
   const [title, setTitle] = useState("");
   const [day, setDay] = useState(() => today(14));
-  const [style, setStyle] = useState("straight-trousers");
+  const [asked] = useSearchParams();
+  const [style, setStyle] = useState(() => {
+    const wanted = asked.get("style") ?? "";
+    return kindOf(trade, wanted) || pairOf(trade, wanted) ? wanted : "straight-trousers";
+  });
   const [wrong, setWrong] = useState("");
   const [sure, setSure] = useState("");
   const open = useOpenJob();

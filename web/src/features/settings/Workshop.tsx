@@ -6,6 +6,7 @@ import type { Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { Entry } from "../../ui/entry";
 import { Pick } from "../../ui/field";
+import { Way } from "../../ui/way";
 import { Says } from "../../ui/words";
 import { Text } from "./Text";
 
@@ -43,14 +44,9 @@ export function Workshop() {
         ]}
         onPick={(time_zone) => pick.mutate({ time_zone })}
       />
-      <Text
-        label="Currency"
-        hint="stands beside every price"
-        place={`${own}:currency`}
-        most={8}
-        saved={now.currency}
-        keep={(currency) => settle.mutateAsync({ currency })}
-      />
+      <p>
+        The currency, what an hour costs and the tax are under <Way to="/money/prices">Prices</Way>.
+      </p>
       <Pick
         text="Tables to cut at"
         value={String(now.tables)}

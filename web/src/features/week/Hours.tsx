@@ -1,13 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
 import { inWords } from "../../api/client";
-import { useMay } from "../../api/session";
-import { type PersonHours, type TeamHours, useAwayMoves, useHours, useHoursWrites } from "../../api/week";
+import { useMay, useMe } from "../../api/session";
+import { type PersonHours, type TeamHours, useAwayMoves, useFeed, useHours, useHoursWrites } from "../../api/week";
 import { announce } from "../../ui/announce";
 import { Chips } from "../../ui/chips";
 import { day, today } from "../../ui/day";
 import { field, Label, Pick } from "../../ui/field";
 import { Press } from "../../ui/press";
+import { same } from "../../ui/same";
 import { Way } from "../../ui/way";
 import { Says } from "../../ui/words";
 import { Moves } from "./Moves";
@@ -60,6 +61,7 @@ function Person({ person, kinds, may }: PersonProps) {
   const [skills, setSkills] = useState(person.skills);
   const [typed, setTyped] = useState(() => person.week.map(typedOf));
   const { hours } = useHoursWrites();
+  const own = useMe().data?.id === person.person;
   const save = (event: FormEvent) => {
     event.preventDefault();
     const week = typed.map(spansOf);
@@ -112,14 +114,51 @@ function Person({ person, kinds, may }: PersonProps) {
         ))}
       </Box>
       {hours.error && <Says tone="wrong">{inWords(hours.error)}</Says>}
-      {may && (
-        <Box>
+      <Box display="flex" gap="12" flexWrap="wrap" alignItems="start">
+        {may && (
           <Press type="submit" disabled={hours.isPending}>
             Keep these hours
           </Press>
-        </Box>
-      )}
+        )}
+        {(may || own) && <Calendar person={person} />}
+      </Box>
     </chakra.form>
+  );
+}
+
+/** A calendar program reads somebody's week at a secret address, which is shown once. */
+function Calendar({ person }: { person: PersonHours }) {
+  const { renew, end } = useFeed(person.person);
+  const address = renew.data?.address;
+  const error = renew.error ?? end.error;
+  return (
+    <Box display="grid" gap="8" flex="1" minWidth={{ base: "100%", sm: "300px" }}>
+      <Box display="flex" gap="12" flexWrap="wrap">
+        <Press
+          aria-label={`${person.feed ? "A new calendar address" : "A calendar address"}: ${person.name}`}
+          disabled={renew.isPending}
+          onClick={() => renew.mutate()}
+        >
+          {person.feed ? "A new calendar address" : "A calendar address"}
+        </Press>
+        {person.feed && (
+          <Press kind="quiet" aria-label={`End the address: ${person.name}`} onClick={() => end.mutate()}>
+            End it
+          </Press>
+        )}
+      </Box>
+      {error && <Says tone="wrong">{inWords(error)}</Says>}
+      {address && (
+        <Label text={`For ${person.name}'s calendar program`}>
+          <chakra.input {...field} readOnly value={address} onFocus={(event) => event.target.select()} />
+        </Label>
+      )}
+      {address && (
+        <chakra.p color="ink2" fontSize="16px">
+          It is shown this once. Whoever has it sees what is made when, and no client&apos;s name; a new one ends it.
+        </chakra.p>
+      )}
+    </Box>
   );
 }
 
@@ -132,6 +171,7 @@ function DaysAway({ team, may }: { team: TeamHours; may: boolean }) {
   const [reason, setReason] = useState("");
   const name = (id: string) => team.people.find((one) => one.person === id)?.name ?? "";
   const chosen = person || team.people[0]?.person || "";
+  const question = { person: chosen, first, last: last || first };
   const put = (event: FormEvent) => {
     event.preventDefault();
     const body = {
@@ -197,13 +237,10 @@ function DaysAway({ team, may }: { team: TeamHours; may: boolean }) {
             />
           </Label>
           {(away.error ?? would.error) && <Says tone="wrong">{inWords((away.error ?? would.error)!)}</Says>}
-          <Press
-            disabled={!first || would.isPending}
-            onClick={() => would.mutate({ person: chosen, first, last: last || first })}
-          >
+          <Press disabled={!first || would.isPending} onClick={() => would.mutate(question)}>
             What would move?
           </Press>
-          {would.data && (
+          {would.data && same(would.variables, question) && (
             <Box role="status" display="grid" gap="8">
               <p>
                 {would.data.broken.length === 0

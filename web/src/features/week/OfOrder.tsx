@@ -6,6 +6,7 @@ import { useClientDay, useOrderTasks } from "../../api/week";
 import { day, today } from "../../ui/day";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
+import { Taped } from "../../ui/taped";
 import { Way } from "../../ui/way";
 import { Says } from "../../ui/words";
 import { spent } from "../../ui/spent";
@@ -69,7 +70,14 @@ export function OfOrder({ id }: { id: string }) {
               <chakra.th scope="row" {...cell} fontWeight={400}>
                 {one.name}
               </chakra.th>
-              <chakra.td {...cell}>{spent(one.minutes)}</chakra.td>
+              <chakra.td {...cell}>
+                {spent(one.minutes)}
+                {one.summed && (
+                  <chakra.span display="block" color="ink2" fontSize="14px">
+                    <Taped>{one.summed}</Taped>
+                  </chakra.span>
+                )}
+              </chakra.td>
               <chakra.td {...cell}>{one.by || "nobody"}</chakra.td>
               <chakra.td {...cell}>{one.start && one.end && when(one.start, one.end)}</chakra.td>
             </chakra.tr>

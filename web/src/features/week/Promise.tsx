@@ -9,6 +9,7 @@ import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { Moves } from "./Moves";
+import { same } from "../../ui/same";
 import { spent } from "../../ui/spent";
 
 const TWO_WEEKS = 14;
@@ -24,12 +25,11 @@ export function Promise() {
   const promise = usePromise();
   const styles = [...trade.kinds.flatMap((kind) => kind.styles), ...trade.pairs];
   const chosen = what || styles[0]?.key || "";
+  const of = chosen.startsWith(OF_ORDER) ? { order: chosen.slice(OF_ORDER.length), styles: [] } : { styles: [chosen] };
+  const question = { ...of, day: on, fitting: fitting || null };
   const ask = (event: FormEvent) => {
     event.preventDefault();
-    const of = chosen.startsWith(OF_ORDER)
-      ? { order: chosen.slice(OF_ORDER.length), styles: [] }
-      : { styles: [chosen] };
-    promise.mutate({ ...of, day: on, fitting: fitting || null });
+    promise.mutate(question);
   };
   return (
     <Box as="section" aria-label="Could we promise it?" display="grid" gap="12">
@@ -80,7 +80,9 @@ export function Promise() {
         </Box>
       </chakra.form>
       {promise.error && <Says tone="wrong">{inWords(promise.error)}</Says>}
-      {promise.data && <Answer answer={promise.data} asked={promise.variables.day} />}
+      {promise.data && same(promise.variables, question) && (
+        <Answer answer={promise.data} asked={promise.variables.day} />
+      )}
     </Box>
   );
 }
@@ -101,7 +103,7 @@ function Answer({ answer, asked }: { answer: Answered; asked: string }) {
       ))}
       {long.length > 0 && (
         <chakra.p color="ink2" fontSize="16px">
-          {spent(all)} of work: {long.map(([kind, minutes]) => `${kind} ${minutes}`).join(" + ")} min.
+          {spent(all)} of work: {long.map(([kind, minutes]) => `${answer.names[kind]} ${minutes}`).join(" + ")} min.
         </chakra.p>
       )}
       <Moves moves={answer.moves} caption="What moves for it" />

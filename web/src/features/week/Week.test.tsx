@@ -66,6 +66,7 @@ it("says whether a day can be promised, with its minutes and what moves", async 
           left_over: 200,
           first: null,
           minutes: { cut: 32, sew: 48 },
+          names: { cut: "mark and cut", sew: "sew" },
           says: ["3 h 20 min of work are left over then."],
           moves: [
             { order: "o1", title: "Choir", client_name: "Marit Sol", name: "sew", was_by: "Ivo", was_on: "2026-12-01", by: "Tove", on: "2026-12-02" }, // prettier-ignore
@@ -81,9 +82,12 @@ it("says whether a day can be promised, with its minutes and what moves", async 
   fireEvent.change(screen.getByLabelText("For"), { target: { value: "2026-12-04" } });
   fireEvent.click(screen.getByRole("button", { name: "Ask" }));
   expect(await screen.findByText("Yes, 4 December 2026 can be promised: it is done on 3 December 2026.")).toBeTruthy();
-  expect(screen.getByText("1 h 20 min of work: cut 32 + sew 48 min.")).toBeTruthy();
+  expect(screen.getByText("1 h 20 min of work: mark and cut 32 + sew 48 min.")).toBeTruthy();
   expect(screen.getByText("Choir, Marit Sol, sew: Ivo on Tue 1 Dec, now Tove on Wed 2 Dec")).toBeTruthy();
   expect(asked).toEqual([{ styles: ["palazzo"], day: "2026-12-04", fitting: null }]);
+  // An answer to another question is not shown.
+  fireEvent.change(screen.getByLabelText("For"), { target: { value: "2026-12-05" } });
+  expect(screen.queryByText(/can be promised/)).toBeNull();
 });
 
 it("says a time as it is spoken", () => {

@@ -17,7 +17,8 @@ export function Week() {
   const [later, setLater] = useState(0);
   const [order, setOrder] = useState("");
   const week = useWeek(today(7 * later));
-  const may = useMay()("orders");
+  const holds = useMay();
+  const [may, contacts] = [holds("orders"), holds("contacts")];
   const { rows = [], broken = [], kept_at, more } = week.data ?? {};
   return (
     <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%" display="grid" gap="16" alignContent="start">
@@ -30,6 +31,7 @@ export function Week() {
         </chakra.h1>
         <Way to="/">Bench</Way>
         <Way to="/week/hours">Hours</Way>
+        {contacts && <Way to="/reminders">Reminders</Way>}
         <Press disabled={later === 0} onClick={() => setLater(later - 1)}>
           Week before
         </Press>

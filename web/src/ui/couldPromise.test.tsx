@@ -1,8 +1,8 @@
 import { cleanup, fireEvent, screen } from "@testing-library/react";
 import { afterEach, expect, it, vi } from "vitest";
-import { show, standIn } from "../../test/shop";
-import { today } from "../../ui/day";
-import { CouldPromise } from "./CouldPromise";
+import { show, standIn } from "../test/shop";
+import { today } from "./day";
+import { CouldPromise } from "./couldPromise";
 
 afterEach(() => {
   cleanup();
@@ -14,14 +14,14 @@ it("says beside the day whether it can be kept, and offers the first that can", 
   const first = today(9);
   const calls = standIn({
     "POST /promises": () => ({
-      body: { can: false, done_on: first, left_over: 0, first, minutes: {}, says: [], moves: [] },
+      body: { can: false, done_on: first, left_over: 0, first, minutes: {}, names: {}, says: [], moves: [] },
     }),
   });
   show(<CouldPromise styles={["palazzo"]} day={today(2)} take={take} />);
   expect(await screen.findByText(/^That day cannot be kept as the work stands: the first is/)).toBeTruthy();
   fireEvent.click(screen.getByRole("button", { name: "Promise that" }));
   expect(take).toHaveBeenCalledWith(first);
-  expect(calls.map((one) => one.body)).toEqual([{ styles: ["palazzo"], day: today(2) }]);
+  expect(calls.map((one) => one.body)).toEqual([{ styles: ["palazzo"], order: null, day: today(2) }]);
 });
 
 it("asks nothing of a day that is past", () => {

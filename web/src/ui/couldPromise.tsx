@@ -1,14 +1,15 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useCouldPromise } from "../../api/week";
-import { day as named, today } from "../../ui/day";
-import { Press } from "../../ui/press";
-import { spent } from "../../ui/spent";
+import { useCouldPromise } from "../api/week";
+import { day as named, today } from "./day";
+import { Press } from "./press";
+import { spent } from "./spent";
 
-type CouldPromiseProps = { styles: string[]; day: string; take: (day: string) => void };
+/** `styles` of something new, or an `order` of the bench whose day is moved. */
+type CouldPromiseProps = { styles?: string[]; order?: string; day: string; take: (day: string) => void };
 
 /** Beside the day: whether it can be promised as the work stands, else the first day that can. */
-export function CouldPromise({ styles, day, take }: CouldPromiseProps) {
-  const { data } = useCouldPromise(styles, day, day >= today());
+export function CouldPromise({ styles = [], order, day, take }: CouldPromiseProps) {
+  const { data } = useCouldPromise({ styles, order: order ?? null }, day, day >= today());
   if (!data || day < today()) return null;
   const { can, done_on, left_over, first } = data;
   return (
