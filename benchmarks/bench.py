@@ -64,7 +64,7 @@ def _quick(browser: Any) -> list[Row]:
     body = {"styles": ["jumpsuit"], "hip": "41 in", "width": "58 in", "cloth_price": "14"}
 
     def ask() -> None:
-        assert browser.post("/api/quick-quotes", body, content_type="application/json").status_code == 200
+        assert browser.post("/api/quick-prices", body, content_type="application/json").status_code == 200
 
     cold = []
     for _ in range(3):

@@ -165,8 +165,14 @@ def _client(owner: User, r: random.Random, name: str) -> UUID:
     )  # fmt: skip
     sheet = put_sheet(actor=owner, id=uuid4(), version=0, client=client.id, taken_on=timezone.localdate(), unit="in")
     for key, (low, high) in MEASURES.items():
-        add_reading(actor=owner, id=uuid4(), sheet=sheet.id, key=key, typed=str(r.randrange(low * 4, high * 4) / 4))
+        add_reading(actor=owner, id=uuid4(), sheet=sheet.id, key=key, typed=_quarters(r.randrange(low * 4, high * 4)))
     return client.id
+
+
+def _quarters(count: int) -> str:
+    """So many quarters of an inch as one writes them down: `31 3/4`."""
+    whole, part = divmod(count, 4)
+    return f"{whole} {('', '1/4', '1/2', '3/4')[part]}".strip()
 
 
 def _order(owner: User, r: random.Random, name: str, title: str, style: str, kind: str, colour: str, day: date) -> UUID:

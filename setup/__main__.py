@@ -7,7 +7,7 @@ import sys
 import time
 from collections.abc import Callable
 
-from setup import postgres, processes
+from setup import postgres, processes, real
 from setup.lanes import Step, run_side_by_side, table
 from setup.places import ROOT, RUN, VAR, secret
 
@@ -84,9 +84,8 @@ def demo(_: list[str]) -> int:
 
 
 def stop(_: list[str]) -> int:
-    ended = [name for name in ("server", "worker") if processes.stop(name)]
-    if postgres.stop():
-        ended.append("PostgreSQL")
+    ended = [name for name in ("server", "worker", *real.PROCESSES) if processes.stop(name)]
+    ended += ["PostgreSQL" for place in (postgres.DEMO, postgres.REAL) if postgres.stop(place)]
     print(f"Ended: {', '.join(ended)}." if ended else "Nothing was running.")
     return 0
 
@@ -198,13 +197,18 @@ def post(arguments: list[str]) -> int:
 
 
 def command(name: str) -> Callable[[list[str]], int]:
-    """A command of the shop that answers a link, with the address of the workshop that is open here."""
+    """A command of the shop that answers a link, with the address of the demo, or with `--real` of one's own."""
 
     def verb(arguments: list[str]) -> int:
-        port = (RUN / "port").read_text() if (RUN / "port").exists() else "8640"
-        env = environment()
+        if "--real" in arguments:
+            own = real.known()
+            env, address = real.environment(own), f"{own.address}/"
+        else:
+            port = (RUN / "port").read_text() if (RUN / "port").exists() else "8640"
+            env, address = environment(), f"http://127.0.0.1:{port}/"
         must([PYTHON, "manage.py", "migrate", "--verbosity", "0"], env)
-        line = [PYTHON, "manage.py", name, *arguments, "--address", f"http://127.0.0.1:{port}/"]
+        words = [word for word in arguments if word != "--real"]
+        line = [PYTHON, "manage.py", name, *words, "--address", address]
         return subprocess.run(line, cwd=ROOT, env=env, check=False).returncode
 
     return verb
@@ -232,6 +236,7 @@ def lock(_: list[str]) -> int:
 VERBS: dict[str, Callable[[list[str]], int]] = {
     "demo": demo, "stop": stop, "test": test, "lint": lint, "shots": shots, "benchmark": benchmark, "lock": lock,
     "tape": tape, "plotter": plotter, "post": post,
+    "start": real.start, "backup": real.manage("backup"), "restore": real.restore, "doctor": real.manage("doctor"),
     "new-workshop": command("new_workshop"), "owner-link": command("owner_link"),
 }  # fmt: skip
 

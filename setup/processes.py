@@ -58,14 +58,15 @@ def stop(name: str) -> bool:
     return True
 
 
-def wait_for(host: str, port: int, log: Path, seconds: float = 30) -> None:
-    """Wait until the pages answer; give up with the end of `log`."""
+def wait_for(host: str, port: int, log: Path, seconds: float = 30, name: str = "") -> None:
+    """Wait until the pages answer, to whom calls them by `name`; give up with the end of `log`."""
     end = time.monotonic() + seconds
     while time.monotonic() < end:
         try:
             connection = http.client.HTTPConnection(host, port, timeout=2)
-            connection.request("GET", "/")
-            if connection.getresponse().status == 200:
+            connection.request("GET", "/", headers={"Host": name} if name else {})
+            # Over TLS alone: who comes without is sent there.
+            if connection.getresponse().status in (200, 301):
                 return
         except (OSError, http.client.HTTPException):
             pass

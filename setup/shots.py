@@ -9,12 +9,12 @@ from setup.browser import start_browser
 from setup.places import ROOT
 
 FOLDER = ROOT / "docs/screenshots"
-CHOIR, FERRY, BAND, TWO, SUIT = (str(order["title"]) for order in people.ORDERS)
+CHOIR, FERRY, _, _, SUIT = (str(order["title"]) for order in people.ORDERS)
 WIDE: list[tuple[str, str | None, str, str]] = [
     ("bench", None, "/", "Add an order"),
     ("measure", CHOIR, "measure", "Read off the tape"),
     ("design", CHOIR, "design", "Finished with"),
-    ("others", TWO, "others", "To buy for all"),
+    ("others", "Harbour choir, midsummer", "others", "To buy for all"),
     ("cloth", CHOIR, "cloth", "Cloth to buy"),
     ("mark", CHOIR, "mark?call=11", "Crotch point"),
     ("lay", FERRY, "lay", "This lay"),

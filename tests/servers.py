@@ -11,6 +11,8 @@ from pathlib import Path
 from django.db import connection
 
 ROOT = Path(__file__).parents[1]
+STARTS = 240
+"""So many seconds a server may take to begin on a machine that is busy with other tests."""
 
 
 def database():
@@ -31,14 +33,17 @@ def served(processes, *words, port=None, **more):
     there = port or free_port()
     command = [sys.executable, "-m", "shop.serving", f"127.0.0.1:{there}", "--processes", str(processes), *words]
     process = subprocess.Popen(command, cwd=ROOT, env=dict(os.environ) | more, start_new_session=True)
-    for _ in range(200):
+    end = time.monotonic() + STARTS
+    while True:
         try:
             socket.create_connection(("127.0.0.1", there), 1).close()
             break
         except OSError:
+            assert process.poll() is None, "the server ended by itself"
+            assert time.monotonic() < end, "the server does not begin"
             time.sleep(0.1)
     try:
         yield there, process.pid
     finally:
         process.terminate()
-        assert process.wait(10) == 0
+        assert process.wait(60) == 0

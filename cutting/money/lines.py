@@ -20,7 +20,7 @@ HOUR = 60
 class Line:
     """One line. `of` is which: a kind of cloth, the code of a notion or of a task, or what was typed. `amount` is
     quantity x price, of work its minutes x the price of an hour / 60, to the digits of the currency; none where there
-    is no price. `summed` is where the quantity comes from, in numbers.
+    is no price. `summed` is where the quantity comes from, in numbers; of the rounding, where its amount does.
     """
 
     code: LineCode

@@ -10,7 +10,7 @@ from decimal import Decimal
 from fractions import Fraction
 
 from cutting.errors import refuse
-from cutting.money.amounts import read_amount, read_percent, rounded, to_step
+from cutting.money.amounts import read_amount, read_percent, rounded, tidy, to_step
 from cutting.money.lines import Line
 from cutting.where import Where
 
@@ -86,9 +86,11 @@ def quote_of(lines: Sequence[Line], discount: Discount | None, terms: Terms, whe
         )  # fmt: skip
         sum_ = Quote(tuple(made)).total
     if terms.step:
-        by = to_step(sum_, terms.step) - sum_
-        if by:
-            made.append(Line("rounding", "", price=terms.step, amount=rounded(by, terms.digits)))
+        to = to_step(sum_, terms.step)
+        if to != sum_:
+            summed = f"{tidy(to, terms.digits)} \u2212 {tidy(sum_, terms.digits)}"
+            by = rounded(to - sum_, terms.digits)
+            made.append(Line("rounding", "", price=terms.step, amount=by, summed=summed))
     return Quote(tuple(made))
 
 

@@ -4,6 +4,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from math import ceil
 
+from cutting.scheduling.hours import DAY
 from cutting.scheduling.task import KINDS, Kind, Task
 
 MINUTES: Mapping[Kind, float] = {"measure": 20, "fit": 30, "pack": 15}
@@ -61,15 +62,19 @@ def rest_of(operations: Iterable[tuple[str, float]], pieces: int, done: Iterable
     return Rest({kind: one.minutes for kind, one in takes.items() if kind not in gone})
 
 
-def tasks_of(order: str, rest: Rest, days: Mapping[str, int] | None = None, earliest: int = 0) -> tuple[Task, ...]:
-    """The tasks of an order, each after the one before; those on whose `days` the client comes are done then."""
+def tasks_of(
+    order: str, rest: Rest, days: Mapping[str, int] | None = None, not_before: Mapping[str, int] | None = None
+) -> tuple[Task, ...]:
+    """The tasks of an order, each after the one before; those on whose `days` the client comes are done then, others
+    `not_before` a day. Both by kind, as numbers of days.
+    """
     found: list[Task] = []
     for kind, minutes in rest.minutes.items():
         needs = (found[-1].id,) if found else ()
         found.append(
             Task(
                 f"{order}.{kind}", order, kind, ceil(minutes), needs, USES.get(kind, ()), (days or {}).get(kind), "",
-                earliest,
+                DAY * (not_before or {}).get(kind, 0),
             )
         )  # fmt: skip
     return tuple(found)

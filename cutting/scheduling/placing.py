@@ -145,9 +145,7 @@ def place_all(work: Work, key: Key, who: Mapping[str, str] | None = None) -> Sch
     """
     board = Board(work)
     for task in sorted((one for one in work.tasks if one.day is not None), key=lambda one: (one.day or 0, one.id)):
-        # A place to begin with: it is taken again where what comes before ends later.
-        if board.put(_alone(task)) is None:
-            board.left.clear()
+        _hold(board, task, who.get(task.id) if who else None)
     followers: dict[str, list[Task]] = defaultdict(list)
     waits = {one.id: len(one.needs) for one in work.tasks}
     for one in work.tasks:
@@ -164,6 +162,21 @@ def place_all(work: Work, key: Key, who: Mapping[str, str] | None = None) -> Sch
             if waits[next_.id] == 0:
                 insort(open_, (*key(next_), next_.id))
     return board.schedule()
+
+
+def _hold(board: Board, task: Task, named: str | None) -> None:
+    """A place to begin with, by who is named where they are there on the day, else by anybody; it is taken again where
+    what comes before ends later.
+    """
+    for among in ([board.work.worker[named]], None) if named else (None,):
+        placed = board.put(_alone(task), among)
+        if placed is None:
+            board.left.clear()
+            board.missed = [id for id in board.missed if id != task.id]
+        elif among is None or task.id not in board.missed:
+            return
+        else:
+            board.take(task.id)
 
 
 def _alone(task: Task) -> Task:

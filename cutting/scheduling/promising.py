@@ -6,7 +6,7 @@ from typing import Literal
 
 from cutting.scheduling.hours import DAY, Hours, Span
 from cutting.scheduling.judging import broken, done_on, outcomes
-from cutting.scheduling.placing import Board, Schedule, earliest_promise_first
+from cutting.scheduling.placing import Board, Schedule, as_before, earliest_promise_first
 from cutting.scheduling.task import Task, Work, Worker
 
 MORE = (60, 120, 180, 240)
@@ -77,10 +77,13 @@ def could_promise(work: Work, stands: Schedule, tasks: Sequence[Task], due: int)
     before = broken(work, stands)
     if order not in broken(more, placed):
         return Answer(True, placed, end.end, -end.late)
-    moved = earliest_promise_first(more)
-    now = outcomes(more, moved)[order]
-    if broken(more, moved) <= before:
-        return Answer(True, moved, now.end, -now.late, moves_of(more, stands, moved))
+    # Where a schedule is kept, as it stands with this among it by its promise; else, and where that is too late, what
+    # is promised first first.
+    for placing in (as_before, earliest_promise_first) if work.was else (earliest_promise_first,):
+        moved = placing(more)
+        now = outcomes(more, moved)[order]
+        if broken(more, moved) <= before:
+            return Answer(True, moved, now.end, -now.late, moves_of(more, stands, moved))
     return Answer(
         False, placed, end.end, waits=waits_of(more, placed, order), cures=cures_of(more, stands, tasks, due, end.end)
     )

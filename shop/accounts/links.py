@@ -70,6 +70,21 @@ def new_workshop(*, name: str, owner: str, unit: str) -> Invitation:
         return link
 
 
+def first_owner() -> Invitation | None:
+    """Where nobody works yet the link by which the first owner joins a workshop that gets its name in Settings: the
+    same as long as it is good. None where somebody works here.
+    """
+    with transaction.atomic():
+        if User.objects.exists():
+            return None
+        workshop = Workshop.objects.select_for_update(no_key=True).order_by("id").first()
+        if workshop is None:
+            return new_workshop(name="Our workshop", owner="Owner", unit="in")
+        open_ = Invitation.of(workshop).filter(used_at=None, expires_at__gt=timezone.now(), person=None, role=ROLES[0])
+        known = open_.order_by("expires_at").first()
+        return known or add(_link(workshop, uuid4(), VALID_FOR, name="Owner", role=ROLES[0]))
+
+
 def _link(workshop: Workshop, id: UUID, valid_for: timedelta, **fields: Any) -> Invitation:
     """A link nobody can guess, not kept yet."""
     token, until = secrets.token_urlsafe(24), timezone.now() + valid_for

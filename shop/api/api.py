@@ -24,6 +24,8 @@ from shop.api.routers import (
     people,
     plots,
     practice,
+    prices,
+    quick_price,
     reminders,
     session,
     sewing,
@@ -31,6 +33,7 @@ from shop.api.routers import (
     shelf,
     shopping,
     tape,
+    ticket_moves,
     week,
     work,
 )
@@ -66,6 +69,8 @@ api.add_router("", house.router)
 api.add_router("", jobs.router)
 api.add_router("", lays.router)
 api.add_router("", money.router)
+api.add_router("", prices.router)
+api.add_router("", quick_price.router)
 api.add_router("", plots.router)
 api.add_router("", chalk.router)
 api.add_router("", outside.router)
@@ -78,3 +83,4 @@ api.add_router("", work.router)
 api.add_router("", shelf.router)
 api.add_router("", shopping.router)
 api.add_router("", tape.router)
+api.add_router("", ticket_moves.router)

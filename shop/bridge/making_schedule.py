@@ -5,12 +5,14 @@ import os
 import subprocess
 import sys
 from collections.abc import Mapping
+from dataclasses import asdict
 from datetime import date
 from typing import Any
 
-from cutting.scheduling.wire import work_out
+from cutting.scheduling import earliest_promise_first, score
+from cutting.scheduling.wire import placed_out, work_out
 from shop.bridge.lay import CHILD, PASSED_ON, ROOT
-from shop.bridge.scheduling import Waits, WasPlaced, clock_of
+from shop.bridge.scheduling import Stands, Waits, WasPlaced, clock_of
 
 SECONDS = 60
 """A child that has not answered by then is ended."""
@@ -34,6 +36,14 @@ def make_schedule(asked: Mapping[str, Any]) -> dict[str, Any] | None:
     except subprocess.TimeoutExpired:
         return None
     return None if done.returncode else json.loads(done.stdout)
+
+
+def made_by_hand(work: Waits, schedule: Stands) -> dict[str, Any]:
+    """A schedule that somebody made by moving a ticket, as one of the child's; nothing is proved by it."""
+    habit = score(work, earliest_promise_first(work))
+    return {
+        "placed": placed_out(schedule), "score": asdict(score(work, schedule)), "habit": asdict(habit), "least": 0,
+    }  # fmt: skip
 
 
 def was_placed(made: Mapping[str, Any], first: date) -> dict[str, WasPlaced]:

@@ -22,6 +22,7 @@ from cutting.scheduling import (
     Worker,
     as_before,
     broken,
+    by_hand,
     earliest_promise_first,
     hours_of,
     rest_of,
@@ -54,7 +55,8 @@ class Works:
 @dataclass(frozen=True)
 class Waiting:
     """An order that is not ready: which kinds of its tasks are done, the codes of what is still to be sewn of it as far
-    as it is planned, else its `styles`; how many pieces are cut; on which days its client comes for what.
+    as it is planned, else its `styles`; how many pieces are cut; on which days its client comes for what, and before
+    which days nobody works at what.
     """
 
     id: str
@@ -64,6 +66,7 @@ class Waiting:
     operations: Sequence[str] | None = None
     pieces: int = 0
     days: Mapping[str, date] = field(default_factory=dict)
+    not_before: Mapping[str, date] = field(default_factory=dict)
 
 
 @dataclass(frozen=True)
@@ -80,6 +83,14 @@ def rest(one: Waiting, own: Mapping[str, float]) -> Rest:
     long, pieces = _work(one, own)
     # Where no day of it is agreed, nothing waits for a fitting.
     return rest_of(long, pieces, [kind for kind in KINDS if kind in one.done], "fit" in one.days)
+
+
+def tasks_for(one: Waiting, own: Mapping[str, float], today: date) -> tuple[Task, ...]:
+    """The tasks of an order from today on; days that are over are over."""
+    days, not_before = (
+        {kind: (day - today).days for kind, day in said.items() if day >= today} for said in (one.days, one.not_before)
+    )
+    return tasks_of(one.id, rest(one, own), days, not_before)
 
 
 def summed(waiting: Sequence[Waiting], own: Mapping[str, float]) -> dict[tuple[str, str], str]:
@@ -145,7 +156,7 @@ def work_of(
     ]
     tasks, due = list[Task](), dict[str, int]()
     for one in waiting:
-        tasks += tasks_of(one.id, rest(one, own), days_of(one, today))
+        tasks += tasks_for(one, own, today)
         due[one.id] = ((one.promised_on - today).days + 1) * DAY
     was = _before(kept or {}, today, {one.id for one in tasks})
     return Work(tuple(workers), tuple(tasks), due, shared, was)
@@ -156,14 +167,18 @@ def with_kept(work: Waits, kept: Mapping[str, WasPlaced], today: date) -> Waits:
     return replace(work, was=_before(kept, today, work.task))
 
 
+def moved_by_hand(
+    work: Waits, stands: Stands, order: str, kinds: Collection[str], worker: str, day: date, today: date
+) -> Stands:
+    """The schedule with some tasks of an order done by somebody on a day, all else as it stands but where it must move.
+    `work` has that they are not begun sooner.
+    """
+    return by_hand(work, stands, [f"{order}.{kind}" for kind in kinds], worker, (day - today).days)
+
+
 def broken_orders(work: Waits, schedule: Stands) -> set[str]:
     """The orders whose promise a schedule breaks."""
     return broken(work, schedule)
-
-
-def days_of(one: Waiting, today: date) -> dict[str, int]:
-    """On which days, by their numbers from today, the client of an order comes; days that are over are over."""
-    return {kind: (day - today).days for kind, day in one.days.items() if day >= today}
 
 
 @dataclass(frozen=True)

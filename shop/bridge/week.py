@@ -4,6 +4,7 @@ from collections import defaultdict
 from collections.abc import Collection, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date, timedelta
+from hashlib import sha256
 
 from pydantic import BaseModel
 
@@ -19,10 +20,9 @@ from cutting.scheduling import (
     done_on,
     moves_of,
     outcomes,
-    tasks_of,
     waits_of,
 )
-from shop.bridge.scheduling import Stands, Waiting, Works, clock_of, days_of, rest
+from shop.bridge.scheduling import Stands, Waiting, Works, clock_of, tasks_for
 from shop.bridge.words import words
 
 MOST_SAID = 12
@@ -39,13 +39,14 @@ class Called:
 
 
 class WeekTicketOut(BaseModel):
-    """What somebody does of an order one after the other on a day: the names of the tasks, from and to which time, and
-    for how many minutes.
+    """What somebody does of an order one after the other on a day: the tasks by kind and by name, from and to which
+    time, and for how many minutes.
     """
 
     order: str
     title: str
     client_name: str
+    kinds: list[str]
     names: list[str]
     start: str
     end: str
@@ -136,7 +137,8 @@ def rows_of(
             if spans:
                 _add(on[placed.worker, day], WeekTicketOut(
                     order=order, title=called[order].title, client_name=called[order].client_name,
-                    names=[words().task_name(work.task[placed.task].kind)], start=_time(spans[0][0], today),
+                    kinds=[work.task[placed.task].kind], names=[words().task_name(work.task[placed.task].kind)],
+                    start=_time(spans[0][0], today),
                     end=_time(spans[-1][1], today), minutes=sum(high - low for low, high in spans), late=order in late,
                 ))  # fmt: skip
     return [
@@ -156,7 +158,8 @@ def _add(tickets: list[WeekTicketOut], more: WeekTicketOut) -> None:
     """One ticket more; what goes on with the last one's order is on that."""
     if tickets and tickets[-1].order == more.order:
         last = tickets[-1]
-        last.names, last.end, last.minutes = [*last.names, *more.names], more.end, last.minutes + more.minutes
+        last.kinds, last.names = [*last.kinds, *more.kinds], [*last.names, *more.names]
+        last.end, last.minutes = more.end, last.minutes + more.minutes
     else:
         tickets.append(more)
 
@@ -218,12 +221,17 @@ def moved(
     return [_move(one, work, people, called, today) for one in moves_of(work, was, now)]
 
 
+def stamp_of(moves: Sequence[TaskMovedOut]) -> str:
+    """Another for other moves."""
+    return sha256(repr([one.model_dump() for one in moves]).encode()).hexdigest()
+
+
 def promise(
     work: Work, schedule: Stands, asked: Waiting, own: Mapping[str, float], people: Mapping[str, str],
     called: Mapping[str, Called], today: date,
 ) -> PromiseOut:  # fmt: skip
     """Whether an order that is not among what waits can be promised by its day."""
-    tasks = tasks_of(asked.id, rest(asked, own), days_of(asked, today))
+    tasks = tasks_for(asked, own, today)
     minutes = {one.kind: one.minutes for one in tasks}
     if not tasks:
         return PromiseOut(can=True, done_on=today, left_over=0, first=None, minutes={}, names={}, says=[], moves=[])

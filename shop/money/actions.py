@@ -24,7 +24,7 @@ from shop.bridge.money import (
 )
 from shop.errors import ShopError
 from shop.money.models import Payment, Prices, Quote
-from shop.money.queries import MOST_PAYMENTS, cost_of, open_orders, payments
+from shop.money.queries import MOST_PAYMENTS, agreed_quotes, cost_of, open_orders, payments
 from shop.orders import life
 from shop.orders.models import Order
 
@@ -148,7 +148,7 @@ def agree(*, actor: User, id: UUID, order: UUID, total: str) -> Quote:
         others = Quote.of(actor.workshop).filter(order=row)
         if quote is None and others.filter(agreed_at__isnull=True).exists():
             raise QuoteStateError("Somebody else began a quote of this order. Look at it again: theirs is there.")
-        before = others.filter(agreed_at__isnull=False).order_by("-agreed_at", "id").first()
+        before = agreed_quotes(actor).filter(order=row).first()
         made = cost_of(actor, row, quote or before)
         currency = actor.workshop.currency
         _check_currency(payments(actor, row.id), currency)
@@ -172,11 +172,12 @@ def agree(*, actor: User, id: UUID, order: UUID, total: str) -> Quote:
 
 def pay(
     *, actor: User, id: UUID, order: UUID, kind: str, way: str, amount: str, paid: str, note: str = "",
-    over: bool = False,
+    over: bool = False, fetched: bool = False,
 ) -> Payment:  # fmt: skip
-    """Take money for an order, or give it back: `paid` is what was paid as it was seen. The same id again is the same
-    money. Raises PaidMeanwhileError where something else was paid since, OverpaidError where that is more than was
-    agreed and not meant to be (`over`), CoreRefusal where it is no amount.
+    """Take money for an order, or give it back: `paid` is what was paid as it was seen. Where it is `fetched` with it,
+    it is handed over. The same id again is the same money. Raises PaidMeanwhileError where something else was paid
+    since, OverpaidError where that is more than was agreed and not meant to be (`over`), CoreRefusal where it is no
+    amount.
     """
     allow(actor, "money")
     with transaction.atomic():
@@ -195,9 +196,7 @@ def pay(
                 "meanwhile. Look whether this is to be taken still."
             )
         changed = changing_hands(amount, kind == "refund", amounts, currency)
-        agreed = (
-            Quote.of(actor.workshop).filter(order=row, agreed_at__isnull=False).order_by("-agreed_at", "id").first()
-        )
+        agreed = agreed_quotes(actor).filter(order=row).first()
         if agreed is not None and agreed.total is not None and changed > 0 and not over:
             more = now + changed - agreed.total
             if more > 0:
@@ -205,7 +204,10 @@ def pay(
                     f"That is {said_amount(more, currency)} more than was agreed. Press again to take it all the "
                     "same, or correct the amount."
                 )
-        return _add(actor, id, row, kind, way, changed, note, None)
+        made = _add(actor, id, row, kind, way, changed, note, None)
+        if fetched:
+            life.put_step(actor=actor, id=uuid5(id, "fetched"), order=row.id, state="handed_over")
+        return made
 
 
 def take_back(*, actor: User, id: UUID, payment: UUID) -> Payment:

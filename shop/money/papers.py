@@ -11,8 +11,8 @@ from shop.accounts.writing import own
 from shop.bridge.money import paid_of
 from shop.bridge.money_paper import quote_paper, receipt_paper, ticket_paper
 from shop.errors import ShopError
-from shop.money.models import Payment, Quote
-from shop.money.queries import money_of, payments, receipt
+from shop.money.models import Payment
+from shop.money.queries import agreed_quotes, money_of, payments, receipt
 from shop.orders import queries as orders
 from shop.orders.models import Order
 
@@ -47,8 +47,7 @@ def receipt_of(actor: User, payment: UUID) -> tuple[str, bytes]:
         raise Http404
     row = orders.order(actor, one.order_id)
     before = [other for other in payments(actor, row.id) if (other.year, other.number) <= (one.year, one.number)]
-    agreed = Quote.of(actor.workshop).filter(order=row, agreed_at__lte=one.created_at)
-    last = agreed.order_by("-agreed_at", "id").first()
+    last = agreed_quotes(actor).filter(order=row, agreed_at__lte=one.created_at).first()
     head, heading, paper = _over(actor, row)
     number = receipt(one)
     return number, receipt_paper(

@@ -1,13 +1,13 @@
 """What orders cost, what is paid of them and what is not; each starts from the workshop."""
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 from datetime import date
 from decimal import Decimal
 from typing import Any
 from uuid import UUID
 
-from django.db.models import DecimalField, F, OuterRef, QuerySet, Subquery, Sum, Value
+from django.db.models import DecimalField, Exists, F, OuterRef, Q, QuerySet, Subquery, Sum, Value
 from django.db.models.functions import Coalesce, TruncMonth
 from django.utils import timezone
 
@@ -31,9 +31,10 @@ from shop.cloths.models import Cloth
 from shop.money.models import Payment, Prices, Quote
 from shop.orders.models import Order, Step
 from shop.orders.queries import GONE
-from shop.orders.whole import whole_order
+from shop.orders.whole import WholeOrder, whole_order
+from shop.plans.job import hash_of, job_from
 from shop.plans.making import plan_order
-from shop.plans.queries import best
+from shop.plans.queries import StoredPlan, stored_plan
 from shop.sewing.queries import own_minutes
 
 MOST_PAYMENTS = 200
@@ -59,6 +60,11 @@ def price_list(actor: User) -> PriceList:
             tax_within=row.tax_within,
         ),
     )  # fmt: skip
+
+
+def agreed_quotes(actor: User) -> QuerySet[Quote]:
+    """The quotes that were agreed, of each order the last one first."""
+    return Quote.of(actor.workshop).filter(agreed_at__isnull=False).order_by("-agreed_at", "id")
 
 
 @dataclass(frozen=True)
@@ -95,9 +101,8 @@ class OrderMoney:
 
 def money_of(actor: User, order: Order) -> OrderMoney:
     """All that is known of the money of an order."""
-    rows = Quote.of(actor.workshop).filter(order=order).select_related("changed_by")
-    open_ = rows.filter(agreed_at__isnull=True).first()
-    agreed = rows.filter(agreed_at__isnull=False).order_by("-agreed_at", "id").first()
+    open_ = Quote.of(actor.workshop).filter(order=order, agreed_at__isnull=True).first()
+    agreed = agreed_quotes(actor).filter(order=order).select_related("changed_by").first()
     now, refused = None, list[dict[str, Any]]()
     try:
         now = cost_of(actor, order, open_ or agreed)
@@ -116,23 +121,29 @@ def cost_of(actor: User, order: Order, quote: Quote | None) -> Priced:
 def needs_of(actor: User, order: Order) -> Needs:
     """What an order needs, by its plans as they are to be cut. Raises CoreRefusal."""
     whole = whole_order(actor, order)
-    main = best(actor.workshop, plan_order(actor=actor, order=order)).plan
+    main = _planned(actor, whole, "main")
     cloths = [_cloth(actor, "cloth", order.cloth, main, order.shelf_id is not None)]
     if whole.other_cloth is not None:
-        other = best(actor.workshop, plan_order(actor=actor, order=order, cut_from="other")).plan
-        cloths.append(_cloth(actor, "other_cloth", whole.other_cloth, other, False))
-    return Needs(
-        [one for one in cloths if one is not None], main.get("notions", []),
-        [one["code"] for one in main.get("sewing", [])], len(main["pieces"]),
-    )  # fmt: skip
+        cloths.append(_cloth(actor, "other_cloth", whole.other_cloth, _planned(actor, whole, "other"), False))
+    return Needs([one for one in cloths if one is not None], main.notions, main.operations, main.pieces)
 
 
-def _cloth(actor: User, code: Any, cloth: Cloth, plan: dict[str, Any], in_hand: bool) -> ClothNeed | None:
-    if not plan["yardage"]:
+def _planned(actor: User, whole: WholeOrder, cut_from: str) -> StoredPlan:
+    """What is asked of the order's plan, which is made where it is not stored. Raises CoreRefusal."""
+    digest = hash_of(job_from(actor, whole, cut_from))
+    stored = stored_plan(actor, whole.order.id, digest)
+    if stored is None:
+        plan_order(actor=actor, order=whole.order, cut_from=cut_from)
+        stored = stored_plan(actor, whole.order.id, digest)
+    assert stored is not None  # it was just stored
+    return stored
+
+
+def _cloth(actor: User, code: Any, cloth: Cloth, plan: StoredPlan, in_hand: bool) -> ClothNeed | None:
+    if plan.length_mm is None:
         return None
-    length = plan["yardage"]["length_mm"]
-    sold = bought(length, actor.workshop.unit, cloth.unit_of_sale)["sold_in"]
-    return ClothNeed(code, cloth.kind, length, "" if in_hand else sold, cloth.price)
+    sold = bought(plan.length_mm, actor.workshop.unit, cloth.unit_of_sale)["sold_in"]
+    return ClothNeed(code, cloth.kind, plan.length_mm, "" if in_hand else sold, cloth.price)
 
 
 def payments(actor: User, order: UUID) -> list[Payment]:
@@ -144,29 +155,34 @@ def payments(actor: User, order: UUID) -> list[Payment]:
 MONEY = DecimalField(max_digits=14, decimal_places=4)
 
 
-def open_orders(actor: User) -> QuerySet[Order]:
-    """The orders of which something is to be paid or to be given back, the first promised first: each with what was
-    `agreed` last, what is `paid`, and its last `step` by hand, `step_at` when. One that is called off is there as long
-    as money of it is kept.
+def with_sums(actor: User) -> QuerySet[Order]:
+    """Orders, the first promised first: each with what was `agreed` last, where anything was (`priced`), what is
+    `paid`, and its last `step` by hand, `step_at` when.
     """
-    last = Quote.of(actor.workshop).filter(order=OuterRef("pk"), agreed_at__isnull=False).order_by("-agreed_at", "id")
+    last = agreed_quotes(actor).filter(order=OuterRef("pk"))
     sums = (
         Payment.of(actor.workshop).filter(order=OuterRef("pk")).order_by().values("order").annotate(all=Sum("amount"))
     )
     nothing = Value(Decimal(0), MONEY)
     rows = Order.of(actor.workshop).select_related("client").annotate(
         agreed=Coalesce(Subquery(last.values("total")[:1]), nothing, output_field=MONEY),
-        paid=Coalesce(Subquery(sums.values("all")[:1]), nothing, output_field=MONEY),
+        paid=Coalesce(Subquery(sums.values("all")[:1]), nothing, output_field=MONEY), priced=Exists(last),
     )  # fmt: skip
     step = Step.of(actor.workshop).filter(order=OuterRef("pk"), undone=False).order_by("-created_at", "id")
     rows = rows.annotate(step=Subquery(step.values("state")[:1]), step_at=Subquery(step.values("created_at")[:1]))
-    rows = rows.exclude(step="called_off", paid=0)
-    return rows.exclude(agreed=F("paid")).order_by("promised_on", "title", "id")
+    return rows.order_by("promised_on", "title", "id")
+
+
+def open_orders(actor: User) -> QuerySet[Order]:
+    """The orders of which something is to be paid or to be given back. One that is called off is there as long as money
+    of it is kept.
+    """
+    return with_sums(actor).exclude(Q(step="called_off"), Q(paid=0)).exclude(Q(agreed=F("paid")))
 
 
 def money_of_client(actor: User, client: UUID) -> dict[str, Any]:
     """The quotes that somebody agreed, and what changed hands, as plain data: docs/file-formats.md has its shape."""
-    quotes = Quote.of(actor.workshop).filter(order__client_id=client, agreed_at__isnull=False).select_related("order")
+    quotes = agreed_quotes(actor).filter(order__client_id=client).select_related("order")
     paid_ = Payment.of(actor.workshop).filter(order__client_id=client).select_related("order")
     return {
         "quotes": [
@@ -188,8 +204,10 @@ def money_of_client(actor: User, client: UUID) -> dict[str, Any]:
 
 
 @dataclass(frozen=True)
-class OpenOrder:
-    """An order of which something is open: what was agreed, what is paid; `state` where it left the bench."""
+class OrderSums:
+    """What was agreed of an order and what is paid; `state` where it left the bench.
+    Where no price was agreed it is not `priced`: what is paid is a deposit, not to be given back.
+    """
 
     order: UUID
     title: str
@@ -198,15 +216,26 @@ class OpenOrder:
     state: str
     agreed: Decimal
     paid: Decimal
+    priced: bool
 
 
-def open_page(actor: User, page: int) -> list[OpenOrder]:
-    """A page of them. One query."""
-    parts = "id", "title", "client__name", "promised_on", "step", "agreed", "paid"
-    rows = page_of(open_orders(actor), page, OPEN).values_list(*parts)
+def open_page(actor: User, page: int) -> list[OrderSums]:
+    """A page of what is open. One query."""
+    return _sums(page_of(open_orders(actor), page, OPEN))
+
+
+def sums_of(actor: User, orders: Collection[UUID]) -> list[OrderSums]:
+    """The same of some orders, open or not. One query."""
+    return _sums(with_sums(actor).filter(pk__in=orders))
+
+
+PARTS = "id", "title", "client__name", "promised_on", "step", "agreed", "paid", "priced"
+
+
+def _sums(rows: QuerySet[Order]) -> list[OrderSums]:
     return [
-        OpenOrder(id, title, client, day, step if step in GONE else "", agreed, paid)
-        for id, title, client, day, step, agreed, paid in rows
+        OrderSums(id, title, client, day, step if step in GONE else "", agreed, paid, priced)
+        for id, title, client, day, step, agreed, paid, priced in rows.values_list(*PARTS)
     ]
 
 
@@ -217,19 +246,25 @@ def receipt(row: Payment) -> str:
 
 @dataclass(frozen=True)
 class Taken:
-    """What came in of a currency in a month, by its first day, less what was given back."""
+    """What came in of a currency in a month, by its first day, and what was given back of it, not negative."""
 
     first: date
     currency: str
-    amount: Decimal
+    came: Decimal
+    back: Decimal
 
 
 def taken(actor: User) -> list[Taken]:
     """What came in month by month, the last first. One query."""
     since = _months_back(timezone.localdate(), MONTHS - 1)
     rows = Payment.of(actor.workshop).filter(day__gte=since).annotate(first=TruncMonth("day")).order_by()
-    sums = rows.values("first", "currency").annotate(all=Sum("amount")).order_by("-first", "currency")
-    return [Taken(one["first"], one["currency"], one["all"]) for one in sums]
+    nothing = Value(Decimal(0), MONEY)
+    sums = rows.values("first", "currency").annotate(
+        came=Coalesce(Sum("amount", filter=Q(amount__gt=0)), nothing, output_field=MONEY),
+        back=Coalesce(Sum("amount", filter=Q(amount__lt=0)), nothing, output_field=MONEY),
+    )  # fmt: skip
+    ordered = sums.order_by("-first", "currency").values_list("first", "currency", "came", "back")
+    return [Taken(first, currency, came, -back) for first, currency, came, back in ordered]
 
 
 def _months_back(day: date, months: int) -> date:

@@ -1,6 +1,6 @@
 """The same outfit for several clients: a choir, a crew. Each has an order of its own; they share a group."""
 
-from datetime import date
+from datetime import date, timedelta
 from typing import Any
 from uuid import UUID, uuid5
 
@@ -16,12 +16,24 @@ from shop.clients.queries import sheets
 from shop.clients.sheets import put_sheet
 from shop.cloths.actions import FIELDS, put_cloth
 from shop.cloths.models import Cloth
+from shop.errors import ShopError
 from shop.orders.actions import put_garment, put_order
 from shop.orders.models import Order
 from shop.orders.patterns import set_patterns
 from shop.orders.queries import bench, garments
 
 CLOTH = ("colour", *FIELDS)
+
+
+A_YEAR = timedelta(days=365)
+"""Readings older than this are asked about: a body has changed by then, perhaps. Common practice, no source."""
+
+
+class OldReadingsError(ShopError):
+    """The newest readings are so old that it is asked whether they still hold."""
+
+    status = 409
+    code = "old_readings"
 
 
 def members(actor: User, order: Order) -> QuerySet[Order]:
@@ -50,16 +62,25 @@ def put_same(*, actor: User, id: UUID, of: UUID, client: UUID) -> Order:
 
 
 @transaction.atomic
-def put_again(*, actor: User, id: UUID, of: UUID, promised_on: date) -> Order:
+def put_again(*, actor: User, id: UUID, of: UUID, promised_on: date, old: bool = False) -> Order:
     """The same again for the same client, by another day: from the client's newest sheet, of the same kind of cloth,
-    which is not in hand yet. The same id again is the same order.
+    which is not in hand yet. The same id again is the same order. Raises OldReadingsError where that sheet was taken
+    more than a year ago and that is not meant (`old`).
     """
     allow(actor, "orders")
     source = own(Order, actor, of)
     if known := Order.of(actor.workshop).filter(pk=id).first():
         return known
+    client = own(Client, actor, source.client_id)
+    newest = sheets(actor, client.id).first()
+    if newest is not None and not old and newest.taken_on < timezone.localdate() - A_YEAR:
+        taken = f"{newest.taken_on.day} {newest.taken_on:%B %Y}"
+        raise OldReadingsError(
+            f"{client.name} was measured last on {taken}, more than a year ago. Measure anew first, or press once more "
+            "to go by that."
+        )
     cloth = {key: getattr(source.cloth, key) for key in CLOTH} | {"length": ""}
-    return _copied(actor, id, source, own(Client, actor, source.client_id), promised_on, cloth)
+    return _copied(actor, id, source, client, promised_on, cloth)
 
 
 def _copied(actor: User, id: UUID, source: Order, client: Client, day: date, cloth: dict[str, Any]) -> Order:

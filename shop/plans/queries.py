@@ -8,6 +8,7 @@ from datetime import timedelta
 from typing import Any, Literal
 from uuid import UUID
 
+from django.db.models import F, Func, IntegerField, JSONField
 from django.utils import timezone
 
 from shop.accounts.models import User, Workshop
@@ -126,15 +127,28 @@ def searching(actor: User, orders: Collection[UUID]) -> int:
     return open_.filter(plan_run__order__in=orders).count()
 
 
+def listed(field: str, key: str) -> Func:
+    """One value of each entry of a list within a plan, as the database takes it out."""
+    template = f"%(function)s(%(expressions)s, '$[*].{key}')"
+    return Func(F(field), function="jsonb_path_query_array", template=template, output_field=JSONField())
+
+
+def counted(field: str) -> Func:
+    """How long a list within a plan is."""
+    return Func(F(field), function="jsonb_array_length", output_field=IntegerField())
+
+
 @dataclass(frozen=True)
 class StoredPlan:
     """Of a stored plan as it is to be cut: how long its cloth is in mm (None where there is no lay), its findings, what
-    is bought.
+    is bought, the codes of its operations, how many pieces it has.
     """
 
     length_mm: float | None
     findings: list[dict[str, Any]]
     notions: list[dict[str, Any]]
+    operations: list[str]
+    pieces: int
 
 
 def stored_plans(actor: User, hashes: dict[UUID, str]) -> dict[UUID, StoredPlan]:
@@ -143,12 +157,17 @@ def stored_plans(actor: User, hashes: dict[UUID, str]) -> dict[UUID, StoredPlan]
     Two queries; the plans themselves stay in the database.
     """
     rows = PlanRun.of(actor.workshop).filter(order_id__in=hashes, job_hash__in=set(hashes.values()))
-    parts = [
-        part for part in rows.values_list("order_id", "job_hash", "id", "plan__notions", *PARTS)
-        if hashes[part[0]] == part[1]
-    ]  # fmt: skip
-    own = {id: Chosen(None, lay_mm, length_mm, findings or []) for _, _, id, _, lay_mm, length_mm, findings in parts}
+    rows = rows.annotate(operations=listed("plan__sewing", "code"), pieces=counted("plan__pieces"))
+    whole = ("order_id", "job_hash", "id", "plan__notions", "operations", "pieces")
+    parts = [part for part in rows.values_list(*whole, *PARTS) if hashes[part[0]] == part[1]]
+    own = {part[2]: Chosen(None, lay_mm, length, found or []) for *part, lay_mm, length, found in parts}
     best = _chosen(actor.workshop, own)
     return {
-        order: StoredPlan(best[id].length_mm, best[id].findings, notions or []) for order, _, id, notions, *_ in parts
+        order: StoredPlan(best[id].length_mm, best[id].findings, notions or [], operations or [], pieces or 0)
+        for order, _, id, notions, operations, pieces, *_ in parts
     }
+
+
+def stored_plan(actor: User, order: UUID, job_hash: str) -> StoredPlan | None:
+    """The same of one order; None where its job was not planned as it stands."""
+    return stored_plans(actor, {order: job_hash}).get(order)

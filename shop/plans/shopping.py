@@ -15,7 +15,7 @@ from shop.orders.models import Order
 from shop.orders.whole import WholeOrder, whole_orders
 from shop.plans.job import hash_of, job_from
 from shop.plans.making import ONE_CLOTH, joined
-from shop.plans.queries import StoredPlan, stored_plans
+from shop.plans.queries import StoredPlan, stored_plan, stored_plans
 
 
 @dataclass(frozen=True)
@@ -73,7 +73,7 @@ def on_one_cloth(actor: User, order: Order, rows: list[Member]) -> dict[str, Any
         and all(getattr(row.order.cloth, key) == getattr(cloth, key) for key in ONE_CLOTH)
     ]  # fmt: skip
     job = joined(actor, job_from(actor, own), others)
-    plan = stored_plans(actor, {order.id: hash_of(job)}).get(order.id) if others else None
+    plan = stored_plan(actor, order.id, hash_of(job)) if others else None
     if plan is None or plan.length_mm is None:
         return None
     need = bought(plan.length_mm, actor.workshop.unit, cloth.unit_of_sale, cloth.price)

@@ -12,7 +12,7 @@ from shop.errors import ShopError
 from shop.orders.models import Order
 from shop.reminders.models import Reminder
 from shop.reminders.queries import by_day, due, place_of
-from shop.reminders.tasks import send
+from shop.reminders.sending import send
 
 
 class ReminderError(ShopError):

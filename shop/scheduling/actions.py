@@ -126,10 +126,7 @@ def ask_schedule(*, actor: User, id: UUID) -> Schedule:
         rows = Schedule.of(actor.workshop)
         if rows.filter(state=Schedule.QUEUED, created_at__gt=timezone.now() - TOO_LONG).count() >= UNDER_WAY:
             raise ScheduleStateError("Schedules are being made already. Wait for them.")
-        # What was not kept, or is not gone by any more, is of no use to anybody.
-        last = rows.filter(kept_at__isnull=False).order_by("-kept_at", "id").first()
-        old = rows.filter(created_at__lt=timezone.now() - timedelta(days=1))
-        old.exclude(pk=last.pk if last is not None else id).delete()
+        tidy_schedules(actor)
         check_room(rows, Schedule.MOST)
         waiting = waiting_work(actor)
         row = add(
@@ -139,6 +136,14 @@ def ask_schedule(*, actor: User, id: UUID) -> Schedule:
         )
         make.configure(priority=FIRST).defer(schedule=str(row.id))
     return row
+
+
+def tidy_schedules(actor: User) -> None:
+    """Forget schedules of days ago that were not kept, or are not gone by any more."""
+    rows = Schedule.of(actor.workshop)
+    last = rows.filter(kept_at__isnull=False).order_by("-kept_at", "id").values_list("pk", flat=True).first()
+    old = rows.filter(created_at__lt=timezone.now() - timedelta(days=1))
+    (old if last is None else old.exclude(pk=last)).delete()
 
 
 def keep_schedule(*, actor: User, id: UUID) -> Schedule:

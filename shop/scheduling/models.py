@@ -50,8 +50,22 @@ class ClientDay(WorkshopRow):
         ]
 
 
+class TaskDay(WorkshopRow):
+    """The day before which nobody works at a task of an order: somebody put it there."""
+
+    order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
+    kind = models.CharField(max_length=10)
+    day = models.DateField()
+    MOST = 5_000
+
+    class Meta:
+        verbose_name_plural = "days on which tasks were put"
+        constraints = [models.UniqueConstraint(fields=["order", "kind"], name="one_day_a_task")]
+
+
 class Schedule(WorkshopRow):
-    """A schedule that is made on the queue: what was `asked`, until it is made, and what was `made` of it.
+    """A schedule that is made on the queue, or by moving a ticket: what was `asked`, until it is made, and what was
+    `made` of it.
 
     `first` is the day that its moments are counted from, `made` has who does each task, from and to which moment. The
     one that was `kept_at` last is what the workshop goes by.

@@ -6,7 +6,6 @@ from dataclasses import dataclass, replace
 from datetime import date
 from uuid import UUID
 
-from django.db.models import F, Func, IntegerField, JSONField
 from django.http import Http404
 from django.utils import timezone
 
@@ -31,14 +30,13 @@ from shop.orders import life
 from shop.orders.models import Garment, Order
 from shop.orders.queries import on_bench
 from shop.plans.models import PlanRun
-from shop.scheduling.models import Away, ClientDay, Hours, Schedule
+from shop.plans.queries import counted, listed
+from shop.scheduling.models import Away, ClientDay, Hours, Schedule, TaskDay
 from shop.sewing.models import Sewn
 from shop.sewing.queries import done_states, own_minutes
 
 MOST = 200
 """So many orders are scheduled, the first promised first."""
-IDS = "%(function)s(%(expressions)s, '$[*].id')"
-"""The ids of a list that the database holds."""
 
 
 @dataclass(frozen=True)
@@ -94,16 +92,17 @@ def people_of(actor: User) -> list[Works]:
 
 
 def waiting_work(
-    actor: User, without: UUID | None = None, away: Mapping[str, tuple[date, date]] | None = None
-) -> WaitingWork:
+    actor: User, without: UUID | None = None, away: Mapping[str, tuple[date, date]] | None = None,
+    not_before: Mapping[UUID, Mapping[str, date]] | None = None,
+) -> WaitingWork:  # fmt: skip
     """What waits now, by the workshop's own clock, in a fixed number of queries; `without` one order, or as if people
-    were `away` besides.
+    were `away` besides, or tasks of an order, by kind, had been put on days.
     """
     now = timezone.localtime().replace(tzinfo=None)
     rows = [row for row in on_bench(actor)[: MOST + 1] if row.id != without]
     people, own = people_of(actor), {one.code: one.minutes for one in own_minutes(actor)}
     people = [replace(one, away=(*one.away, away[one.id])) if away and one.id in away else one for one in people]
-    waiting = _waiting(actor, rows[:MOST])
+    waiting = [_put(one, not_before or {}) for one in _waiting(actor, rows[:MOST])]
     kept = Schedule.of(actor.workshop).filter(kept_at__isnull=False).order_by("-kept_at", "id").first()
     placed = was_placed(kept.made, kept.first) if kept is not None else {}
     shared = {"table": actor.workshop.tables, "machine": actor.workshop.machines}
@@ -112,6 +111,19 @@ def waiting_work(
     return WaitingWork(
         now.date(), work, standing(work), people, called, own, kept, len(rows) > MOST, summed(waiting, own)
     )
+
+
+def _put(one: Waiting, days: Mapping[UUID, Mapping[str, date]]) -> Waiting:
+    return replace(one, not_before={**one.not_before, **days.get(UUID(one.id), {})})
+
+
+def _task_days(actor: User, orders: Collection[UUID]) -> dict[UUID, dict[str, date]]:
+    """On which days tasks of orders were put. One query."""
+    found: dict[UUID, dict[str, date]] = defaultdict(dict)
+    rows = TaskDay.of(actor.workshop).filter(order_id__in=orders).order_by("kind")
+    for order, kind, day in rows.values_list("order_id", "kind", "day"):
+        found[order][kind] = day
+    return found
 
 
 def client_days(actor: User, orders: Collection[UUID]) -> dict[UUID, list[ClientDay]]:
@@ -167,7 +179,7 @@ def _waiting(actor: User, orders: list[Order]) -> list[Waiting]:
     ticks = Sewn.of(actor.workshop).filter(order_id__in=ids).order_by("order_id", "operation", "-created_at", "id")
     last = ticks.distinct("order_id", "operation").values_list("order_id", "operation", "sewn")
     sewn = {(order, operation) for order, operation, is_sewn in last if is_sewn}
-    days = client_days(actor, ids)
+    days, put = client_days(actor, ids), _task_days(actor, ids)
     found = []
     for row in orders:
         operations, pieces = planned.get(row.id, (None, 0))
@@ -176,7 +188,9 @@ def _waiting(actor: User, orders: list[Order]) -> list[Waiting]:
             getattr(row, "step", None), len(measured[row.sheet_id]) >= life.MEASURED, done.get(row.id)
         )
         on = {one.kind: one.day for one in days[row.id]}
-        found.append(Waiting(str(row.id), row.promised_on, done_by(state), styles[row.id], left, pieces, on))
+        found.append(
+            Waiting(str(row.id), row.promised_on, done_by(state), styles[row.id], left, pieces, on, put[row.id])
+        )
     return found
 
 
@@ -186,10 +200,7 @@ def _planned(actor: User, orders: Collection[UUID]) -> dict[UUID, tuple[list[str
     """
     own = PlanRun.of(actor.workshop).filter(order_id__in=orders, others=[]).exclude(job__has_key="cut_from")
     rows = own.order_by("order_id", "-created_at", "id")
-    parts = rows.distinct("order_id").annotate(
-        operations=Func(F("plan__sewing"), function="jsonb_path_query_array", template=IDS, output_field=JSONField()),
-        pieces=Func(F("plan__pieces"), function="jsonb_array_length", output_field=IntegerField()),
-    )  # fmt: skip
+    parts = rows.distinct("order_id").annotate(operations=listed("plan__sewing", "id"), pieces=counted("plan__pieces"))
     return {
         order: (operations or [], pieces or 0)
         for order, operations, pieces in parts.values_list("order_id", "operations", "pieces")

@@ -42,6 +42,7 @@ INSTALLED_APPS = [
     "shop.scheduling",
     "shop.money",
     "shop.reminders",
+    "shop.keeping",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",

@@ -163,7 +163,7 @@ def test_a_quote_worked_out_by_hand():
     assert str(made.total) == "202.50"
     assert [WORDS.line_sum(one, "EUR") for one in made.lines] == [
         "3.5 yd x 14.00", "1 x 2.35", "0.667 yd x 1.20", "20 + 9 x 4 = 56 min; 56 x 30.00 / 60",
-        "200 min; 200 x 30.00 / 60", "180.15 x 10 / 100", "162.13 x 25 / 100", "",
+        "200 min; 200 x 30.00 / 60", "180.15 x 10 / 100", "162.13 x 25 / 100", "202.50 \u2212 202.66",
     ]  # fmt: skip
     assert WORDS.money(made.total, "EUR") == "\u20ac202.50"
     assert WORDS.money(-made.total, "SEK") == "\u2212202.50 SEK"

@@ -3,6 +3,7 @@
 import os
 import random
 from collections import Counter
+from dataclasses import replace
 from itertools import permutations, product
 
 import pytest
@@ -15,6 +16,7 @@ from cutting.scheduling import (
     Task,
     Work,
     Worker,
+    as_before,
     could_promise,
     done_on,
     earliest_promise_first,
@@ -24,6 +26,7 @@ from cutting.scheduling import (
     score,
     tasks_of,
 )
+from cutting.scheduling import by_hand as move_by_hand
 from cutting.scheduling.solving import solve
 
 MANY = 200 if os.environ.get("PLAVET_DEEP") else 24
@@ -159,9 +162,9 @@ def test_what_is_to_be_done_of_an_order_is_bundled_and_what_is_done_is_left_out(
         "finish": 32,
         "pack": 15,
     }
-    tasks = tasks_of("o", rest_of(sewn[2:], 5, ("measure", "cut"), False), earliest=7)
+    tasks = tasks_of("o", rest_of(sewn[2:], 5, ("measure", "cut"), False), not_before={"pack": 2})
     assert [(one.kind, one.minutes, one.needs, one.earliest) for one in tasks] == [
-        ("finish", 32, (), 7), ("pack", 15, ("o.finish",), 7),
+        ("finish", 32, (), 0), ("pack", 15, ("o.finish",), 2880),
     ]  # fmt: skip
 
 
@@ -214,6 +217,95 @@ def test_an_answer_breaks_no_other_promise_and_stores_nothing():
             last = next(one for one in answer.cures if one.code == "day")
             assert could_promise(work, stands, tasks, (last.day + 1) * DAY).can
         assert stands == earliest_promise_first(work)
+
+
+def test_an_urgent_order_moves_what_a_kept_schedule_has_no_further_than_it_must():
+    """Kept is what is promised later first: an order between leaves that so, where by promise all would be turned."""
+    ivo = person("ivo", week=(((480, 720),),) * 7)
+    tasks = Task("a.sew", "a", "sew", 240), Task("b.sew", "b", "sew", 240)
+    was = {"b.sew": Before("ivo", 0, 480), "a.sew": Before("ivo", 1, DAY + 480)}
+    work = Work((ivo,), tasks, {"a": 4 * DAY, "b": 9 * DAY}, was=was)
+    answer = could_promise(work, as_before(work), (Task("n.sew", "n", "sew", 240),), 2 * DAY)
+    assert answer.can
+    assert [(one.task, one.was_day, one.day) for one in answer.moves] == [("a.sew", 1, 2)]
+
+
+def pushed(work, stands, task, worker, day):
+    """A task moved as a person would with tickets on a board: it is taken off, and put on the day as the first."""
+    tasks = tuple(replace(one, earliest=max(one.earliest, day * DAY)) if one.id == task else one for one in work.tasks)
+    then = replace(work, tasks=tasks)
+    return then, move_by_hand(then, stands, [task], worker, day)
+
+
+@pytest.mark.parametrize("seed", range(MANY))
+def test_a_ticket_that_is_moved_is_there_or_as_soon_after_as_can_be_and_what_it_does_not_touch_stays(seed):
+    # There are tables and machines enough, so that only people are waited for.
+    work = replace(workshop(seed), shared={"table": 99, "machine": 99})
+    stands = earliest_promise_first(work)
+    r = random.Random(seed)  # noqa: S311  # cases, no secrets
+    free = [one for one in work.tasks if one.id in stands.placed and one.day is None]
+    task = r.choice(free)
+    able = [one for one in work.workers if task.kind in one.skills]
+    who, day = r.choice(able), r.randrange(12)
+    then, made = pushed(work, stands, task.id, who.id, day)
+    sound(then, made)
+    if task.id not in made.placed:
+        assert made.left[task.id] == "hours"
+        return
+    placed = made.placed[task.id]
+    assert placed.worker == who.id or who.hours.all < task.minutes
+    assert placed.start >= day * DAY
+    if placed.worker == who.id:
+        # Nothing that could have been moved out of its way is before it on that day or after, but what it needs.
+        needed, open_ = set(), [task.id]
+        while open_:
+            needed.update(work.task[open_[-1]].needs)
+            open_.extend(work.task[open_.pop()].needs)
+        ready = max([day * DAY, *(made.placed[one].end for one in task.needs)])
+        for other in made.placed.values():
+            if other.worker == who.id and ready <= other.start < placed.start:
+                fixed = work.task[other.task].day is not None
+                begun = other.task in stands.placed and stands.placed[other.task].start < max(ready, day * DAY)
+                assert other.task in needed or fixed or begun, (other.task, task.id)
+    # Moved to where it stands, nothing moves.
+    there = stands.placed[task.id]
+    _, same = pushed(work, as_before(_was(work, stands)), task.id, there.worker, there.start // DAY)
+    assert same.placed[task.id].worker == there.worker
+
+
+def _was(work, schedule):
+    was = {id: Before(one.worker, done_on(one), one.start) for id, one in schedule.placed.items()}
+    return replace(work, was=was)
+
+
+def test_of_two_tickets_of_a_day_the_one_put_there_comes_first_and_the_other_gives_way():
+    ivo, tuva = (person(one, week=(((480, 720),),) * 7) for one in ("ivo", "tuva"))
+    tasks = tuple(Task(f"{one}.sew", one, "sew", 240) for one in "abc")
+    work = Work((ivo, tuva), tasks, dict.fromkeys("abc", 9 * DAY))
+    stands = earliest_promise_first(work)
+    assert [(stands.placed[f"{one}.sew"].worker, stands.placed[f"{one}.sew"].start // DAY) for one in "abc"] == [
+        ("ivo", 0), ("tuva", 0), ("ivo", 1),
+    ]  # fmt: skip
+    _, made = pushed(work, stands, "c.sew", "tuva", 0)
+    assert {id: (one.worker, one.start // DAY) for id, one in made.placed.items()} == {
+        "a.sew": ("ivo", 0), "b.sew": ("tuva", 1), "c.sew": ("tuva", 0),
+    }  # fmt: skip
+    # Later, it leaves its place to nobody: nothing is promised sooner for it.
+    _, made = pushed(work, stands, "a.sew", "tuva", 4)
+    assert (made.placed["a.sew"].worker, made.placed["a.sew"].start) == ("tuva", 4 * DAY + 480)
+
+
+def test_a_fitting_given_to_somebody_else_stays_on_its_day():
+    ivo, tuva = person("ivo"), person("tuva")
+    work = Work((ivo, tuva), (Task("a.fit", "a", "fit", 30, day=2),), {"a": 9 * DAY})
+    stands = earliest_promise_first(work)
+    other = {"ivo": "tuva", "tuva": "ivo"}[stands.placed["a.fit"].worker]
+    made = move_by_hand(work, stands, ["a.fit"], other, 2)
+    assert (made.placed["a.fit"].worker, made.placed["a.fit"].start // DAY, made.missed) == (other, 2, ())
+    # Who is away that day does not: it stays with who is there.
+    away = Work((ivo, person("tuva", off={2})), work.tasks, work.due)
+    made = move_by_hand(away, earliest_promise_first(away), ["a.fit"], "tuva", 2)
+    assert (made.placed["a.fit"].worker, made.missed) == ("ivo", ())
 
 
 def test_a_client_who_comes_on_a_day_has_their_place_and_who_cannot_be_there_is_said():

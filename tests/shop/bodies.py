@@ -66,6 +66,7 @@ def bodies_for(owner, order):
     correction, payment = str(uuid4()), str(uuid4())
     owner("PUT", f"/fitting-corrections/{correction}", found)
     paid = owner("PUT", f"/payments/{payment}", {"order": ids["order"], "amount": "40", "paid": "0.00"})[1]
+    move = {"kinds": ["pack"], "person": str(User.objects.get(username="ebba").id), "day": soon}
     by_hand = next(mark["n"] for mark in made["plan"]["marks"] if mark["by_hand"])
     return {
         ("POST", "/book"): {"text": "BEGIN:VCARD", "keep": False},
@@ -137,6 +138,12 @@ def bodies_for(owner, order):
         ("PUT", f"/away/{uuid4()}"): {"person": str(User.objects.get(username="ebba").id), "first": soon, "last": soon},
         ("PUT", f"/client-days/{uuid4()}"): {"order": ids["order"], "kind": "fit", "day": soon},
         ("POST", f"/hours/{User.objects.get(username='ebba').id}/moves"): {"first": soon, "last": soon},
+        ("POST", f"/orders/{ids['order']}/moves"): move,
+        ("PUT", f"/ticket-moves/{uuid4()}"): move
+        | {
+            "order": ids["order"],
+            "stamp": owner("POST", f"/orders/{ids['order']}/moves", move)[1]["stamp"],
+        },
         ("POST", "/promises"): {"styles": ["palazzo"], "day": soon},
         ("PUT", "/prices"): {"currency": "EUR", "rate": "30", "notions": {"zip": "2.50"}, "tax_percent": "25"},
         ("PUT", f"/quotes/{uuid4()}"): {"order": ids["order"], "extras": [{"name": "Express", "amount": "5"}]},
@@ -144,7 +151,7 @@ def bodies_for(owner, order):
         ("PUT", f"/payments/{uuid4()}"): {"order": ids["order"], "amount": "5", "paid": paid["paid_written"]},
         ("PUT", f"/taken-back/{uuid4()}"): {"payment": payment},
         ("PUT", f"/reminders/{uuid4()}"): {"order": order_that_is_ready(owner), "kind": "ready"},
-        ("POST", "/quick-quotes"): {"styles": ["palazzo"], "hip": "41", "width": "58 in"},
+        ("POST", "/quick-prices"): {"styles": ["palazzo"], "hip": "41", "width": "58 in"},
         ("PATCH", "/workshop"): {"heading": "Quay 3"},
         ("PUT", "/workshop/unit"): {"unit": "in"},
         ("PATCH", "/session/own"): {"light": "dim"},

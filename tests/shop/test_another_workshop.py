@@ -65,13 +65,14 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
         "people": str(User.objects.get(username="ebba").id), "invitations": invited["id"], "password-links": new_id(),
         "hours": str(User.objects.get(username="ebba").id), "away": away["id"], "client-days": comes["id"], "schedules": schedule,
-        "quotes": quote, "payments": payment, "taken-back": new_id(), "reminders": reminder,
+        "quotes": quote, "payments": payment, "taken-back": new_id(), "reminders": reminder, "ticket-moves": new_id(),
     }  # fmt: skip
     bodies = {
         "clients": {"name": "x", "other": rows["clients"]}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in", "text": "point,typed"},
         "orders": {
             "client": rows["clients"], "sheet": rows["sheets"], "cloth": rows["cloths"], "title": "x", "promised_on": "2026-01-01",
             "of": rows["orders"], "shelf": rows["shelf"], "station": "cloth", "text": JOB, "patterns": [], "sign": "seat_tight", "pinned": "1/2",
+            "kinds": ["pack"], "person": rows["people"], "day": day,
         },
         "ticks": tick, "tape-readings": {"chalk": chalk, "garment": "trousers", "panel": "front", "tape": 0},
         "steps": {"order": rows["orders"], "state": "called_off"}, "drill-answers": drill,
@@ -88,7 +89,8 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "hours": {"skills": [], "week": [[]] * 7, "first": day, "last": day}, "away": {"person": str(User.objects.get(username="ebba").id), "first": day, "last": day},
         "client-days": {"order": rows["orders"], "kind": "fit", "day": day}, "promises": {"styles": ["palazzo"], "day": day},
         "quotes": {"order": rows["orders"], "total": "1.00"}, "payments": taken, "reminders": {"order": rows["orders"], "kind": "ready"}, "taken-back": {"payment": payment}, "prices": {"rate": "3"},
-        "quick-quotes": {"styles": ["palazzo"], "hip": "104", "width": "150"},
+        "ticket-moves": {"order": rows["orders"], "kinds": ["pack"], "person": rows["people"], "day": day, "stamp": ""},
+        "quick-prices": {"styles": ["palazzo"], "hip": "104", "width": "150"},
         "house-patterns": said, "sewn": {"order": rows["orders"], "plan": made["id"], "operation": "trousers.darts"},
     }  # fmt: skip
     secret = ids_in([rows, made["id"]], set())

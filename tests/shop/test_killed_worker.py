@@ -8,10 +8,12 @@ import time
 from datetime import UTC, datetime
 from pathlib import Path
 from uuid import uuid4
+from zoneinfo import ZoneInfo
 
 import pytest
 from asgiref.sync import async_to_sync, sync_to_async
 from django.db import connection, connections
+from django.utils import timezone
 
 from demo import post
 from demo.load import load
@@ -105,13 +107,15 @@ def test_a_reminder_whose_worker_is_killed_on_the_way_is_delivered_once(workers,
     place = {"PLAVET_POST": f"127.0.0.1:{server.server_address[1]}"}
     owner = User.objects.get(username="ebba")
     # It is noon in the workshop whenever this is run: nobody is written to at night.
-    owner.workshop.time_zone = f"Etc/GMT{datetime.now(UTC).hour - 12:+d}"
+    zone = f"Etc/GMT{datetime.now(UTC).hour - 12:+d}"
+    owner.workshop.time_zone = zone
     owner.workshop.save()
     order = Order.of(owner.workshop).select_related("client").order_by("promised_on").first()
     type(order.client).of(owner.workshop).filter(pk=order.client_id).update(takes_reminders=True)
     put_step(actor=owner, id=uuid4(), order=order.pk, state="ready")
     gateway.slow = 4
-    made = put_reminder(actor=owner, id=uuid4(), order=order.pk, kind="ready")
+    with timezone.override(ZoneInfo(zone)):
+        made = put_reminder(actor=owner, id=uuid4(), order=order.pk, kind="ready")
     rows = Reminder._base_manager.filter(pk=made.id)
     worker = workers("post", **place)
     until(lambda: rows.get().tries == 1, "it is on its way")

@@ -1,12 +1,13 @@
 """The life of an order: most of it follows from what was done, each state can be given and taken back."""
 
-from datetime import timedelta
+from datetime import date, timedelta
 from itertools import combinations
 from uuid import uuid4
 
 import pytest
 from django.utils import timezone
 
+from shop.clients.models import Sheet
 from shop.orders.life import ORDER, state_of
 from shop.orders.models import Moved
 
@@ -81,6 +82,20 @@ def test_the_same_again_has_the_design_and_the_cloth_but_none_in_hand(owner, ord
     assert had == has
     assert len(again["sheet"]["readings"]) == len(order["sheet"]["readings"])
     assert (again["state"], again["passed"]) == ("measured", [])
+
+
+def test_of_readings_more_than_a_year_old_the_same_again_is_asked_about(owner, order, new_id):
+    sheets = Sheet._base_manager.filter(client=order["client"]["id"])
+    body = {"of": order["id"], "promised_on": str(timezone.localdate() + timedelta(days=30))}
+    sheets.update(taken_on=timezone.localdate() - timedelta(days=365))
+    assert owner("PUT", f"/orders/{new_id()}/again", body)[0] == 200
+    sheets.update(taken_on=date(2025, 3, 9))
+    id = new_id()
+    status, asked = owner("PUT", f"/orders/{id}/again", body)
+    assert (status, asked["code"]) == (409, "old_readings")
+    assert asked["title"].startswith(f"{order['client']['name']} was measured last on 9 March 2025, more than a year")
+    assert owner("GET", f"/orders/{id}")[0] == 404
+    assert owner("PUT", f"/orders/{id}/again", body | {"old": True})[1]["sheet"]["taken_on"] == "2025-03-09"
 
 
 def test_a_station_is_passed_once_somebody_went_on(owner, order):

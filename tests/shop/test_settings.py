@@ -42,6 +42,7 @@ def test_djangos_own_list_for_real_use_has_nothing_to_say():
         ({"PLAVET_HOSTS": " , "}, "PLAVET_HOSTS"),
         ({"PLAVET_HOSTS": "*"}, "PLAVET_HOSTS"),
         ({"PLAVET_SECRET_KEY": "short"}, "PLAVET_SECRET_KEY"),
+        ({"PLAVET_PLAIN": "1"}, "PLAVET_PLAIN is for this machine alone"),
         ({"PLAVET_SECRET_KEY": "a" * 60}, "PLAVET_SECRET_KEY"),
     ],
 )

@@ -66,7 +66,7 @@ def line_sum(line: Line, currency: str) -> str:
     """Where the amount of a line comes from, in numbers; empty where it was typed."""
     digits = max(digits_of(currency), 0)
     if line.quantity is None:
-        return ""
+        return line.summed
     if line.per == "percent":
         of = tidy(line.price or Decimal(0), digits)
         share = _number(line.quantity)

@@ -1,15 +1,21 @@
 """The same outfit for several clients: their sizes in a table, one plan each, one shopping list."""
 
+from decimal import Decimal
 from uuid import UUID
 
 from django.http import HttpRequest
 from ninja import Router, Schema
 
+from shop.accounts.models import User
+from shop.accounts.rights import rights_of
 from shop.api.auth import person
 from shop.api.bought import ClothBought, NotionBought
 from shop.api.incoming import Day
+from shop.api.routers.money import OrderSumsOut, order_sums_out
 from shop.api.routers.orders import OrderOut, order_out
+from shop.bridge.money import said_amount
 from shop.clients import seen
+from shop.money.queries import sums_of
 from shop.orders import group, queries
 from shop.plans.queries import StoredPlan, searching
 from shop.plans.shopping import on_one_cloth, shopping, table
@@ -23,10 +29,11 @@ class SameIn(Schema):
 
 
 class AgainIn(Schema):
-    """The order that is made again, and by when."""
+    """The order that is made again, and by when; `old` that readings of more than a year ago are meant."""
 
     of: UUID
     promised_on: Day
+    old: bool = False
 
 
 class MemberOut(Schema):
@@ -56,9 +63,21 @@ class TogetherOut(Schema):
     sold_in: str
 
 
+class GroupMoneyOut(Schema):
+    """What was agreed and is paid of each order of a group, and of all of them; of so many `without` no price is
+    agreed.
+    """
+
+    orders: list[OrderSumsOut]
+    agreed: str
+    paid: str
+    left: str
+    without: int
+
+
 class GroupOut(Schema):
-    """`together` where this order and others are laid on one cloth; `searching` how many of their plans are looked
-    through for a shorter lay now.
+    """`money` is for who sees prices; `together` where this order and others are laid on one cloth; `searching` how
+    many of their plans are looked through for a shorter lay now.
     """
 
     members: list[MemberOut]
@@ -66,6 +85,7 @@ class GroupOut(Schema):
     searching: int
     cloths: list[ClothBought]
     notions: list[NotionBought]
+    money: GroupMoneyOut | None
 
 
 class SpreadOut(Schema):
@@ -75,7 +95,7 @@ class SpreadOut(Schema):
 @router.put("/orders/{id}/again", response=OrderOut)
 def put_again(request: HttpRequest, id: UUID, body: AgainIn) -> OrderOut:
     """The same again for the same client: from the newest sheet, by another day."""
-    made = group.put_again(actor=person(request), id=id, of=body.of, promised_on=body.promised_on)
+    made = group.put_again(actor=person(request), id=id, **body.dict())
     return order_out(request, queries.order(person(request), made.id))
 
 
@@ -113,6 +133,17 @@ def order_group(request: HttpRequest, id: UUID) -> GroupOut:
         together=TogetherOut(**together) if together else None,
         searching=searching(actor, [row.order.id for row in rows]),
         cloths=[ClothBought(**one) for one in bought.cloths], notions=[NotionBought(**one) for one in bought.notions],
+        money=_money(actor, [row.order.id for row in rows]) if "money" in rights_of(actor) else None,
+    )  # fmt: skip
+
+
+def _money(actor: User, orders: list[UUID]) -> GroupMoneyOut:
+    sums, currency = sums_of(actor, orders), actor.workshop.currency
+    agreed, paid = (sum(parts, Decimal(0)) for parts in ((one.agreed for one in sums), (one.paid for one in sums)))
+    return GroupMoneyOut(
+        orders=[order_sums_out(one, currency) for one in sums], agreed=said_amount(agreed, currency),
+        paid=said_amount(paid, currency), left=said_amount(agreed - paid, currency),
+        without=sum(not one.priced for one in sums),
     )  # fmt: skip
 
 

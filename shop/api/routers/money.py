@@ -1,4 +1,4 @@
-"""Money: prices, quotes and what is paid; a price before anybody is measured; what is open."""
+"""Money: quotes of orders and what is paid; what is open."""
 
 from datetime import date, datetime
 from decimal import Decimal
@@ -12,100 +12,16 @@ from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.api.auth import person
 from shop.api.incoming import Version
-from shop.bridge.money import (
-    STEPS,
-    Priced,
-    currencies,
-    notion_codes,
-    notion_price_name,
-    pay_name,
-    said_amount,
-    said_changes,
-    said_drivers,
-    said_lines,
-    way_of_paying,
-    written,
-)
-from shop.bridge.quick import QuickAsked, looks, quick_price
+from shop.api.quotes import QuoteOut, TypedAmount, quote_out
+from shop.bridge.money import Priced, pay_name, said_amount, said_changes, way_of_paying, written
 from shop.chalk.queries import name_of
 from shop.money import actions, papers, queries
-from shop.money.models import Payment, Prices, Quote
+from shop.money.models import Payment, Quote
+from shop.orders import life
 from shop.orders import queries as orders
-from shop.sewing.queries import own_minutes
 
 router = Router(tags=["money"])
-Typed = Annotated[str, Field(max_length=20)]
 Way = Literal["cash", "card", "bank", "other"]
-
-
-class NotionPriceOut(Schema):
-    """Something that is bought besides cloth: its price as it is written, empty where it has none, and what that is
-    for.
-    """
-
-    code: str
-    name: str
-    per: str
-    price: str
-
-
-class CodeNameOut(Schema):
-    """A code with its name."""
-
-    code: str
-    name: str
-
-
-class PricesOut(Schema):
-    """What the workshop takes. `currencies` and `steps` are what can be chosen; `per` is the length that prices are
-    for.
-    """
-
-    version: int
-    currency: str
-    rate: str
-    notions: list[NotionPriceOut]
-    step: str
-    tax: str
-    tax_percent: str
-    tax_within: bool
-    per: str
-    currencies: list[CodeNameOut]
-    steps: list[str]
-
-
-class PricesIn(Schema):
-    """Prices as they are typed; empty: none."""
-
-    version: Version = 0
-    currency: str = Field("", max_length=3)
-    rate: Typed = ""
-    notions: dict[Annotated[str, Field(max_length=20)], Typed] = Field(default_factory=dict, max_length=40)
-    step: str = Field("", max_length=6)
-    tax: str = Field("", max_length=30)
-    tax_percent: str = Field("", max_length=8)
-    tax_within: bool = True
-
-
-class QuoteLineOut(Schema):
-    """A line: what it is for, its sum in numbers, its amount as it is said; empty where it has no price. `counts` is
-    false where it says how much of the total is something.
-    """
-
-    code: str
-    title: str
-    summed: str
-    amount: str
-    counts: bool
-
-
-class QuoteOut(Schema):
-    """A quote: its lines and its total, as it is said and as it is written; `without` is what has no price."""
-
-    lines: list[QuoteLineOut]
-    total: str
-    written: str
-    without: list[str]
 
 
 class AgreedOut(Schema):
@@ -175,7 +91,8 @@ class WhyOut(Schema):
 
 class MoneyOut(Schema):
     """The money of an order. `now` is what it costs as it stands with what is `typed`; `open` the quote that is not
-    agreed; `paid`, `left` and `total` as they are said, `paid_written` and `left_written` as they are typed.
+    agreed; `paid`, `left` and `total` as they are said, `paid_written` and `left_written` as they are typed. It is
+    `ready` where it waits to be fetched.
     """
 
     order: UUID
@@ -194,12 +111,13 @@ class MoneyOut(Schema):
     paid_written: str
     left: str
     left_written: str
+    ready: bool
     owed: Literal["unknown", "to_pay", "nothing", "to_give_back"]
 
 
 class ExtraIn(Schema):
     name: str = Field(max_length=80)
-    amount: Typed
+    amount: TypedAmount
 
 
 class QuoteIn(Schema):
@@ -208,7 +126,7 @@ class QuoteIn(Schema):
     version: Version = 0
     order: UUID
     extras: list[ExtraIn] = Field(default_factory=list, max_length=12)
-    discount: Typed = ""
+    discount: TypedAmount = ""
     fitting: bool = False
 
 
@@ -216,19 +134,22 @@ class AgreeIn(Schema):
     """The total as it was seen, as it is written."""
 
     order: UUID
-    total: Typed
+    total: TypedAmount
 
 
 class PaymentIn(Schema):
-    """Money that changes hands: `paid` is what was paid as it was seen; `over` that more than was agreed is meant."""
+    """Money that changes hands: `paid` is what was paid as it was seen; `over` that more than was agreed is meant;
+    `fetched` that the client takes along what is ready.
+    """
 
     order: UUID
     kind: Literal["deposit", "payment", "refund"] = "payment"
     way: Way = "cash"
-    amount: Typed
-    paid: Typed
+    amount: TypedAmount
+    paid: TypedAmount
     note: str = Field("", max_length=120)
     over: bool = False
+    fetched: bool = False
 
 
 class TakenBackIn(Schema):
@@ -237,8 +158,10 @@ class TakenBackIn(Schema):
     payment: UUID
 
 
-class OpenOut(Schema):
-    """An order of which something is to be paid, or to be given back where `back`."""
+class OrderSumsOut(Schema):
+    """What was agreed and is paid of an order, and what is left to be paid, or to be given back where `back`; `agreed`
+    and `left` are empty where no price was agreed.
+    """
 
     order: UUID
     title: str
@@ -249,80 +172,30 @@ class OpenOut(Schema):
     paid: str
     left: str
     back: bool
+    deposit: bool = Field(description="whether something is paid and no price was agreed")
 
 
 class MonthTakenOut(Schema):
-    """What came in in a month, by its first day, less what was given back."""
+    """What came in in a month, by its first day, less what was given back; its sum where something was."""
 
     first: date
     amount: str
     number: float
+    summed: str
 
 
 class OpenMoneyOut(Schema):
     """What is open, a page of it, and what came in month by month."""
 
-    open: list[OpenOut]
+    open: list[OrderSumsOut]
     more: bool
     months: list[MonthTakenOut]
-
-
-class QuickIn(Schema):
-    """What is asked for before anybody is measured: a hip as it is typed, or a look."""
-
-    styles: list[Annotated[str, Field(max_length=40)]] = Field(max_length=4)
-    hip: str = Field("", max_length=40)
-    look: str = Field("", max_length=12)
-    width: str = Field(max_length=40)
-    cloth_price: Typed = ""
-    sold_in: str = Field("", max_length=16)
-    fitting: bool = False
-
-
-class DriverOut(Schema):
-    """What makes the dearer end dearer, with both sums."""
-
-    title: str
-    low: str
-    high: str
-    by: str
-
-
-class QuickOut(Schema):
-    """A range: from the smallest who have such a hip to the largest; hips in mm; what it hangs on."""
-
-    low: QuoteOut
-    high: QuoteOut
-    low_hip_mm: float
-    high_hip_mm: float
-    drivers: list[DriverOut]
-
-
-def _prices(actor: User, row: Prices) -> PricesOut:
-    prices = queries.price_list(actor)
-    return PricesOut(
-        version=row.version, currency=actor.workshop.currency, rate=row.rate,
-        notions=[
-            NotionPriceOut(code=code, name=name, per=per, price=prices.notions.get(code, ""))
-            for code in notion_codes() for name, per in [notion_price_name(code, prices)]
-        ],
-        step=row.step, tax=row.tax, tax_percent=row.tax_percent, tax_within=row.tax_within, per=prices.per,
-        currencies=[CodeNameOut(code=code, name=name) for code, name in currencies()], steps=[*STEPS],
-    )  # fmt: skip
-
-
-def _quote(quote: Priced, currency: str) -> QuoteOut:
-    lines = said_lines(quote, currency)
-    return QuoteOut(
-        lines=[QuoteLineOut(**vars(one)) for one in lines], total=said_amount(quote.total, currency),
-        written=written(quote.total, currency), without=[one.title for one in lines if not one.amount],
-    )  # fmt: skip
 
 
 def _agreed(row: Quote | None, was: Priced | None) -> AgreedOut | None:
     if row is None or was is None or row.agreed_at is None:
         return None
-    return AgreedOut(id=row.id, at=row.agreed_at, by=name_of(row.changed_by), quote=_quote(was, row.currency))
+    return AgreedOut(id=row.id, at=row.agreed_at, by=name_of(row.changed_by), quote=quote_out(was, row.currency))
 
 
 def _typed(row: Quote | None) -> TypedQuoteOut:
@@ -349,7 +222,7 @@ def money_out(actor: User, order: UUID) -> MoneyOut:
     undone = {one.against_id for one in found.payments}
     return MoneyOut(
         order=row.id, title=row.title, client_name=row.client.name, currency=currency,
-        now=None if found.now is None else _quote(found.now, currency),
+        now=None if found.now is None else quote_out(found.now, currency),
         why=[WhyOut(what=one["what"], mend=one["mend"], station=one.get("station", "")) for one in found.refused],
         open=None if found.open is None else OpenQuoteOut(id=found.open.id, version=found.open.version),
         typed=_typed(found.open or found.agreed), agreed=_agreed(found.agreed, was),
@@ -359,6 +232,7 @@ def money_out(actor: User, order: UUID) -> MoneyOut:
         payments=[_payment(one, one.id in undone) for one in found.payments],
         total="" if was is None else said_amount(was.total, currency), paid=said_amount(found.paid, currency),
         paid_written=written(found.paid, currency), left=said_amount(None if left is None else abs(left), currency),
+        ready=[one.state for one in life.steps(actor, row.id)[:1]] == ["ready"],
         left_written="" if left is None else written(abs(left), currency), owed=_owed(left),
     )  # fmt: skip
 
@@ -367,19 +241,6 @@ def _owed(left: Decimal | None) -> Literal["unknown", "to_pay", "nothing", "to_g
     if left is None:
         return "unknown"
     return "nothing" if not left else "to_pay" if left > 0 else "to_give_back"
-
-
-@router.get("/prices", response=PricesOut)
-def prices(request: HttpRequest) -> PricesOut:
-    """The workshop's currency and prices."""
-    allow(person(request), "money")
-    return _prices(person(request), queries.prices_of(person(request)))
-
-
-@router.put("/prices", response=PricesOut)
-def put_prices(request: HttpRequest, body: PricesIn) -> PricesOut:
-    """Settle them."""
-    return _prices(person(request), actions.put_prices(actor=person(request), **body.dict()))
 
 
 @router.get("/orders/{id}/money", response=MoneyOut)
@@ -427,42 +288,30 @@ def open_money(request: HttpRequest, page: Annotated[int, Query(ge=1, le=10_000)
     currency = actor.workshop.currency
     rows = queries.open_page(actor, page)
     return OpenMoneyOut(
-        open=[_open_order(row, currency) for row in rows], more=len(rows) == queries.OPEN,
+        open=[order_sums_out(row, currency) for row in rows], more=len(rows) == queries.OPEN,
         months=[
-            MonthTakenOut(first=one.first, amount=said_amount(one.amount, one.currency), number=float(one.amount))
-            for one in queries.taken(actor)
+            _month(one) for one in queries.taken(actor)
         ],
     )  # fmt: skip
 
 
-def _open_order(row: queries.OpenOrder, currency: str) -> OpenOut:
-    left = row.agreed - row.paid
-    return OpenOut(
-        order=row.order, title=row.title, client_name=row.client_name, promised_on=row.promised_on, state=row.state,
-        agreed=said_amount(row.agreed, currency), paid=said_amount(row.paid, currency),
-        left=said_amount(abs(left), currency), back=left < 0,
+def _month(one: queries.Taken) -> MonthTakenOut:
+    came, back = (said_amount(side, one.currency) for side in (one.came, one.back))
+    amount = one.came - one.back
+    return MonthTakenOut(
+        first=one.first, amount=said_amount(amount, one.currency), number=float(amount),
+        summed=f"{came} \u2212 {back}" if one.back else "",
     )  # fmt: skip
 
 
-@router.get("/looks", response=list[CodeNameOut])
-def all_looks(request: HttpRequest) -> list[CodeNameOut]:
-    """How large somebody can look, for a price without a tape."""
-    return [CodeNameOut(code=code, name=name) for code, name in looks()]
-
-
-@router.post("/quick-quotes", response=QuickOut)
-def quick(request: HttpRequest, body: QuickIn) -> QuickOut:
-    """What an outfit costs before anybody is measured: a range, and what it hangs on. Nothing is stored."""
-    actor = person(request)
-    allow(actor, "money")
-    asked = QuickAsked(tuple(body.styles), body.hip, body.look, body.width, body.cloth_price, body.sold_in)
-    own = {one.code: one.minutes for one in own_minutes(actor)}
-    low, high = quick_price(asked, queries.price_list(actor), own, body.fitting)
-    currency = actor.workshop.currency
-    return QuickOut(
-        low=_quote(low.quote, currency), high=_quote(high.quote, currency), low_hip_mm=low.hip_mm,
-        high_hip_mm=high.hip_mm,
-        drivers=[DriverOut(**vars(one)) for one in said_drivers(low.quote, high.quote, currency)],
+def order_sums_out(row: queries.OrderSums, currency: str) -> OrderSumsOut:
+    """What was agreed and paid of an order, in words."""
+    left = row.agreed - row.paid
+    return OrderSumsOut(
+        order=row.order, title=row.title, client_name=row.client_name, promised_on=row.promised_on, state=row.state,
+        agreed=said_amount(row.agreed, currency) if row.priced else "", paid=said_amount(row.paid, currency),
+        left=said_amount(abs(left), currency) if row.priced else "", back=row.priced and left < 0,
+        deposit=not row.priced and row.paid > 0,
     )  # fmt: skip
 
 

@@ -269,7 +269,7 @@ def ends(request: HttpRequest) -> list[EndOut]:
 @router.get("/orders/{id}/tasks", response=OrderTasksOut)
 def tasks(request: HttpRequest, id: UUID) -> OrderTasksOut:
     """What is still to be done of an order, by whom and when."""
-    return _tasks(person(request), id)
+    return order_tasks(person(request), id)
 
 
 @router.put("/client-days/{id}", response=OrderTasksOut)
@@ -277,7 +277,7 @@ def put_client_day(request: HttpRequest, id: UUID, body: ClientDayIn) -> OrderTa
     """Say on which day the client comes to be fitted, or measured."""
     actor = person(request)
     actions.put_client_day(actor=actor, id=id, **body.dict())
-    return _tasks(actor, body.order)
+    return order_tasks(actor, body.order)
 
 
 @router.post("/promises", response=PromiseOut)
@@ -344,7 +344,8 @@ def _team(actor: User) -> TeamHoursOut:
     )  # fmt: skip
 
 
-def _tasks(actor: User, id: UUID) -> OrderTasksOut:
+def order_tasks(actor: User, id: UUID) -> OrderTasksOut:
+    """What is still to be done of an order, by whom and when."""
     row = orders.order(actor, id)
     waiting = waiting_work(actor)
     when = schedule_of(waiting.work, waiting.stands, str(id), waiting.today)

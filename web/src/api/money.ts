@@ -9,6 +9,8 @@ export type Quote = Schemas["QuoteOut"];
 export type Payment = Schemas["PaymentOut"];
 export type Prices = Schemas["PricesOut"];
 export type OpenMoney = Schemas["OpenMoneyOut"];
+export type OrderSums = Schemas["OrderSumsOut"];
+export type GroupMoney = Schemas["GroupMoneyOut"];
 export type QuickAsked = Schemas["QuickIn"];
 export type Quick = Schemas["QuickOut"];
 
@@ -92,7 +94,7 @@ export const useLooks = () =>
 
 /** A price before anybody is measured; nothing is stored. */
 export const useQuickPrice = () =>
-  useMutation({ mutationFn: (body: QuickAsked) => answered(server.POST("/api/quick-quotes", { body })) });
+  useMutation({ mutationFn: (body: QuickAsked) => answered(server.POST("/api/quick-prices", { body })) });
 
 /** Where a paper is. */
 export const paperAt = {

@@ -60,8 +60,8 @@ export function useLife(id: string) {
     onSuccess: done,
   });
   const again = useMutation({
-    mutationFn: (promised_on: string) =>
-      answered(server.PUT("/api/orders/{id}/again", { ...path(crypto.randomUUID()), body: { of: id, promised_on } })),
+    mutationFn: (body: { promised_on: string; old: boolean }) =>
+      answered(server.PUT("/api/orders/{id}/again", { ...path(crypto.randomUUID()), body: { of: id, ...body } })),
     onSuccess: done,
   });
   const pass = useMutation({

@@ -872,7 +872,7 @@ export interface paths {
          * All Looks
          * @description How large somebody can look, for a price without a tape.
          */
-        get: operations["shop_api_routers_money_all_looks"];
+        get: operations["shop_api_routers_quick_price_all_looks"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1175,6 +1175,26 @@ export interface paths {
         get: operations["shop_api_routers_money_order_money"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Would Move
+         * @description What would move; nothing is stored.
+         */
+        post: operations["shop_api_routers_ticket_moves_would_move"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1842,12 +1862,12 @@ export interface paths {
          * Prices
          * @description The workshop's currency and prices.
          */
-        get: operations["shop_api_routers_money_prices"];
+        get: operations["shop_api_routers_prices_prices"];
         /**
          * Put Prices
          * @description Settle them.
          */
-        put: operations["shop_api_routers_money_put_prices"];
+        put: operations["shop_api_routers_prices_put_prices"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1875,7 +1895,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/quick-quotes": {
+    "/api/quick-prices": {
         parameters: {
             query?: never;
             header?: never;
@@ -1888,7 +1908,7 @@ export interface paths {
          * Quick
          * @description What an outfit costs before anybody is measured: a range, and what it hangs on. Nothing is stored.
          */
-        post: operations["shop_api_routers_money_quick"];
+        post: operations["shop_api_routers_quick_price_quick"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2618,6 +2638,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ticket-moves/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Move
+         * @description Put a ticket somewhere else, and go by that.
+         */
+        put: operations["shop_api_routers_ticket_moves_move"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ticks/{id}": {
         parameters: {
             query?: never;
@@ -2764,7 +2804,7 @@ export interface components {
         };
         /**
          * AgainIn
-         * @description The order that is made again, and by when.
+         * @description The order that is made again, and by when; `old` that readings of more than a year ago are meant.
          */
         AgainIn: {
             /**
@@ -2772,6 +2812,11 @@ export interface components {
              * Format: uuid
              */
             of: string;
+            /**
+             * Old
+             * @default false
+             */
+            old: boolean;
             /**
              * Promised On
              * Format: date
@@ -4089,15 +4134,33 @@ export interface components {
             with_: string;
         };
         /**
+         * GroupMoneyOut
+         * @description What was agreed and is paid of each order of a group, and of all of them; of so many `without` no price is
+         *     agreed.
+         */
+        GroupMoneyOut: {
+            /** Agreed */
+            agreed: string;
+            /** Left */
+            left: string;
+            /** Orders */
+            orders: components["schemas"]["OrderSumsOut"][];
+            /** Paid */
+            paid: string;
+            /** Without */
+            without: number;
+        };
+        /**
          * GroupOut
-         * @description `together` where this order and others are laid on one cloth; `searching` how many of their plans are looked
-         *     through for a shorter lay now.
+         * @description `money` is for who sees prices; `together` where this order and others are laid on one cloth; `searching` how
+         *     many of their plans are looked through for a shorter lay now.
          */
         GroupOut: {
             /** Cloths */
             cloths: components["schemas"]["ClothBought"][];
             /** Members */
             members: components["schemas"]["MemberOut"][];
+            money: components["schemas"]["GroupMoneyOut"] | null;
             /** Notions */
             notions: components["schemas"]["NotionBought"][];
             /** Searching */
@@ -4479,6 +4542,31 @@ export interface components {
             order: string;
             /** Title */
             title: string;
+        };
+        /**
+         * KeptMoveIn
+         * @description A move as it was seen.
+         */
+        KeptMoveIn: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /** Kinds */
+            kinds: ("measure" | "cut" | "sew" | "fit" | "finish" | "pack")[];
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /**
+             * Person
+             * Format: uuid
+             */
+            person: string;
+            /** Stamp */
+            stamp: string;
         };
         /**
          * KeptPatternIn
@@ -5041,7 +5129,8 @@ export interface components {
         /**
          * MoneyOut
          * @description The money of an order. `now` is what it costs as it stands with what is `typed`; `open` the quote that is not
-         *     agreed; `paid`, `left` and `total` as they are said, `paid_written` and `left_written` as they are typed.
+         *     agreed; `paid`, `left` and `total` as they are said, `paid_written` and `left_written` as they are typed. It is
+         *     `ready` where it waits to be fetched.
          */
         MoneyOut: {
             agreed: components["schemas"]["AgreedOut"] | null;
@@ -5073,6 +5162,8 @@ export interface components {
             paid_written: string;
             /** Payments */
             payments: components["schemas"]["PaymentOut"][];
+            /** Ready */
+            ready: boolean;
             /** Title */
             title: string;
             /** Total */
@@ -5107,7 +5198,7 @@ export interface components {
         };
         /**
          * MonthTakenOut
-         * @description What came in in a month, by its first day, less what was given back.
+         * @description What came in in a month, by its first day, less what was given back; its sum where something was.
          */
         MonthTakenOut: {
             /** Amount */
@@ -5119,6 +5210,8 @@ export interface components {
             first: string;
             /** Number */
             number: number;
+            /** Summed */
+            summed: string;
         };
         /**
          * MoveOut
@@ -5379,37 +5472,7 @@ export interface components {
             /** More */
             more: boolean;
             /** Open */
-            open: components["schemas"]["OpenOut"][];
-        };
-        /**
-         * OpenOut
-         * @description An order of which something is to be paid, or to be given back where `back`.
-         */
-        OpenOut: {
-            /** Agreed */
-            agreed: string;
-            /** Back */
-            back: boolean;
-            /** Client Name */
-            client_name: string;
-            /** Left */
-            left: string;
-            /**
-             * Order
-             * Format: uuid
-             */
-            order: string;
-            /** Paid */
-            paid: string;
-            /**
-             * Promised On
-             * Format: date
-             */
-            promised_on: string;
-            /** State */
-            state: string;
-            /** Title */
-            title: string;
+            open: components["schemas"]["OrderSumsOut"][];
         };
         /**
          * OpenQuoteOut
@@ -5628,6 +5691,42 @@ export interface components {
             version: number;
         };
         /**
+         * OrderSumsOut
+         * @description What was agreed and is paid of an order, and what is left to be paid, or to be given back where `back`; `agreed`
+         *     and `left` are empty where no price was agreed.
+         */
+        OrderSumsOut: {
+            /** Agreed */
+            agreed: string;
+            /** Back */
+            back: boolean;
+            /** Client Name */
+            client_name: string;
+            /**
+             * Deposit
+             * @description whether something is paid and no price was agreed
+             */
+            deposit: boolean;
+            /** Left */
+            left: string;
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Paid */
+            paid: string;
+            /**
+             * Promised On
+             * Format: date
+             */
+            promised_on: string;
+            /** State */
+            state: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * OrderTaskOut
          * @description A task of an order: how long it takes with its sum in numbers (empty where that is one), and who begins and ends
          *     it when, by the workshop's own clock, as 2026-12-03T08:15.
@@ -5837,11 +5936,17 @@ export interface components {
         };
         /**
          * PaymentIn
-         * @description Money that changes hands: `paid` is what was paid as it was seen; `over` that more than was agreed is meant.
+         * @description Money that changes hands: `paid` is what was paid as it was seen; `over` that more than was agreed is meant;
+         *     `fetched` that the client takes along what is ready.
          */
         PaymentIn: {
             /** Amount */
             amount: string;
+            /**
+             * Fetched
+             * @default false
+             */
+            fetched: boolean;
             /**
              * Kind
              * @default payment
@@ -7784,6 +7889,41 @@ export interface components {
             waited: boolean;
         };
         /**
+         * TicketMoveIn
+         * @description Tasks of an order that are put on somebody's day.
+         */
+        TicketMoveIn: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /** Kinds */
+            kinds: ("measure" | "cut" | "sew" | "fit" | "finish" | "pack")[];
+            /**
+             * Person
+             * Format: uuid
+             */
+            person: string;
+        };
+        /**
+         * TicketMoveOut
+         * @description What a move leads to: by whom and on which day the tasks are ready, what else moves, which promises are not kept
+         *     then that are kept now; a stamp that is another where it would lead to anything else.
+         */
+        TicketMoveOut: {
+            /** Broken */
+            broken: components["schemas"]["BrokenOut"][];
+            /** By */
+            by: string;
+            /** Moves */
+            moves: components["schemas"]["TaskMovedOut"][];
+            /** On */
+            on: string | null;
+            /** Stamp */
+            stamp: string;
+        };
+        /**
          * TicketOut
          * @description One order on the bench. Those of the same outfit for several clients have one `group`.
          */
@@ -8049,14 +8189,16 @@ export interface components {
         };
         /**
          * WeekTicketOut
-         * @description What somebody does of an order one after the other on a day: the names of the tasks, from and to which time, and
-         *     for how many minutes.
+         * @description What somebody does of an order one after the other on a day: the tasks by kind and by name, from and to which
+         *     time, and for how many minutes.
          */
         WeekTicketOut: {
             /** Client Name */
             client_name: string;
             /** End */
             end: string;
+            /** Kinds */
+            kinds: string[];
             /** Late */
             late: boolean;
             /** Minutes */
@@ -9793,7 +9935,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_money_all_looks: {
+    shop_api_routers_quick_price_all_looks: {
         parameters: {
             query?: never;
             header?: never;
@@ -10332,6 +10474,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MoneyOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_ticket_moves_would_move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TicketMoveIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TicketMoveOut"];
                 };
             };
             /** @description Refused, in words */
@@ -11448,7 +11625,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_money_prices: {
+    shop_api_routers_prices_prices: {
         parameters: {
             query?: never;
             header?: never;
@@ -11477,7 +11654,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_money_put_prices: {
+    shop_api_routers_prices_put_prices: {
         parameters: {
             query?: never;
             header?: never;
@@ -11543,7 +11720,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_money_quick: {
+    shop_api_routers_quick_price_quick: {
         parameters: {
             query?: never;
             header?: never;
@@ -12992,6 +13169,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_ticket_moves_move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptMoveIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderTasksOut"];
+                };
             };
             /** @description Refused, in words */
             "4XX": {

@@ -14,6 +14,7 @@ export type PersonHours = Schemas["HoursOut"];
 export type Away = Schemas["AwayOut"];
 export type OrderTasks = Schemas["OrderTasksOut"];
 export type Asked = Schemas["PromiseIn"];
+export type TicketMove = Schemas["TicketMoveIn"] & { order: string };
 
 const WEEK = ["week"];
 const HOURS = ["hours"];
@@ -113,6 +114,24 @@ export const useCouldPromise = (of: { styles: string[]; order: string | null }, 
 /** Whether a day could be promised; nothing is stored by asking. */
 export const usePromise = () =>
   useMutation({ mutationFn: (body: Asked) => answered(server.POST("/api/promises", { body })) });
+
+/** What would move where a ticket is put somewhere else; nothing is stored by asking. */
+export const useWouldMove = ({ order, ...body }: TicketMove) =>
+  useQuery({
+    queryKey: [...WEEK, "move", order, body],
+    queryFn: () => answered(server.POST("/api/orders/{id}/moves", { params: { path: { id: order } }, body })),
+  });
+
+/** Moving a ticket as it was seen, and going by that. */
+export function useTicketMove() {
+  const memory = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, ...body }: Schemas["KeptMoveIn"] & { id: string }) =>
+      answered(server.PUT("/api/ticket-moves/{id}", { params: { path: { id } }, body })),
+    // Where something else was moved meanwhile, that is read too.
+    onSettled: () => void memory.invalidateQueries({ queryKey: WEEK }),
+  });
+}
 
 /** A schedule that is made on the queue; asked for again until it is there. */
 export function useNewSchedule(id: string | null) {

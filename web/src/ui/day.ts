@@ -37,3 +37,8 @@ export function until(days: number): string {
   if (days < 0) return days === -1 ? "a day late" : `${-days} days late`;
   return days === 0 ? "today" : days === 1 ? "tomorrow" : `in ${days} days`;
 }
+
+/** A month in words, by its first day: November 2026. */
+export function monthOf(first: string): string {
+  return new Date(`${first}T12:00:00`).toLocaleDateString("en-GB", { month: "long", year: "numeric" });
+}

@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { inWords } from "../../api/client";
+import { inWords, type Refused } from "../../api/client";
 import { type Ticket, useLife } from "../../api/orders";
 import { useMay } from "../../api/session";
 import { CouldPromise } from "../../ui/couldPromise";
@@ -102,7 +102,10 @@ export function More({ ticket }: { ticket: Ticket }) {
             <Press
               disabled={again.isPending}
               onClick={() =>
-                again.mutate(today(14), { onSuccess: (made) => void onward(`/orders/${made.id}/measure`) })
+                again.mutate(
+                  { promised_on: today(14), old: (again.error as Refused | null)?.code === "old_readings" },
+                  { onSuccess: (made) => void onward(`/orders/${made.id}/measure`) },
+                )
               }
             >
               The same again

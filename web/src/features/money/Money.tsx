@@ -1,10 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { inWords } from "../../api/client";
-import { type OpenMoney, useOpenMoney } from "../../api/money";
+import { type OpenMoney, type OrderSums, useOpenMoney } from "../../api/money";
 import { useMay } from "../../api/session";
-import { day } from "../../ui/day";
+import { monthOf } from "../../ui/day";
 import { Press } from "../../ui/press";
+import { Rows, Under } from "../../ui/rows";
+import { Sums } from "../../ui/sums";
 import { Way } from "../../ui/way";
 import { Says } from "../../ui/words";
 
@@ -51,68 +53,14 @@ export function Money() {
   );
 }
 
-const LEFT: Record<string, string> = { called_off: "called off", handed_over: "handed over" };
-
-function Open({ orders }: { orders: OpenMoney["open"] }) {
+function Open({ orders }: { orders: OrderSums[] }) {
   if (orders.length === 0) {
     return <p>Nothing is open. What is agreed of an order and not paid is listed here.</p>;
   }
-  return (
-    <chakra.table width="100%" fontSize="17px" aria-label="What is open">
-      <thead>
-        <tr>
-          <chakra.th {...cell} color="ink2" fontWeight={600} textAlign="left">
-            order
-          </chakra.th>
-          <chakra.th {...cell} {...wide} color="ink2" fontWeight={600} textAlign="right">
-            agreed
-          </chakra.th>
-          <chakra.th {...cell} {...wide} color="ink2" fontWeight={600} textAlign="right">
-            paid
-          </chakra.th>
-          <chakra.th {...cell} color="ink2" fontWeight={600} textAlign="right">
-            open
-          </chakra.th>
-        </tr>
-      </thead>
-      <tbody>
-        {orders.map((one) => (
-          <chakra.tr key={one.order} borderTop="1px solid {colors.hairline}">
-            <chakra.th scope="row" {...cell} fontWeight={400} textAlign="left" overflowWrap="anywhere">
-              <Way to={`/orders/${one.order}/money`}>{one.title}</Way>
-              <chakra.span display="block" color="ink2" fontSize="16px">
-                {one.client_name}, {LEFT[one.state] ?? `promised for ${day(one.promised_on)}`}
-              </chakra.span>
-            </chakra.th>
-            <chakra.td {...cell} {...wide} textAlign="right" whiteSpace="nowrap">
-              {one.agreed}
-            </chakra.td>
-            <chakra.td {...cell} {...wide} textAlign="right" whiteSpace="nowrap">
-              {one.paid}
-            </chakra.td>
-            <chakra.td {...cell} textAlign="right" whiteSpace="nowrap" fontWeight={600}>
-              {one.left}
-              {one.back && (
-                <chakra.span display="block" color="ink2" fontWeight={400} fontSize="16px">
-                  to give back
-                </chakra.span>
-              )}
-            </chakra.td>
-          </chakra.tr>
-        ))}
-      </tbody>
-    </chakra.table>
-  );
+  return <Sums orders={orders} caption="What is open" />;
 }
 
-const cell = { paddingBlock: "4", paddingInlineEnd: "12", verticalAlign: "baseline" } as const;
-/** On a phone what is open says enough; the rest is on the order's own page. */
-const wide = { display: { base: "none", md: "table-cell" } } as const;
-
 const WIDE = 120;
-const month = (first: string) =>
-  new Date(`${first}T12:00:00`).toLocaleDateString("en-GB", { month: "long", year: "numeric" });
-
 function CameIn({ months }: { months: OpenMoney["months"] }) {
   const most = Math.max(1, ...months.map((one) => Math.abs(one.number)));
   return (
@@ -122,31 +70,37 @@ function CameIn({ months }: { months: OpenMoney["months"] }) {
       </chakra.h2>
       {months.length === 0 && <chakra.p color="ink2">Nothing yet: it begins with the first payment.</chakra.p>}
       {months.length > 0 && (
-        <chakra.table fontSize="17px" width="100%" aria-label="Came in, month by month">
-          <tbody>
-            {months.map((one) => (
-              <chakra.tr key={`${one.first}${one.amount}`} borderTop="1px solid {colors.hairline}">
-                <chakra.th scope="row" {...cell} fontWeight={400} textAlign="left">
-                  {month(one.first)}
-                </chakra.th>
-                <chakra.td {...cell}>
-                  <svg width={WIDE} height="18" viewBox={`0 0 ${WIDE} 18`} aria-hidden style={{ display: "block" }}>
-                    <chakra.rect
-                      x="0"
-                      y="4"
-                      width={(WIDE * Math.abs(one.number)) / most}
-                      height="12"
-                      fill={one.number < 0 ? "madder" : "dye"}
-                    />
-                  </svg>
-                </chakra.td>
-                <chakra.td {...cell} textAlign="right" whiteSpace="nowrap">
-                  {one.amount}
-                </chakra.td>
-              </chakra.tr>
-            ))}
-          </tbody>
-        </chakra.table>
+        <Rows
+          full
+          caption="Came in, month by month"
+          columns={[{ head: "" }, { head: "" }, { head: "", number: true }]}
+          rows={months.map((one) => ({
+            key: `${one.first}${one.amount}`,
+            cells: [
+              monthOf(one.first),
+              <svg
+                key="bar"
+                width={WIDE}
+                height="18"
+                viewBox={`0 0 ${WIDE} 18`}
+                aria-hidden
+                style={{ display: "block" }}
+              >
+                <chakra.rect
+                  x="0"
+                  y="4"
+                  width={(WIDE * Math.abs(one.number)) / most}
+                  height="12"
+                  fill={one.number < 0 ? "madder" : "dye"}
+                />
+              </svg>,
+              <>
+                {one.amount}
+                {one.summed && <Under>{one.summed}</Under>}
+              </>,
+            ],
+          }))}
+        />
       )}
       {months.length > 0 && <chakra.p color="ink2">Payments less what was given back, by their day.</chakra.p>}
     </Box>

@@ -46,6 +46,7 @@ const before: Money = {
   paid_written: "0.00",
   left: "",
   left_written: "",
+  ready: false,
   owed: "unknown",
 };
 const agreed: Money = {

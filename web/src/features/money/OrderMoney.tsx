@@ -5,7 +5,7 @@ import { type OrderMoney as Money, paperAt, useMoneyWrites, useOrderMoney } from
 import { announce } from "../../ui/announce";
 import { moment } from "../../ui/day";
 import { Press } from "../../ui/press";
-import { Taped } from "../../ui/taped";
+import { Rows } from "../../ui/rows";
 import { useTitle } from "../../ui/title";
 import { useTyped } from "../../ui/typed";
 import { FileWay, Way } from "../../ui/way";
@@ -111,33 +111,17 @@ function Asked({ money }: { money: Money }) {
 }
 
 function Changes({ changes }: { changes: Money["changes"] }) {
+  const numbers = { number: true };
   return (
-    <chakra.table width="100%" fontSize="17px" aria-label="What is otherwise than agreed">
-      <thead>
-        <tr>
-          {["otherwise than agreed", "was", "is"].map((head, k) => (
-            <chakra.th key={head} {...cell} color="ink2" fontWeight={600} textAlign={k ? "right" : "left"}>
-              {head}
-            </chakra.th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {changes.map((one) => (
-          <chakra.tr key={one.title} borderTop="1px solid {colors.hairline}">
-            <chakra.th scope="row" {...cell} fontWeight={400} textAlign="left">
-              <Taped>{one.title}</Taped>
-            </chakra.th>
-            <chakra.td {...cell} textAlign="right">
-              {one.was || "not there"}
-            </chakra.td>
-            <chakra.td {...cell} textAlign="right">
-              {one.now || "not there"}
-            </chakra.td>
-          </chakra.tr>
-        ))}
-      </tbody>
-    </chakra.table>
+    <Rows
+      full
+      caption="What is otherwise than agreed"
+      columns={[{ head: "otherwise than agreed" }, { head: "was", ...numbers }, { head: "is", ...numbers }]}
+      rows={changes.map(({ title, was, now }) => ({
+        key: title,
+        cells: [title, was || "not there", now || "not there"],
+      }))}
+    />
   );
 }
 
@@ -159,5 +143,3 @@ function Why({ money }: { money: Money }) {
     </Box>
   );
 }
-
-const cell = { paddingBlock: "4", paddingInlineEnd: "12", verticalAlign: "top" } as const;

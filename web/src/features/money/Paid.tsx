@@ -114,6 +114,8 @@ function Take({ money }: { money: OrderMoney }) {
   const [way, setWay] = useState("cash");
   const [note, setNote] = useState("");
   const [over, setOver] = useState("");
+  const [goes, setGoes] = useState("");
+  const fetched = money.ready && goes === "along" && kind !== "refund";
   const send = (event: FormEvent) => {
     event.preventDefault();
     pay.mutate(
@@ -125,6 +127,7 @@ function Take({ money }: { money: OrderMoney }) {
         paid: money.paid_written,
         note,
         over: over !== "" && over === typed,
+        fetched,
       },
       {
         onSuccess: () => {
@@ -132,7 +135,7 @@ function Take({ money }: { money: OrderMoney }) {
           type("");
           setNote("");
           setOver("");
-          announce(kind === "refund" ? "Given back" : "Taken");
+          announce(kind === "refund" ? "Given back" : fetched ? "Taken, and handed over" : "Taken");
         },
         onError: (error) => setOver((error as Refused).code === "overpaid" ? typed : ""),
       },
@@ -160,6 +163,17 @@ function Take({ money }: { money: OrderMoney }) {
         )}
       </Box>
       <Chips legend="How" value={way} options={WAYS} onChoose={setWay} />
+      {money.ready && kind !== "refund" && (
+        <Chips
+          legend="What is ready"
+          value={goes || "here"}
+          options={[
+            { value: "here", label: "Stays here" },
+            { value: "along", label: "Is taken along" },
+          ]}
+          onChoose={setGoes}
+        />
+      )}
       <Label text="Note">
         <chakra.input {...field} maxLength={120} value={note} onChange={(event) => setNote(event.target.value)} />
       </Label>

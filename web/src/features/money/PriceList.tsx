@@ -23,7 +23,7 @@ export function PriceList() {
         <Way to="/money">Money</Way>
       </Box>
       {prices.error && <Says tone="wrong">{inWords(prices.error)}</Says>}
-      {prices.data && <Fields key={prices.data.version} prices={prices.data} />}
+      {prices.data && <Fields prices={prices.data} />}
     </Box>
   );
 }
@@ -59,8 +59,10 @@ function Fields({ prices }: { prices: Prices }) {
     settle.mutate(
       { ...held, version: prices.version },
       {
-        onSuccess: () => {
+        onSuccess: (kept) => {
           taken();
+          // As the server has it: 32,50 is 32.50.
+          type(JSON.stringify(heldOf(kept)));
           announce("The prices are kept");
         },
       },

@@ -119,18 +119,24 @@ export function QuickPrice() {
             </Press>
           </Box>
         </chakra.form>
-        {quick.data && same(quick.variables, question) && <Range quick={quick.data} styles={styles} unit={unit} />}
+        {quick.data && same(quick.variables, question) && (
+          <Range quick={quick.data} styles={styles} unit={unit} typed={hip.trim() !== ""} />
+        )}
       </Box>
     </Box>
   );
 }
 
-function Range({ quick, styles, unit }: { quick: Quick; styles: string[]; unit: Unit }) {
+type RangeProps = { quick: Quick; styles: string[]; unit: Unit; typed: boolean };
+
+function Range({ quick, styles, unit, typed }: RangeProps) {
   const { low, high } = quick;
   // On a phone the answer is below what was asked: whoever asked is brought to it.
   const head = useRef<HTMLParagraphElement>(null);
   useEffect(() => head.current?.focus(), [quick]);
   const one = low.written === high.written;
+  const hips = [quick.low_hip_mm, quick.high_hip_mm].map((mm) => text(show(mm, unit)));
+  const over = text(show((quick.high_hip_mm - quick.low_hip_mm) / 2, unit));
   return (
     <Box as="section" aria-label="The price" display="grid" gap="12">
       <chakra.p ref={head} tabIndex={-1} fontSize="44px" fontWeight={800} lineHeight="1.15">
@@ -138,7 +144,7 @@ function Range({ quick, styles, unit }: { quick: Quick; styles: string[]; unit: 
       </chakra.p>
       <chakra.p color="ink2">
         <Taped>
-          {`For hips of ${text(show(quick.low_hip_mm, unit))} to ${text(show(quick.high_hip_mm, unit))}: drafted and laid for the smallest and for the largest of them.`}
+          {`For hips of ${hips[0]} to ${hips[1]}${typed ? `, ${over} less and ${over} more than was typed` : ""}: drafted and laid for the smallest and for the largest of them.`}
         </Taped>
       </chakra.p>
       {quick.drivers.length > 0 && (

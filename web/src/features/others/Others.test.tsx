@@ -33,7 +33,7 @@ const points = [
 ];
 
 function page(members: Member[], answers: Parameters<typeof standIn>[0] = {}) {
-  const group: Group = { members, cloths: [], notions: [], together: null, searching: 0 };
+  const group: Group = { members, cloths: [], notions: [], together: null, searching: 0, money: null };
   const calls = standIn({
     ...answers,
     "GET /orders/order-1/group": () => ({ body: group }),

@@ -15,6 +15,7 @@ import { Bought, BuyList } from "../../ui/buying";
 import { Press } from "../../ui/press";
 import { useTyped } from "../../ui/typed";
 import { Says } from "../../ui/words";
+import { GroupMoney } from "./GroupMoney";
 import { Way } from "../../ui/way";
 
 /** The same outfit for a choir or a crew: everybody's sizes in one table, one plan each, one shopping list. */
@@ -77,6 +78,7 @@ export function Others() {
       </Box>
       {writes.spread.error && <Says tone="wrong">{inWords(writes.spread.error)}</Says>}
       <Shopping group={group.data} unit={unit} />
+      {members.length > 1 && group.data.money && <GroupMoney money={group.data.money} />}
     </Box>
   );
 }

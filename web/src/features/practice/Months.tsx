@@ -2,12 +2,12 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { Work } from "../../api/work";
 import type { Unit } from "../../lengths/units";
 import { Bought } from "../../ui/buying";
+import { monthOf } from "../../ui/day";
+import { Rows } from "../../ui/rows";
 
 type Month = Work["months"][number];
 type MonthsProps = { months: Month[]; unit: Unit };
 
-const named = (first: string) =>
-  new Date(`${first}T12:00:00`).toLocaleDateString("en-GB", { month: "long", year: "numeric" });
 const time = (minutes: number) => (minutes < 60 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} h`);
 const most = (values: number[]) => Math.max(1, ...values);
 
@@ -32,44 +32,35 @@ export function Months({ months, unit }: MonthsProps) {
         </chakra.p>
       )}
       {months.length > 0 && (
-        <chakra.table fontSize="16px" aria-label="Month by month">
-          <thead>
-            <tr>
-              {["Month", "handed over, in time", "usual time, timed", "cloth bought, used"].map((head) => (
-                <chakra.th key={head} {...cell} color="ink2" fontWeight={600}>
-                  {head}
-                </chakra.th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {months.map((one) => (
-              <chakra.tr key={one.first} borderTop="1px solid {colors.hairline}">
-                <chakra.th scope="row" {...cell} fontWeight={400}>
-                  {named(one.first)}
-                </chakra.th>
-                <chakra.td {...cell}>
-                  <Pair of={orders} was={one.handed_over} came={one.in_time} />
-                  {one.handed_over}, {one.in_time} in time
-                </chakra.td>
-                <chakra.td {...cell}>
-                  <Pair of={minutes} was={one.usual} came={one.taken} />
-                  {time(one.usual)}, {time(one.taken)}
-                </chakra.td>
-                <chakra.td {...cell}>
-                  <Pair of={cloth} was={one.bought_mm} came={one.used_mm} />
-                  <Bought mm={one.bought_mm} unit={unit} />, <Bought mm={one.used_mm} unit={unit} />
-                </chakra.td>
-              </chakra.tr>
-            ))}
-          </tbody>
-        </chakra.table>
+        <Rows
+          caption="Month by month"
+          columns={["Month", "handed over, in time", "usual time, timed", "cloth bought, used"].map((head) => ({
+            head,
+          }))}
+          rows={months.map((one) => ({
+            key: one.first,
+            cells: [
+              monthOf(one.first),
+              <>
+                <Pair of={orders} was={one.handed_over} came={one.in_time} />
+                {one.handed_over}, {one.in_time} in time
+              </>,
+              <>
+                <Pair of={minutes} was={one.usual} came={one.taken} />
+                {time(one.usual)}, {time(one.taken)}
+              </>,
+              <>
+                <Pair of={cloth} was={one.bought_mm} came={one.used_mm} />
+                <Bought mm={one.bought_mm} unit={unit} />, <Bought mm={one.used_mm} unit={unit} />
+              </>,
+            ],
+          }))}
+        />
       )}
     </Box>
   );
 }
 
-const cell = { paddingBlock: "8", paddingInlineEnd: "24", textAlign: "left", verticalAlign: "top" } as const;
 const WIDE = 150;
 
 /** What was planned as an open bar, over it what came of it as a filled one. The numbers stand beside it. */

@@ -6,7 +6,7 @@ import { type Recurring, useHouseCorrections, useWork } from "../../api/work";
 import { show, text, type Unit } from "../../lengths/units";
 import { announce } from "../../ui/announce";
 import { Press } from "../../ui/press";
-import { Taped } from "../../ui/taped";
+import { Rows } from "../../ui/rows";
 import { Says } from "../../ui/words";
 import { Months } from "./Months";
 
@@ -117,8 +117,6 @@ export function WorkShown() {
   );
 }
 
-const cell = { paddingBlock: "8", paddingInlineEnd: "16", textAlign: "left", verticalAlign: "top" } as const;
-
 type TableProps = { caption: string; says?: string; empty: string; heads: string[]; rows: ReactNode[][] };
 
 function Table({ caption, says, empty, heads, rows }: TableProps) {
@@ -131,28 +129,11 @@ function Table({ caption, says, empty, heads, rows }: TableProps) {
       {rows.length === 0 ? (
         <chakra.p color="ink2">{empty}</chakra.p>
       ) : (
-        <chakra.table fontSize="16px" aria-label={caption}>
-          <thead>
-            <tr>
-              {heads.map((head) => (
-                <chakra.th key={head} {...cell} color="ink2" fontWeight={600}>
-                  {head}
-                </chakra.th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row, n) => (
-              <chakra.tr key={n} borderTop="1px solid {colors.hairline}">
-                {row.map((value, k) => (
-                  <chakra.td key={heads[k]} {...cell}>
-                    {typeof value === "string" ? <Taped>{value}</Taped> : value}
-                  </chakra.td>
-                ))}
-              </chakra.tr>
-            ))}
-          </tbody>
-        </chakra.table>
+        <Rows
+          caption={caption}
+          columns={heads.map((head) => ({ head }))}
+          rows={rows.map((cells, n) => ({ key: `${n}`, cells }))}
+        />
       )}
     </Box>
   );

@@ -249,7 +249,9 @@ function DaysAway({ team, may }: { team: TeamHours; may: boolean }) {
                     ? "One promise is broken by it:"
                     : `${would.data.broken.length} promises are broken by it:`}
               </p>
-              {would.data.broken.length > 0 && <NotKept broken={would.data.broken} />}
+              {would.data.broken.length > 0 && (
+                <NotKept broken={would.data.broken} caption="Promises that would not be kept" />
+              )}
               {would.data.moves.length === 0 && <p>Nothing moves.</p>}
               <Moves moves={would.data.moves} caption="What would move" />
             </Box>

@@ -3,11 +3,11 @@ import type { Broken } from "../../api/week";
 import { day } from "../../ui/day";
 
 /** The promises that are not kept so, each with why and what would keep it. */
-export function NotKept({ broken }: { broken: Broken[] }) {
+export function NotKept({ broken, caption }: { broken: Broken[]; caption: string }) {
   return (
-    <Box as="section" aria-label="Promises that are not kept so">
+    <Box as="section" aria-label={caption}>
       <chakra.h2 fontSize="20px" fontWeight={600}>
-        Promises that are not kept so
+        {caption}
       </chakra.h2>
       {broken.length === 0 && <p>None: every promise is kept.</p>}
       <chakra.ul listStyleType="none">

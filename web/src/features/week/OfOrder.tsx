@@ -6,7 +6,9 @@ import { useClientDay, useOrderTasks } from "../../api/week";
 import { day, today } from "../../ui/day";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
-import { Taped } from "../../ui/taped";
+import type { Put } from "./Board";
+import { MoveTicket } from "./MoveTicket";
+import { Rows, Under } from "../../ui/rows";
 import { Way } from "../../ui/way";
 import { Says } from "../../ui/words";
 import { spent } from "../../ui/spent";
@@ -23,8 +25,16 @@ function when(start: string, end: string): string {
     : `${on(start)}, ${clock(start)}, to ${on(end)}, ${clock(end)}`;
 }
 
+type OfOrderProps = {
+  id: string;
+  people: { person: string; name: string }[];
+  /** A ticket of it that is being moved: where to. */
+  put: Put | null;
+  setPut: (put: Put | null) => void;
+};
+
 /** What is still to be done of one order, by whom and when; the day its client comes to be fitted. */
-export function OfOrder({ id }: { id: string }) {
+export function OfOrder({ id, people, put, setPut }: OfOrderProps) {
   const order = useOrderTasks(id);
   const write = useClientDay();
   const may = useMay()("orders");
@@ -36,7 +46,13 @@ export function OfOrder({ id }: { id: string }) {
   if (!order.data) return null;
   const { title, client_name, promised_on, done_on, tasks, days } = order.data;
   const fit = days.find((one) => one.kind === "fit");
-  const put = (on: string, removed = false) =>
+  const from = (one: (typeof tasks)[number]): Put => ({
+    order: id,
+    kinds: [one.kind],
+    person: people.find(({ name }) => name === one.by)?.person ?? people[0]?.person ?? "",
+    day: one.start?.slice(0, 10) ?? today(),
+  });
+  const comes = (on: string, removed = false) =>
     write.mutate({
       id: fit?.id ?? crypto.randomUUID(),
       version: fit?.version ?? 0,
@@ -54,36 +70,45 @@ export function OfOrder({ id }: { id: string }) {
         Promised for {day(promised_on)}
         {done_on && `, done on ${day(done_on)}`}. <Way to={`/orders/${id}/measure`}>Open it</Way>
       </p>
-      <chakra.table fontSize="16px" aria-label="What is still to be done">
-        <thead>
-          <tr>
-            {["task", "takes", "by", "when"].map((head) => (
-              <chakra.th key={head} {...cell} color="ink2" fontWeight={600}>
-                {head}
-              </chakra.th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {tasks.map((one) => (
-            <chakra.tr key={one.kind} borderTop="1px solid {colors.hairline}">
-              <chakra.th scope="row" {...cell} fontWeight={400}>
-                {one.name}
-              </chakra.th>
-              <chakra.td {...cell}>
-                {spent(one.minutes)}
-                {one.summed && (
-                  <chakra.span display="block" color="ink2" fontSize="14px">
-                    <Taped>{one.summed}</Taped>
-                  </chakra.span>
-                )}
-              </chakra.td>
-              <chakra.td {...cell}>{one.by || "nobody"}</chakra.td>
-              <chakra.td {...cell}>{one.start && one.end && when(one.start, one.end)}</chakra.td>
-            </chakra.tr>
-          ))}
-        </tbody>
-      </chakra.table>
+      {put && (
+        <MoveTicket
+          key={put.kinds.join()}
+          put={put}
+          setPut={setPut}
+          people={people}
+          name={tasks
+            .filter((one) => put.kinds.includes(one.kind))
+            .map((one) => one.name)
+            .join(", ")}
+        />
+      )}
+      <Rows
+        caption="What is still to be done"
+        columns={["task", "takes", ...(may ? [""] : [])].map((head) => ({ head }))}
+        rows={tasks.map((one) => ({
+          key: one.kind,
+          cells: [
+            <>
+              {one.name}
+              <Under>
+                {one.by || "nobody"}
+                {one.start && one.end && `, ${when(one.start, one.end)}`}
+              </Under>
+            </>,
+            <>
+              {spent(one.minutes)}
+              {one.summed && <Under>{one.summed}</Under>}
+            </>,
+            ...(may
+              ? [
+                  <Press key="move" aria-label={`Move: ${one.name}`} onClick={() => setPut(from(one))}>
+                    Move
+                  </Press>,
+                ]
+              : []),
+          ],
+        }))}
+      />
       {write.error && <Says tone="wrong">{inWords(write.error)}</Says>}
       {may && (
         <Box display="flex" gap="12" alignItems="end" flexWrap="wrap">
@@ -93,14 +118,12 @@ export function OfOrder({ id }: { id: string }) {
               type="date"
               min={today()}
               value={fit?.day ?? ""}
-              onChange={(event) => event.target.value && put(event.target.value)}
+              onChange={(event) => event.target.value && comes(event.target.value)}
             />
           </Label>
-          {fit && <Press onClick={() => put(fit.day, true)}>No fitting</Press>}
+          {fit && <Press onClick={() => comes(fit.day, true)}>No fitting</Press>}
         </Box>
       )}
     </Box>
   );
 }
-
-const cell = { paddingBlock: "4", paddingInlineEnd: "12", textAlign: "left", verticalAlign: "top" } as const;

@@ -10,7 +10,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const ticket = { order: "o1", title: "Choir", client_name: "Marit Sol", names: ["sew", "finish"], start: "08:00", end: "10:15", minutes: 135, late: true }; // prettier-ignore
+const ticket = { order: "o1", title: "Choir", client_name: "Marit Sol", kinds: ["sew", "finish"], names: ["sew", "finish"], start: "08:00", end: "10:15", minutes: 135, late: true }; // prettier-ignore
 const free = { worked: 480, free: 480, away: false, tickets: [] };
 const week: WeekAnswer = {
   today: "2026-11-30",

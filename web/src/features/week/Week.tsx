@@ -6,7 +6,7 @@ import { moment, today } from "../../ui/day";
 import { Press } from "../../ui/press";
 import { Way } from "../../ui/way";
 import { Says } from "../../ui/words";
-import { Board } from "./Board";
+import { Board, type Put } from "./Board";
 import { NotKept } from "./NotKept";
 import { NewSchedule } from "./NewSchedule";
 import { OfOrder } from "./OfOrder";
@@ -16,6 +16,11 @@ import { Promise } from "./Promise";
 export function Week() {
   const [later, setLater] = useState(0);
   const [order, setOrder] = useState("");
+  const [put, setPut] = useState<Put | null>(null);
+  const open = (one: string, where: Put | null = null) => {
+    setOrder(one);
+    setPut(where);
+  };
   const week = useWeek(today(7 * later));
   const holds = useMay();
   const [may, contacts] = [holds("orders"), holds("contacts")];
@@ -46,12 +51,25 @@ export function Week() {
         alignItems="start"
       >
         <Box display="grid" gap="24" minWidth="0" gridColumn={{ lg: 2 }} gridRow={{ lg: 1 }}>
-          {order && <OfOrder key={order} id={order} />}
+          {order && (
+            <OfOrder
+              key={order}
+              id={order}
+              people={rows.map(({ person, name }) => ({ person, name }))}
+              put={put}
+              setPut={setPut}
+            />
+          )}
           <Promise />
-          <NotKept broken={broken} />
+          <NotKept broken={broken} caption="Promises that are not kept so" />
           {may && <NewSchedule />}
         </Box>
-        <Board rows={rows} chosen={order} choose={(one) => setOrder(one === order ? "" : one)} />
+        <Board
+          rows={rows}
+          chosen={order}
+          choose={(one) => open(one === order ? "" : one)}
+          put={may ? (one) => open(one.order, one) : undefined}
+        />
       </Box>
     </Box>
   );
