@@ -27,8 +27,12 @@ def bench_times() -> list[Row]:
     rows: list[Row] = []
     try:
         with transaction.atomic():
+            owner = _workshop()
+            with connection.cursor() as cursor:
+                # As the database does by itself after so many new rows.
+                cursor.execute("analyze")
             browser = Browser(SERVER_NAME="127.0.0.1")
-            browser.force_login(_workshop(), backend="django.contrib.auth.backends.ModelBackend")
+            browser.force_login(owner, backend="django.contrib.auth.backends.ModelBackend")
             for name, path, goal in (
                 ("bench behind 5,000 old orders", "/api/orders", 1000),
                 ("when sixty orders are ready", "/api/ends", 1000),
@@ -39,8 +43,9 @@ def bench_times() -> list[Row]:
                 browser.get(path)
                 with CaptureQueriesContext(connection) as queries:
                     assert browser.get(path).status_code == 200
+                asked = len(queries)  # the requests that follow forget them
                 rows += [(name, _ms(lambda path=path: browser.get(path)), "ms", goal)]
-                rows += [(f"  asked of the database, {path}", len(queries), "", None)]
+                rows += [(f"  asked of the database, {path}", asked, "", None)]
             rows += _quick(browser)
             raise Over
     except Over:

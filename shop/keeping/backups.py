@@ -121,7 +121,7 @@ def restore(path: Path) -> str | None:
                 was_empty = is_empty(name)
                 _swap(line, name, beside, before)
             except (BackupError, psycopg.Error) as error:
-                line.execute(SQL("drop database if exists {}").format(Identifier(beside)))
+                line.execute(SQL("drop database if exists {} with (force)").format(Identifier(beside)))
                 raise BackupError(f"{error} What was there is as it was.") from None
             if was_empty:
                 line.execute(SQL("drop database {}").format(Identifier(before)))
@@ -134,7 +134,11 @@ def _swap(line: psycopg.Connection, name: str, beside: str, before: str) -> None
         line.execute(rename.format(Identifier(name), Identifier(before)))
     except psycopg.errors.ObjectInUse:
         raise BackupError("Somebody is connected to the database. Stop Plavet first.") from None
-    line.execute(rename.format(Identifier(beside), Identifier(name)))
+    try:
+        line.execute(rename.format(Identifier(beside), Identifier(name)))
+    except psycopg.Error:
+        line.execute(rename.format(Identifier(before), Identifier(name)))
+        raise
 
 
 def _check(name: str, about: dict[str, Any]) -> None:

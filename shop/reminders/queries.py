@@ -4,10 +4,10 @@ from collections.abc import Collection
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from decimal import Decimal
-from typing import Any
+from typing import Any, TypeVar
 from uuid import UUID
 
-from django.db.models import Q, QuerySet
+from django.db.models import Model, Q, QuerySet
 from django.utils import timezone
 
 from shop.accounts.models import User
@@ -76,7 +76,10 @@ def due(actor: User, only: UUID | None = None) -> list[Due]:
     return [one for one in found if (one.order, one.kind, one.about) not in known]
 
 
-def _only(rows: QuerySet, key: str, only: UUID | None) -> QuerySet:  # type: ignore[type-arg]  # of any row
+Rows = TypeVar("Rows", bound=Model)
+
+
+def _only(rows: QuerySet[Rows], key: str, only: UUID | None) -> QuerySet[Rows]:
     return rows if only is None else rows.filter(**{key: only})
 
 

@@ -139,6 +139,23 @@ def test_what_is_there_is_kept_beside_and_stays_where_a_backup_is_damaged_or_som
     assert any("Changed since" in row for row in content(beside)["accounts_workshop"])
 
 
+def test_where_it_cannot_take_the_place_of_what_was_there_that_is_put_back(drill, monkeypatch):
+    """Somebody looks into the database beside at the moment at which it is to take its place."""
+    now, newest, looking = content(), make(drill).path, []
+
+    def looked_into(beside, about):
+        looking.append(psycopg.connect(address(beside)))
+
+    monkeypatch.setattr("shop.keeping.backups._check", looked_into)
+    with pytest.raises(BackupError, match=r"What was there is as it was\."):
+        restore(newest)
+    assert len(looking) == 1
+    assert content() == now
+    with server() as line:
+        names = {name for (name,) in line.execute("select datname from pg_database")}
+    assert f"{NAME}_restored" not in names
+
+
 def test_rows_that_do_not_come_back_leave_what_was_there(drill, tmp_path):
     """A backup that says of itself more than it holds, as one that was cut while it was written would."""
     now, whole = content(), make(drill).path
