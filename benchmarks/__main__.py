@@ -8,7 +8,7 @@ from pathlib import Path
 
 from benchmarks.bench import bench_times
 from benchmarks.book import doubts_ms, search_ms
-from benchmarks.pages import first_page, page_times
+from benchmarks.pages import page_times
 from benchmarks.week import week_times
 from cutting.body import Body
 from cutting.cloth import Cloth, folded
@@ -117,7 +117,6 @@ def main() -> None:
         *week_times(),
         *bench_times(),
         *page_times(),
-        ("first page, scripts and styles", first_page(), "kB", 150),
     ]
     for name, value, unit, goal in rows:
         print(f"{name:38}{value:8.1f} {unit}" + (f"   goal {goal}" if goal else ""))

@@ -10,6 +10,7 @@ from collections.abc import Callable
 from setup import postgres, processes, real
 from setup.lanes import Step, run_side_by_side, table
 from setup.places import ROOT, RUN, VAR, secret
+from setup.upgrade import upgrade
 
 PYTHON = str(ROOT / ".venv/bin/python")
 NPM = str(ROOT / ".venv/bin/npm")
@@ -237,6 +238,7 @@ VERBS: dict[str, Callable[[list[str]], int]] = {
     "demo": demo, "stop": stop, "test": test, "lint": lint, "shots": shots, "benchmark": benchmark, "lock": lock,
     "tape": tape, "plotter": plotter, "post": post,
     "start": real.start, "backup": real.manage("backup"), "restore": real.restore, "doctor": real.manage("doctor"),
+    "upgrade": upgrade,
     "new-workshop": command("new_workshop"), "owner-link": command("owner_link"),
 }  # fmt: skip
 

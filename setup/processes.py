@@ -9,6 +9,9 @@ from pathlib import Path
 
 from setup.places import ROOT, RUN, VAR
 
+LARGEST = 20_000_000
+"""A log of more bytes is put aside when its process is begun, in the place of the one put aside before."""
+
 
 def alive(name: str) -> int | None:
     path = RUN / f"{name}.pid"
@@ -28,7 +31,10 @@ def ensure(name: str, command: list[str], environment: dict[str, str]) -> bool:
     if alive(name):
         return False
     RUN.mkdir(parents=True, exist_ok=True)
-    log = (VAR / f"{name}.log").open("ab")
+    path = VAR / f"{name}.log"
+    if path.exists() and path.stat().st_size > LARGEST:
+        path.rename(path.with_suffix(".log.1"))
+    log = path.open("ab")
     process = subprocess.Popen(
         command, cwd=ROOT, env=environment, stdin=subprocess.DEVNULL, stdout=log, stderr=log, start_new_session=True
     )
@@ -58,15 +64,14 @@ def stop(name: str) -> bool:
     return True
 
 
-def wait_for(host: str, port: int, log: Path, seconds: float = 30, name: str = "") -> None:
-    """Wait until the pages answer, to whom calls them by `name`; give up with the end of `log`."""
+def wait_for(host: str, port: int, log: Path, seconds: float = 30) -> None:
+    """Wait until the server can serve; give up with the end of `log`."""
     end = time.monotonic() + seconds
     while time.monotonic() < end:
         try:
             connection = http.client.HTTPConnection(host, port, timeout=2)
-            connection.request("GET", "/", headers={"Host": name} if name else {})
-            # Over TLS alone: who comes without is sent there.
-            if connection.getresponse().status in (200, 301):
+            connection.request("GET", "/health/ready")
+            if connection.getresponse().status == 200:
                 return
         except (OSError, http.client.HTTPException):
             pass

@@ -24,8 +24,10 @@ NAMES = {
     "PLAVET_BIND": "where the server listens, if not at the address: such as 127.0.0.1:8600 behind a proxy",
     "PLAVET_PROXY": "the address of the proxy in front, whose word is taken of where a request came from",
     "PLAVET_BACKUPS": "the folder of backups, if not var/backups",
+    "PLAVET_BACKUP_PASSPHRASE": "what backups are sealed by, 12 letters or more; keep it elsewhere too",
     "PLAVET_PLOTTER": "where a pen plotter listens",
     "PLAVET_POST": "where a gateway of messages listens",
+    "PLAVET_METRICS": "where its figures are served to this machine, such as 127.0.0.1:8601",
 }
 """What may be said in var/plavet.env."""
 HEAD = """# What Plavet runs by: NAME=value, a line each. `./plavet start` reads it anew.
@@ -74,6 +76,8 @@ def checked(said: dict[str, str]) -> Real:
     bind = said.get("PLAVET_BIND") or (f"127.0.0.1:{port or 8600}" if host in LOOPBACK else "127.0.0.1:8600")
     if bind.rpartition(":")[0] not in LOOPBACK and not said.get("PLAVET_PROXY"):
         raise SystemExit("PLAVET_BIND is open to other machines: say in PLAVET_PROXY which of them is the proxy.")
+    if said.get("PLAVET_METRICS", "127.0.0.1:").rpartition(":")[0] not in LOOPBACK:
+        raise SystemExit("PLAVET_METRICS is for this machine alone, such as 127.0.0.1:8601.")
     return Real(said, address, host, bind)
 
 
@@ -117,18 +121,20 @@ def start(_arguments: list[str]) -> int:
     env = environment(real)
     if _manage("migrate", "--check", env=env).returncode and _manage("has_any", env=env).returncode == 0:
         # The database is of a release before: what it holds is safe before it is changed.
-        made = _must("backup", env=env)
+        made = manage_said("backup", env=env)
         print(f"A backup before the database is brought to this release: {made.strip()}")
-    _must("migrate", "--verbosity", "0", env=env)
-    _must("collectstatic", "--noinput", "--verbosity", "0", env=env)
+    manage_said("migrate", "--verbosity", "0", env=env)
+    manage_said("collectstatic", "--noinput", "--verbosity", "0", env=env)
     for process in PROCESSES:
         processes.stop(process)  # it is begun anew by what is said now
     proxy = ["--proxy", real.said["PLAVET_PROXY"]] if real.said.get("PLAVET_PROXY") else []
+    figures = ["--metrics", real.said["PLAVET_METRICS"]] if real.said.get("PLAVET_METRICS") else []
     count = str(max(2, os.cpu_count() or 2))
-    processes.ensure(SERVER, [PYTHON, "-m", "shop.serving", real.bind, "--processes", count, *proxy], env)
+    server = [PYTHON, "-m", "shop.serving", real.bind, "--processes", count, *proxy, *figures]
+    processes.ensure(SERVER, server, env)
     processes.ensure(WORKER, [PYTHON, str(ROOT / "manage.py"), "procrastinate", "worker"], env)
     host, _, port = real.bind.rpartition(":")
-    processes.wait_for(host, int(port), VAR / "real-server.log", name=real.host)
+    processes.wait_for(host, int(port), VAR / "real-server.log")
     print(f"Plavet is open at {real.address}")
     _first_owner(real, env)
     print("What it runs by is in var/plavet.env; ./plavet doctor says what is wrong; ./plavet stop closes it.")
@@ -168,7 +174,8 @@ def _manage(*words: str, env: dict[str, str]) -> subprocess.CompletedProcess[str
     return subprocess.run([PYTHON, "manage.py", *words], cwd=ROOT, env=env, text=True, capture_output=True, check=False)
 
 
-def _must(*words: str, env: dict[str, str]) -> str:
+def manage_said(*words: str, env: dict[str, str]) -> str:
+    """What a command of the shop says. Raises SystemExit, with what it said, where it fails."""
     done = _manage(*words, env=env)
     if done.returncode:
         sys.exit(f"{words[0]} failed:\n{done.stdout}{done.stderr}")

@@ -10,9 +10,18 @@ import os
 import signal
 import socket
 import sys
+import time
+from collections.abc import Callable, Sequence
+from functools import partial
+from pathlib import Path
 from types import FrameType
 
+from shop.seeing import metrics
+
+FIGURES = Path("var/metrics")
 THREADS = 4
+PAUSE = 0.2
+"""So many seconds are waited before a process that ended is made anew."""
 WAITED_FOR = 20
 """A connection on which nothing comes for so many seconds is closed."""
 CONNECTIONS = 1000
@@ -45,18 +54,18 @@ def serve(bound: socket.socket, proxy: str | None = None) -> None:
     )  # fmt: skip
 
 
-def _child(bound: socket.socket, proxy: str | None) -> int:
+def _child(work: Callable[[], None]) -> int:
     pid = os.fork()
     if pid == 0:
         signal.signal(signal.SIGTERM, signal.SIG_DFL)
-        serve(bound, proxy)
+        work()
         os._exit(0)
     return pid
 
 
-def keep(bound: socket.socket, processes: int, proxy: str | None = None) -> None:
-    """So many processes, each made anew where it ends by itself; all end with this one."""
-    children = {_child(bound, proxy) for _ in range(processes)}
+def keep(works: Sequence[Callable[[], None]]) -> None:
+    """A process for each, made anew where it ends by itself; all end with this one."""
+    children = {_child(work): work for work in works}
 
     def end(_: int, __: FrameType | None) -> None:
         for pid in children:
@@ -66,8 +75,9 @@ def keep(bound: socket.socket, processes: int, proxy: str | None = None) -> None
     signal.signal(signal.SIGTERM, end)
     while True:
         pid, _ = os.wait()
-        children.discard(pid)
-        children.add(_child(bound, proxy))
+        if work := children.pop(pid, None):
+            time.sleep(PAUSE)
+            children[_child(work)] = work
 
 
 def main() -> None:
@@ -75,8 +85,14 @@ def main() -> None:
     asked.add_argument("address")
     asked.add_argument("--processes", type=int, default=2)
     asked.add_argument("--proxy", help="the address of the proxy in front, such as 127.0.0.1")
+    asked.add_argument("--metrics", help="where its figures are served, on loopback, such as 127.0.0.1:8601")
     given = asked.parse_args()
-    keep(listening(given.address), given.processes, given.proxy)
+    bound = listening(given.address)
+    works = [partial(serve, bound, given.proxy)] * given.processes
+    if given.metrics:
+        metrics.share(FIGURES)
+        works.append(partial(metrics.serve, listening(metrics.checked(given.metrics))))
+    keep(works)
 
 
 if __name__ == "__main__":

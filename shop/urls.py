@@ -28,5 +28,5 @@ def worker(request: HttpRequest) -> HttpResponse:
 urlpatterns = [
     path("api/", api.urls),
     path("sw.js", worker),
-    re_path(r"^(?!api/|static/).*$", page),
+    re_path(r"^(?!api/|static/|health/).*$", page),
 ]

@@ -15,7 +15,9 @@ from reportlab.platypus import BaseDocTemplate, Flowable, Frame, KeepTogether, P
 from reportlab.platypus import Table as Grid
 
 from cutting.drawing import Block, Cell, Document, Heading, Paper, Picture, Said, Size, Table, Tick, Together
-from cutting.export.ink import FONT, ONE_AT_A_TIME, Ink, load_fonts
+from cutting.export import letters
+from cutting.export.ink import ONE_AT_A_TIME, Ink
+from cutting.export.letters import FONT
 from cutting.export.lines import Lines
 from cutting.geometry import Point
 from cutting.words import Language
@@ -40,7 +42,6 @@ def document_to_pdf(document: Document, paper: Paper, head: str, heading: str, w
 
 
 def _made(document: Document, paper: Paper, head: str, heading: str, words: Language) -> bytes:
-    load_fonts()
     out = BytesIO()
     pages = BaseDocTemplate(
         out, pagesize=(paper.width * mm, paper.height * mm), invariant=1, title=f"{document.title}: {head}"
@@ -76,9 +77,9 @@ class _Numbered(Canvas):
         pages, kept = len(self.kept), self.kept
         for number, state in enumerate(kept, 1):
             self.__dict__.update(state)
-            self.setFont(FONT, 3.4 * mm)
-            foot = self.words.page("card_page", n=number, of=pages)
-            self.drawRightString((self.paper.width - MARGIN) * mm, (MARGIN - 5) * mm, foot)
+            foot, size = self.words.page("card_page", n=number, of=pages), 3.4 * mm
+            left = (self.paper.width - MARGIN) * mm - letters.width(foot, FONT) * size
+            letters.write(self, foot, FONT, size, left, (MARGIN - 5) * mm)
             super().showPage()
         super().save()
 
@@ -211,5 +212,4 @@ class _Box(Flowable):
         side = BOX * mm
         canvas.setLineWidth(0.25 * mm)
         canvas.rect(left + 0.2 * mm, low + 0.1 * side, side, side)
-        canvas.setFont(FONT, 3.4 * mm)
-        canvas.drawString(left + side + 1.2 * mm, low + 0.3 * side, self.text)
+        letters.write(canvas, self.text, FONT, 3.4 * mm, left + side + 1.2 * mm, low + 0.3 * side)

@@ -1,31 +1,21 @@
-"""What draws on a page of a PDF: the fonts that ship with the product, strokes and lines of text, in mm."""
+"""What draws on a page of a PDF: strokes and lines of text, in mm."""
 
 from collections.abc import Sequence
-from pathlib import Path as FilePath
 from threading import RLock
 
 from reportlab import rl_config
 from reportlab.lib.units import mm
-from reportlab.pdfbase import pdfmetrics
-from reportlab.pdfbase.ttfonts import TTFont
 from reportlab.pdfgen.canvas import Canvas
 
 from cutting.drawing import PENS, Figure, Stroke, Text
+from cutting.export import letters
+from cutting.export.letters import FONT, STRONG
 from cutting.geometry import ORIGIN, Cubic, Point
 
 ONE_AT_A_TIME = RLock()
 """A font counts the letters that a file needs of it, for all threads: files are made one after the other."""
-FONT, STRONG = "Plavet", "PlavetStrong"
-FONTS = FilePath(__file__).parent / "fonts"
 # What is packed is written as it is: as letters it is a quarter longer, and takes a tenth of the time.
 rl_config.useA85 = 0
-
-
-def load_fonts() -> None:
-    """Both fonts by their names."""
-    for name, file in ((FONT, "regular.ttf"), (STRONG, "strong.ttf")):
-        if name not in pdfmetrics.getRegisteredFontNames():
-            pdfmetrics.registerFont(TTFont(name, str(FONTS / file)))
 
 
 class Ink:
@@ -33,7 +23,6 @@ class Ink:
 
     def __init__(self, canvas: Canvas, thin: float = 1.0):
         self.canvas, self.thin = canvas, thin
-        load_fonts()
 
     def page(self, width: float, height: float) -> None:
         self.canvas.setPageSize((width * mm, height * mm))
@@ -64,13 +53,14 @@ class Ink:
         self.canvas.translate(*text.at.plus(at))
         self.canvas.rotate(text.angle)
         self.canvas.scale(1, -1)
-        self.canvas.setFont(STRONG if strong else FONT, text.height)
-        (self.canvas.drawCentredString if text.middle else self.canvas.drawString)(0, 0, text.text)
+        font = STRONG if strong else FONT
+        left = -0.5 * letters.width(text.text, font) * text.height if text.middle else 0.0
+        letters.write(self.canvas, text.text, font, text.height, left)
         self.canvas.restoreState()
 
     def write_within(self, text: str, at: Point, height: float, width: float, strong: bool = False) -> None:
         """A line of text that is no wider: smaller where it has to be."""
-        wide = pdfmetrics.stringWidth(text, STRONG if strong else FONT, height)
+        wide = letters.width(text, STRONG if strong else FONT) * height
         self.write(Text(text, at, height * min(1.0, width / wide) if wide else height), strong=strong)
 
     def figures(self, figures: Sequence[Figure]) -> None:

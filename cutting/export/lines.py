@@ -7,11 +7,12 @@ from itertools import groupby
 from typing import Any
 
 from reportlab.lib.units import mm
-from reportlab.pdfbase import pdfmetrics
 from reportlab.pdfgen.canvas import Canvas
 from reportlab.platypus import Flowable
 
-from cutting.export.ink import FONT, STRONG
+from cutting.export import letters
+from cutting.export.letters import FONT, STRONG
+from cutting.export.letters import width as _width
 
 LINE = 1.25
 """From line to line, times the height of the letters."""
@@ -110,14 +111,7 @@ class Lines(Flowable):
 
     def _text(self, text: str, left: float, low: float, size: float) -> None:
         if text:
-            self.canv.setFont(self.font, size * self.high)
-            self.canv.drawString(left, low, text)
-
-
-@lru_cache(20_000)
-def _width(text: str, font: str) -> float:
-    """Times the height of the letters."""
-    return float(pdfmetrics.stringWidth(text, font, 1000.0)) / 1000.0
+            letters.write(self.canv, text, self.font, size * self.high, left, low)
 
 
 def _word(text: str, font: str) -> Part:

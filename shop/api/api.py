@@ -16,6 +16,7 @@ from shop.api.routers import (
     fitting,
     group,
     house,
+    installation,
     jobs,
     lays,
     money,
@@ -66,6 +67,7 @@ api.add_router("", files.router)
 api.add_router("", fitting.router)
 api.add_router("", group.router)
 api.add_router("", house.router)
+api.add_router("", installation.router)
 api.add_router("", jobs.router)
 api.add_router("", lays.router)
 api.add_router("", money.router)

@@ -1,7 +1,6 @@
 """Every refusal as problem+json with a request id, in words that say how to mend it."""
 
 import json
-import logging
 import uuid
 from collections.abc import Callable, Sequence
 from errno import ENOSPC
@@ -14,8 +13,8 @@ from ninja.errors import AuthenticationError, HttpError, ValidationError
 from psycopg.errors import DiskFull
 
 from shop.errors import ShopError
+from shop.seeing.logs import log
 
-log = logging.getLogger("plavet")
 QUARTER_HOUR = 900
 """After so many seconds without a wrong password it may be tried again: AXES_COOLOFF_TIME of the settings."""
 IN_WORDS = {
@@ -74,6 +73,9 @@ def problem(
     return JsonResponse(body, status=status, content_type="application/problem+json", headers=headers)
 
 
+BROKEN = "Our own fault. Nothing you typed is lost; try again in a moment."
+SAID = 8
+"""So many letters of a request's id are enough to find it in the log."""
 FULL = (
     "The server's disk is full: nothing of this was kept. Make room on it, then try again. What you typed is not lost."
 )
@@ -149,7 +151,8 @@ def install(api: NinjaAPI) -> None:
     @api.exception_handler(Exception)
     def broken(request: HttpRequest, error: Exception) -> HttpResponse:
         if _is_disk_full(error):
-            log.error("request %s failed: the disk is full", getattr(request, "request_id", ""))
+            log().error("the disk is full")
             return problem(request, 507, FULL, code="disk")
-        log.exception("request %s failed", getattr(request, "request_id", ""))
-        return problem(request, 500, "Our own fault. Nothing you typed is lost; try again in a moment.", code="broken")
+        log().error("broken", exc_info=error)
+        number = getattr(request, "request_id", "")[:SAID]
+        return problem(request, 500, f"{BROKEN} If it stays so, say this number: {number}.", code="broken")

@@ -1,7 +1,7 @@
 """Backups: one file with all that the database holds and what it was made by; made, read back, put in order, restored.
 
 A backup is a tar of `about.json` (when, by which versions, how many rows each table had) and `database.dump`, as
-pg_dump writes it. No secret is in it but what the database itself holds.
+pg_dump writes it; sealed where there is a passphrase. No secret is in it but what the database itself holds.
 """
 
 import hashlib
@@ -12,12 +12,13 @@ import shutil
 import subprocess
 import tarfile
 import tempfile
+import time
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import UTC, datetime
 from io import BytesIO
 from pathlib import Path
-from typing import Any
+from typing import IO, Any
 
 import psycopg
 from django.db import connection
@@ -25,21 +26,16 @@ from django.db.migrations.recorder import MigrationRecorder
 from psycopg.sql import SQL, Identifier
 
 from shop.bridge.drafting import CORE_VERSION
-from shop.errors import ShopError
+from shop.keeping.errors import BackupError
 from shop.keeping.rotation import kept
+from shop.keeping.sealing import is_sealed, passphrase, seal, unseal
 
 FORMAT = "plavet-backup"
-NAME = re.compile(r"plavet-(\d{8}-\d{6})\.tar")
+NAME = re.compile(r"plavet-(\d{8}-\d{6})\.tar(\.age)?")
 STAMP = "%Y%m%d-%H%M%S"
+TRIES = 60
 PLENTY = 3600
 """So many seconds a dump or a restore may take."""
-
-
-class BackupError(ShopError):
-    """A backup that cannot be made, read or restored; in words."""
-
-    status = 409
-    code = "backup"
 
 
 @dataclass(frozen=True)
@@ -54,7 +50,7 @@ class Backup:
 def backups(folder: Path) -> list[Backup]:
     """The backups in a folder, the newest first; other files there are none of our business."""
     found = []
-    for path in folder.glob("plavet-*.tar"):
+    for path in folder.glob("plavet-*.tar*"):
         if name := NAME.fullmatch(path.name):
             at = datetime.strptime(name[1], STAMP).replace(tzinfo=UTC)
             found.append(Backup(path, at, path.stat().st_size))
@@ -67,7 +63,8 @@ def make(folder: Path, now: datetime | None = None) -> Backup:
     """
     at = (now or datetime.now(UTC)).replace(microsecond=0)
     folder.mkdir(parents=True, exist_ok=True, mode=0o700)
-    path = folder / f"plavet-{at:{STAMP}}.tar"
+    by = passphrase()
+    path = folder / f"plavet-{at:{STAMP}}.tar{'.age' if by else ''}"
     with tempfile.TemporaryDirectory(dir=folder) as work:
         dump = Path(work) / "database.dump"
         # One moment of the database for the dump and for what is counted.
@@ -85,6 +82,8 @@ def make(folder: Path, now: datetime | None = None) -> Backup:
             entry.size, entry.mtime = len(text), int(at.timestamp())
             out.addfile(entry, BytesIO(text))
             out.add(dump, "database.dump")
+        if by:
+            made.write_bytes(seal(made.read_bytes(), by))
         read(made)
         os.chmod(made, 0o600)
         made.rename(path)
@@ -121,11 +120,24 @@ def restore(path: Path) -> str | None:
                 was_empty = is_empty(name)
                 _swap(line, name, beside, before)
             except (BackupError, psycopg.Error) as error:
-                line.execute(SQL("drop database if exists {} with (force)").format(Identifier(beside)))
+                _drop(line, beside)
                 raise BackupError(f"{error} What was there is as it was.") from None
             if was_empty:
                 line.execute(SQL("drop database {}").format(Identifier(before)))
     return None if was_empty else before
+
+
+def _drop(line: psycopg.Connection, name: str) -> None:
+    """Whoever is connected is cut off. While the database itself tidies there, that is for its superuser: a moment
+    later it is done.
+    """
+    for _ in range(TRIES):
+        try:
+            line.execute(SQL("drop database if exists {} with (force)").format(Identifier(name)))
+            return
+        except psycopg.errors.InsufficientPrivilege:
+            time.sleep(0.5)
+    raise BackupError(f"The database {name} is in use and stays. Drop it by hand.")
 
 
 def _swap(line: psycopg.Connection, name: str, beside: str, before: str) -> None:
@@ -158,7 +170,7 @@ def is_empty(name: str | None = None) -> bool:
 
 def _opened(path: Path, work: Path) -> tuple[dict[str, Any], Path]:
     try:
-        with tarfile.open(path) as given:
+        with _unsealed(path) as file, tarfile.open(fileobj=file) as given:
             for name in ("about.json", "database.dump"):
                 part = given.extractfile(name)
                 if part is None:
@@ -173,6 +185,17 @@ def _opened(path: Path, work: Path) -> tuple[dict[str, Any], Path]:
     if about["sha256"] != _digest(work / "database.dump"):
         raise BackupError(f"{path} is damaged: it is not what was written. Take another one.")
     return about, work / "database.dump"
+
+
+def _unsealed(path: Path) -> IO[bytes]:
+    """The tar; what is not sealed is read from its file."""
+    file = path.open("rb")
+    if not is_sealed(file.read(20)):
+        file.seek(0)
+        return file
+    with file:
+        file.seek(0)
+        return BytesIO(unseal(file.read(), passphrase()))
 
 
 def _digest(path: Path) -> str:

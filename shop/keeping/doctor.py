@@ -30,11 +30,11 @@ class Found:
     mend: str = ""
 
 
-def look(folder: Path) -> list[Found]:
-    """Everything, in the order in which one thing needs another; `folder` is where backups are. Where the database does
-    not answer, what needs it is left out.
+def look(folder: Path | None) -> list[Found]:
+    """Everything, in the order in which one thing needs another; `folder` is where backups are, None where none are
+    made. Where the database does not answer, what needs it is left out.
     """
-    found = [_database(), _disk(folder)]
+    found = [_database(), _disk(folder or Path.cwd())]
     if found[0].right:
         found += [_migrations(), _clock(), _worker(), _waiting()]
     return [*found, _backup(folder)]
@@ -52,7 +52,7 @@ def _database() -> Found:
 def _disk(folder: Path) -> Found:
     near = next(one for one in (folder, *folder.parents) if one.exists())
     free = shutil.disk_usage(near).free
-    says = f"{free / 1024**3:.1f} GB are free where backups go"
+    says = f"{free / 1024**3:.1f} GB are free"
     return Found("disk", free > SPACE, says, "make room: 2 GB at least")
 
 
@@ -90,7 +90,9 @@ def _waiting() -> Found:
     return Found("queue", count < 500, f"{count} wait", "wait, or give the machine another worker")
 
 
-def _backup(folder: Path) -> Found:
+def _backup(folder: Path | None) -> Found:
+    if folder is None:
+        return Found("backup", True, "none are made here: this is for trying out")
     mend = "./plavet backup makes one; the worker makes one every night"
     last = next(iter(backups(folder)), None)
     if last is None:
@@ -101,9 +103,10 @@ def _backup(folder: Path) -> Found:
     return Found("backup", age < OLD, says, mend)
 
 
-def folder() -> Path:
-    """Where backups are."""
-    return Path(os.environ.get("PLAVET_BACKUPS", "var/backups"))
+def folder() -> Path | None:
+    """Where backups are made; None where none are."""
+    there = os.environ.get("PLAVET_BACKUPS")
+    return Path(there) if there else None
 
 
 def lines(found: list[Found]) -> Iterator[str]:

@@ -5,6 +5,7 @@ from pathlib import Path
 from urllib.parse import unquote, urlsplit
 
 from shop.headers import for_a_file
+from shop.seeing import logs
 
 ROOT = Path(__file__).resolve().parents[2]
 SECRET_KEY = os.environ["PLAVET_SECRET_KEY"]
@@ -45,6 +46,7 @@ INSTALLED_APPS = [
     "shop.keeping",
 ]
 MIDDLEWARE = [
+    "shop.seeing.health.HealthMiddleware",
     "django.middleware.security.SecurityMiddleware",
     # Plans are texts of 200 kB: compressed they are a quarter. Django pads each answer by chance, so that its length
     # tells nothing of what is in it.
@@ -54,6 +56,7 @@ MIDDLEWARE = [
     "csp.middleware.CSPMiddleware",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
     "shop.api.errors.RequestIdMiddleware",
+    "shop.seeing.requests.SeenMiddleware",
     "shop.api.gate.GateMiddleware",
     "django.contrib.sessions.middleware.SessionMiddleware",
     "django.middleware.common.CommonMiddleware",
@@ -143,12 +146,13 @@ WHITENOISE_MAX_AGE = 31_536_000
 WHITENOISE_ALLOW_ALL_ORIGINS = False
 WHITENOISE_ADD_HEADERS_FUNCTION = for_a_file
 
-LOGGING = {
-    "version": 1,
-    "disable_existing_loggers": False,
-    "handlers": {"console": {"class": "logging.StreamHandler"}},
-    "root": {"handlers": ["console"], "level": "WARNING"},
-}
+LOGGING = logs.LOGGING
+logs.configure()
+if os.environ.get("PROMETHEUS_MULTIPROC_DIR"):
+    MIDDLEWARE = [
+        "django_prometheus.middleware.PrometheusBeforeMiddleware", *MIDDLEWARE,
+        "django_prometheus.middleware.PrometheusAfterMiddleware",
+    ]  # fmt: skip
 
 PLAVET_PLOTTER = os.environ.get("PLAVET_PLOTTER", "")
 PLAVET_POST = os.environ.get("PLAVET_POST", "")

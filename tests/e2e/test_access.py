@@ -120,7 +120,7 @@ SIDEWAYS = """() => [...document.querySelectorAll("main *")]
 
 
 READ = """() => {
-    const unread = "select, datalist, [data-unseen], [data-unseen] *, button *";
+    const unread = "select, datalist, [data-unseen], [data-unseen] *, button:not([data-paper]) *";
     const words = [];
     const walk = document.createTreeWalker(document.querySelector("main"), NodeFilter.SHOW_TEXT);
     for (let one = walk.nextNode(); one; one = walk.nextNode()) {
@@ -132,11 +132,18 @@ READ = """() => {
 """What is read on a page; of a list only what is chosen is on paper."""
 
 
+STROKES = """() => [...document.querySelectorAll("main span")]
+    .filter((one) => one.textContent === "/" && !one.childElementCount && one.getBoundingClientRect().height > 0)
+    .map((one) => `the stroke of ${one.closest("[aria-label]")?.getAttribute("aria-label")}`)"""
+"""Strokes that are only copied along with a fraction: on paper they would cross its denominator."""
+
+
 def lost_on_paper(page: Page) -> list[str]:
     """Words of the page that are not on its paper."""
     words = page.evaluate(READ)
     page.emulate_media(media="print")
     kept = set(page.evaluate(READ).split())
+    strokes: list[str] = page.evaluate(STROKES)
     sheets = PdfReader(BytesIO(page.pdf(prefer_css_page_size=True))).pages
     page.emulate_media(media="screen")
     printed = "".join("".join(sheet.extract_text().split()) for sheet in sheets)
@@ -147,7 +154,7 @@ def lost_on_paper(page: Page) -> list[str]:
         assert f"{number} of {len(sheets)}" in foot, (title, number)
         assert title in foot, (title, number)
     assert len(kept) > 0.5 * len(set(words.split())), "what is pressed goes, what is read stays"
-    return [word for word in kept if len(word) > 3 and word.isalpha() and word not in printed]
+    return strokes + [word for word in kept if len(word) > 3 and word.isalpha() and word not in printed]
 
 
 @pytest.mark.parametrize("light", ["light", "dark"] if DEEP else ["light"])

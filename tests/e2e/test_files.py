@@ -197,7 +197,7 @@ def test_a_job_file_opens_as_an_order(inside: Page):
     expect(page.get_by_label("Client")).to_have_value("Pell Harrow")
     page.get_by_role("button", name="Open it as an order").click()
     page.wait_for_url("**/design")
-    expect(page.get_by_text("Pell Harrow").first).to_be_visible()
+    expect(page).to_have_title(re.compile("^Design, Pell Harrow, "))
     page.get_by_role("link", name="Check").first.click()
     expect(page.get_by_text(re.compile(r"\d+ of \d+ hold|All \d+ hold")).first).to_be_visible()
 

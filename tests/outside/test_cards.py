@@ -2,16 +2,19 @@
 
 import re
 from io import BytesIO
+from pathlib import Path
 
 import numpy as np
 import pdfplumber
 import pytest
+from fontTools.ttLib import TTFont
 from shapely import affinity
 from shapely.geometry import LineString, Polygon
 from svgelements import SVG
 from svgelements import Path as DrawnPath
 from zxingcpp import read_barcodes
 
+import cutting
 from cutting.files import FILES, Source
 from cutting.formats.plan_v1 import to_model
 from cutting.formats.sewing_card import step_sheet
@@ -19,6 +22,7 @@ from cutting.words import ENGLISH
 from tests.jobs import file_of
 from tests.outside.read_back import PLOTTER, POINT, bezier, cornered, is_there, pages, placed, ways
 
+SHIPPED = Path(cutting.__file__).parent / "export/fonts"
 LARGE = 14
 """Numbers that are chalked are written larger than so many points."""
 
@@ -63,6 +67,34 @@ def test_the_call_card_has_every_call_on_its_pages(request, suit, what, paper):
     assert said.count("Markthroughalllayers") + said.count("itstwinisthesame") >= len(wire.lay.sections)
     for mark in wire.marks[::7]:
         assert mark.name.split(",")[0].split()[0] in said
+
+
+NAMES = {
+    "王小明": "Droid",
+    "山田はなこ": "Droid",
+    "김민준": "Nanum",
+    "Ólafía": "DejaVu",
+    "Σοφία": "DejaVu",
+    "Юлія": "DejaVu",
+}
+"""Invented names and the font that has their letters."""
+
+
+def test_names_of_east_asia_are_written_with_letters_that_there_are(palazzo):
+    """On the card and on the pattern, beside Latin, Greek and Cyrillic ones; each letter of a font that has it."""
+    name = ", ".join(NAMES)
+    fonts = [TTFont(path) for path in sorted(SHIPPED.glob("*.ttf"))]
+    there = {font["name"].getDebugName(6): font.getBestCmap() for font in fonts}
+    source = Source(to_model(palazzo), ENGLISH, name, palazzo, "A4", "Three Tables, " + name, "")
+    for file in ("calls.pdf", "pattern-a4.pdf"):
+        data = next(one for one in FILES if one.name == file).made(source)
+        with pdfplumber.open(BytesIO(data)) as read:
+            written = [(one["text"], one["fontname"]) for page in read.pages for one in page.chars]
+        for letters, font in NAMES.items():
+            used = {font for letter, font in written if letter in letters}
+            assert used, (file, letters)
+            assert all(font in one for one in used), (file, letters, used)
+        assert [one for one in set(written) if ord(one[0]) not in there[one[1].split("+")[1]]] == []
 
 
 @pytest.mark.parametrize("what", ["palazzo", "jumpsuit"])

@@ -25,6 +25,7 @@ def test_where_people_open_it_and_where_it_listens(said, host, bind):
     ({"PLAVET_ADDRESS": "https://plavet.example/tailors"}, "PLAVET_ADDRESS is what people open"),
     ({"PLAVET_ADDRESS": "http://192.168.1.7:8600"}, "everybody on the line could read what is sent, passwords too"),
     ({"PLAVET_ADDRESS": "https://plavet.example", "PLAVET_BIND": "0.0.0.0:80"}, "say in PLAVET_PROXY which of them"),
+    ({"PLAVET_ADDRESS": "http://127.0.0.1:8600", "PLAVET_METRICS": "0.0.0.0:8601"}, "for this machine alone"),
 ])  # fmt: skip
 def test_what_would_be_unsafe_is_refused_with_how_to_mend_it(said, says):
     with pytest.raises(SystemExit, match=says):

@@ -5,6 +5,7 @@ import os
 import subprocess
 import sys
 import tarfile
+import time
 from datetime import UTC, date, datetime, timedelta
 from io import BytesIO
 from pathlib import Path
@@ -18,11 +19,14 @@ from psycopg.sql import SQL, Identifier
 from demo.load import load
 from shop.accounts.links import first_owner, join, new_workshop
 from shop.accounts.models import Invitation, User
-from shop.keeping.backups import BackupError, backups, make, read, restore
+from shop.keeping.backups import backups, make, read, restore
 from shop.keeping.doctor import lines, look
+from shop.keeping.errors import BackupError
 from shop.keeping.rotation import kept
 from shop.orders.models import Order
 from shop.plans.making import plan_order
+from tests.release_before import FILE
+from tests.shop.conftest import Caller
 
 ROOT = Path(__file__).parents[2]
 NAME = f"drill_{os.getpid()}"
@@ -43,7 +47,14 @@ def address(name):
 
 def drop(name):
     with server() as line:
-        line.execute(SQL("drop database if exists {}").format(Identifier(name)))
+        for again in range(60):
+            try:
+                line.execute(SQL("drop database if exists {}").format(Identifier(name)))
+                return
+            except psycopg.errors.ObjectInUse:
+                # The database itself tidies there.
+                assert again < 59, f"{name} stays in use"
+                time.sleep(0.5)
 
 
 @pytest.fixture(scope="module")
@@ -200,6 +211,34 @@ def test_no_secret_is_in_a_backup_but_what_the_database_holds(drill):
     assert os.environ["PLAVET_SECRET_KEY"].encode() not in data
 
 
+def test_a_sealed_backup_is_read_by_who_knows_its_passphrase_alone(drill, monkeypatch):
+    words = "twelve oars and a lantern"
+    with monkeypatch.context() as sealing:
+        sealing.setenv("PLAVET_BACKUP_PASSPHRASE", "short")
+        with pytest.raises(BackupError, match="too short to keep anybody out"):
+            make(drill)
+        sealing.setenv("PLAVET_BACKUP_PASSPHRASE", words)
+        made = make(drill)
+        assert made in backups(drill)
+        data = made.path.read_bytes()
+        # The format is the one of the tools of that name; nothing of the tar or of a name is in it.
+        assert data.startswith(b"age-encryption.org/v1\n-> scrypt ")
+        assert [word for word in (b"about.json", b"PGDMP", b"plavet-backup") if word in data] == []
+        now = content()
+        restore(made.path)
+        assert content() == now
+        for wrong, says in (("twelve oars and a torch!", "not the passphrase"), ("", "is sealed. Say its passphrase")):
+            sealing.setenv("PLAVET_BACKUP_PASSPHRASE", wrong)
+            with pytest.raises(BackupError, match=says):
+                restore(made.path)
+        sealing.setenv("PLAVET_BACKUP_PASSPHRASE", words)
+        made.path.write_bytes(data[:-40])
+        with pytest.raises(BackupError, match="or it is damaged"):
+            restore(made.path)
+        made.path.unlink()
+    assert content() == now
+
+
 def test_of_nightly_backups_a_week_of_days_a_month_of_weeks_and_a_year_of_months_stay():
     """By hand, for the Sunday 29 November 2026."""
     stays = set[datetime]()
@@ -241,6 +280,35 @@ def test_the_doctor_names_what_is_wrong_and_how_to_mend_it(drill, manage, tmp_pa
     assert nowhere.returncode == 1
     assert "WRONG database    it does not answer" in nowhere.stdout
     assert "Traceback" not in nowhere.stderr
+
+
+@pytest.mark.usefixtures("drill")
+def test_every_migration_runs_on_a_database_of_the_release_before():
+    """Nothing is lost by it, and what is read is what was there: the bench, an order whole, its plan made anew."""
+    drop(NAME)
+    with server() as line:
+        line.execute(SQL("create database {}").format(Identifier(NAME)))
+    restore(FILE)
+    rows = read(FILE)["rows"]
+    call_command("migrate", verbosity=0)
+    call_command("migrate", verbosity=0, check_unapplied=True)
+    after = {table: len(found) for table, found in content().items()}
+    connection.close()
+    framework = ("django_", "auth_", "procrastinate_")
+    lost = {table: (count, after.get(table)) for table, count in rows.items() if after.get(table, 0) < count}
+    assert {table: one for table, one in lost.items() if not table.startswith(framework)} == {}
+    assert rows["orders_order"] >= 5
+    call_command("makemigrations", check=True, dry_run=True, verbosity=0)
+    owner = User.objects.get(username="ebba")
+    ebba = Caller(owner)
+    bench = ebba.get("/orders")
+    assert len(bench) == rows["orders_order"]
+    measured = [ticket for ticket in bench if ticket["state"] == "measured"][:3]
+    assert len(measured) == 3
+    for ticket in measured:
+        assert ebba.get(f"/orders/{ticket['id']}")["client"]["name"] == ticket["client_name"]
+        assert plan_order(actor=owner, order=Order._base_manager.get(pk=ticket["id"])).plan
+    connection.close()
 
 
 @pytest.mark.usefixtures("db")

@@ -117,6 +117,7 @@ def test_every_write_asks_for_its_right(team, order, new_id):
         ("contacts", "GET", "/reminders", None),
         ("contacts", "PUT", f"/reminders/{new_id()}", {"order": ready, "kind": "ready"}),
         ("workshop", "GET", "/workshop", None),
+        ("workshop", "GET", "/installation", None),
         ("workshop", "PATCH", "/workshop", {"paper": "Letter"}),
         ("workshop", "PUT", "/workshop/unit", {"unit": "in"}),
         ("people", "PUT", f"/people/{User.objects.get(username='a-cutter').id}", {"role": "cutter"}),

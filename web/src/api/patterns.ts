@@ -4,6 +4,7 @@ import { planAnew, scopeOf } from "./anew";
 import { answered, server } from "./client";
 import type { Order } from "./orders";
 import type { components } from "./schema.gen";
+import { changedBy } from "./undo";
 
 type Schemas = components["schemas"];
 export type KeptPattern = Omit<Schemas["KeptPatternOut"], "pieces"> & { pieces: Schemas["ShownPiece"][] };
@@ -35,16 +36,22 @@ export function usePutHousePattern() {
   });
 }
 
-/** Which patterns are cut with an order's garments. */
+/** Which patterns are cut with an order's garments; can be taken back. */
 export function useSetPatterns(id: string) {
   const memory = useQueryClient();
+  const put = async (chosen: string[]) => {
+    const { patterns } = await answered(
+      server.PUT("/api/orders/{id}/patterns", { params: { path: { id } }, body: { patterns: chosen } }),
+    );
+    memory.setQueryData<Order>(["order", id], (was) => was && { ...was, patterns });
+    return planAnew(memory, id);
+  };
   return useMutation({
     scope: { id: scopeOf(id) },
-    mutationFn: (patterns: string[]) =>
-      answered(server.PUT("/api/orders/{id}/patterns", { params: { path: { id } }, body: { patterns } })),
-    onSuccess: ({ patterns }) => {
-      memory.setQueryData<Order>(["order", id], (was) => was && { ...was, patterns });
-      return planAnew(memory, id);
+    mutationFn: async (chosen: string[]) => {
+      const before = memory.getQueryData<Order>(["order", id])?.patterns.map((one) => one.id) ?? [];
+      await put(chosen);
+      changedBy(id, { undo: () => put(before), redo: () => put(chosen) });
     },
   });
 }

@@ -712,6 +712,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/installation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Installation
+         * @description What the doctor finds, and the last backups. Nothing of any workshop is in it.
+         */
+        get: operations["shop_api_routers_installation_installation"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/invitations/{id}": {
         parameters: {
             query?: never;
@@ -2987,6 +3007,16 @@ export interface components {
             /** Version */
             version: number;
         };
+        /** BackupOut */
+        BackupOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Size Mb */
+            size_mb: number;
+        };
         /**
          * BegunOut
          * @description `run` is null where the plan has no lay, or its lay was searched or moved by hand already.
@@ -4015,6 +4045,20 @@ export interface components {
             /** Times */
             times: number;
         };
+        /**
+         * FoundOut
+         * @description Something that was looked at: what was found, and how it is mended where it is not right.
+         */
+        FoundOut: {
+            /** Mend */
+            mend: string;
+            /** Right */
+            right: boolean;
+            /** Says */
+            says: string;
+            /** What */
+            what: string;
+        };
         /** GarmentIn */
         GarmentIn: {
             /** Choices */
@@ -4462,6 +4506,15 @@ export interface components {
              * @enum {string}
              */
             unit: "in" | "cm";
+        };
+        /** InstallationOut */
+        InstallationOut: {
+            /** Backups */
+            backups: components["schemas"]["BackupOut"][];
+            /** Found */
+            found: components["schemas"]["FoundOut"][];
+            /** Release */
+            release: string;
         };
         /** InvitationIn */
         InvitationIn: {
@@ -9637,6 +9690,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HouseRuleOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_installation_installation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstallationOut"];
                 };
             };
             /** @description Refused, in words */

@@ -8,6 +8,7 @@ export type Week = Schemas["WeekOut"];
 export type WeekRow = Schemas["WeekRowOut"];
 export type WeekTicket = Schemas["WeekTicketOut"];
 export type Broken = Schemas["BrokenOut"];
+export type End = Schemas["EndOut"];
 export type TaskMoved = Schemas["TaskMovedOut"];
 export type TeamHours = Schemas["TeamHoursOut"];
 export type PersonHours = Schemas["HoursOut"];

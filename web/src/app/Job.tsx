@@ -18,6 +18,7 @@ import { moment } from "../ui/day";
 import { Length } from "../ui/length";
 import { useWide } from "../ui/size";
 import { useKeptFocus } from "../ui/focus";
+import { Later } from "../ui/later";
 import { useTitle } from "../ui/title";
 import { Says } from "../ui/words";
 import { early } from "./early";
@@ -57,6 +58,9 @@ const ABOUT_CLOTH = ["cloth", "lay", "mark"];
 
 /** Where what is changed can be taken back. */
 const CHANGED = ["design", "cloth"];
+
+/** What is there before the plan is. */
+const BEFORE_PLAN = ["measure", "design", "cloth", "fitting"];
 
 /** Where the drawing says where one is: its heading is only heard. */
 const NO_HEADING = ["design", "cloth", "lay"];
@@ -224,21 +228,24 @@ export function Job() {
           outline="none"
         >
           <Suspense fallback={<Box padding="24">One moment…</Box>}>
-            <Station
-              key={cut}
-              station={station}
-              order={
-                cut === "other" ? { ...order.data, cloth: order.data.other_cloth!, shelf: null, cut: null } : order.data
-              }
-              plan={drawn}
-              planId={plan.data?.id ?? ""}
-              error={plan.error}
-              cut={cut}
-              made={plan.data && { ...plan.data, newer: plan.data.newer ?? [] }}
-              chalk={chalk}
-              earlier={earlier}
-              turn={setUnit}
-            />
+            <Later key={`${station} ${cut} ${drawn || BEFORE_PLAN.includes(station) ? "" : "waits"}`}>
+              <Station
+                station={station}
+                order={
+                  cut === "other"
+                    ? { ...order.data, cloth: order.data.other_cloth!, shelf: null, cut: null }
+                    : order.data
+                }
+                plan={drawn}
+                planId={plan.data?.id ?? ""}
+                error={plan.error}
+                cut={cut}
+                made={plan.data && { ...plan.data, newer: plan.data.newer ?? [] }}
+                chalk={chalk}
+                earlier={earlier}
+                turn={setUnit}
+              />
+            </Later>
           </Suspense>
         </Box>
         {!wide && !inHand && (
@@ -282,6 +289,7 @@ function Onward({ order, at, pass }: { order: string; at: number; pass: (station
   const [here, next] = [STATIONS[at], STATIONS[at + 1]];
   return (
     <chakra.span
+      data-screen
       css={{
         "& a": {
           display: "flex",

@@ -5,6 +5,7 @@ import { Refused } from "../api/client";
 import { ME, useMe } from "../api/session";
 import { Bench } from "../features/bench/Bench";
 import { LogIn } from "../features/login/LogIn";
+import { Later } from "../ui/later";
 import { usePaper } from "../ui/paper";
 import { Press } from "../ui/press";
 import { useTitle } from "../ui/title";
@@ -96,7 +97,11 @@ export function begin(path: string, memory: QueryClient) {
 
 function Room({ title, page }: { title: string; page: ReactNode }) {
   useTitle(title);
-  return <Frame>{page}</Frame>;
+  return (
+    <Frame>
+      <Later>{page}</Later>
+    </Frame>
+  );
 }
 
 /** Which page an address means. Nobody gets past the door unknown. */
@@ -140,7 +145,9 @@ function Inside() {
         path="/orders/:id/:station"
         element={
           <Frame job>
-            <Job />
+            <Later>
+              <Job />
+            </Later>
           </Frame>
         }
       />

@@ -33,17 +33,21 @@ const paper = (style: SystemStyleObject) => ({ "@media print": style });
 /** On paper a page is as long as what it holds, on white, without what is pressed. */
 const ON_PAPER = {
   "html, body, #root, #root > div": paper({ height: "auto !important", background: "white !important" }),
-  "main, main *:not(svg, svg *)": paper({
+  "main, main *:not(svg, svg *, [data-clipped])": paper({
     height: "auto",
     maxHeight: "none",
     minHeight: "0",
     overflow: "visible !important",
   }),
-  "nav, [data-screen], main button:not(td button, details li button), main input[type=search]": paper({
+  "nav, [data-screen], main button:not(td button, details li button, [data-paper]), main input[type=search]": paper({
     display: "none !important",
   }),
   "main details::details-content": paper({ contentVisibility: "visible !important", display: "block !important" }),
-  "main li, main tr, main figure": paper({ breakInside: "avoid" }),
+  "main li, main tr, main figure, main label": paper({ breakInside: "avoid" }),
+  "main h1, main h2, main h3, main legend": paper({ breakAfter: "avoid" }),
+  // A sum stands under its last row, not at the foot of every sheet.
+  "main tfoot": paper({ display: "table-row-group" }),
+  "main *": paper({ outline: "none !important" }),
 };
 
 const spaces = [4, 8, 12, 16, 24, 32, 48, 64];

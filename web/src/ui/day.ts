@@ -5,9 +5,18 @@ export function day(iso: string): string {
 
 let timeZone: string | undefined;
 
+/** Writes a day as 2026-11-23. One for all: it takes longer to make than a hundred days to write. */
+let isoDay = isoDayIn(timeZone);
+
+function isoDayIn(timeZone: string | undefined) {
+  return new Intl.DateTimeFormat("en-CA", { year: "numeric", month: "2-digit", day: "2-digit", timeZone });
+}
+
 /** The workshop's time zone; where it has none, days and hours are this device's. */
 export function inZone(name: string | undefined) {
+  if (timeZone === (name || undefined)) return;
   timeZone = name || undefined;
+  isoDay = isoDayIn(timeZone);
 }
 
 /** A moment in words, by the workshop's clock: 23 Nov, 10:41. */
@@ -19,8 +28,7 @@ export function moment(iso: string): string {
 
 /** The day it is in the workshop, so many days from now: 2026-11-23. */
 export function today(later = 0, now = new Date()): string {
-  const here = now.toLocaleDateString("en-CA", { year: "numeric", month: "2-digit", day: "2-digit", timeZone });
-  const [year, month, day] = here.split("-").map(Number);
+  const [year, month, day] = isoDay.format(now).split("-").map(Number);
   const at = new Date(year!, month! - 1, day! + later);
   const two = (n: number) => String(n).padStart(2, "0");
   return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;

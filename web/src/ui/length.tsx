@@ -13,12 +13,14 @@ const Stack = chakra("span", {
     marginInline: "0.12em",
   },
 });
+/** What is only copied along; of no size, so that it is seen nowhere, on paper either. */
+const Unshown = chakra("span", { base: { fontSize: "0" } });
 /** A border: a background is left out on paper and in forced colours. Who copies the text copies a stroke. */
 const Bar = chakra("span", {
   base: {
     height: "0",
     width: "100%",
-    overflow: "hidden",
+    lineHeight: "0",
     borderTop: "max(1px, 0.09em) solid currentColor",
     marginBlock: "0.06em",
   },
@@ -28,10 +30,12 @@ const Bar = chakra("span", {
 export function Fraction({ over, under, after }: { over: ReactNode; under: ReactNode; after: boolean }) {
   return (
     <>
-      {after && <chakra.span fontSize="0"> </chakra.span>}
+      {after && <Unshown> </Unshown>}
       <Stack>
         <span>{over}</span>
-        <Bar>/</Bar>
+        <Bar>
+          <Unshown>/</Unshown>
+        </Bar>
         <span>{under}</span>
       </Stack>
     </>

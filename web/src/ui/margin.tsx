@@ -1,5 +1,6 @@
 import { Box } from "@chakra-ui/react";
 import type { ReactNode } from "react";
+import { Later } from "./later";
 
 /** A station's sheet with its margin at the right; below it on a phone, where the page scrolls as one. */
 export function WithMargin({ children }: { children: ReactNode }) {
@@ -27,7 +28,7 @@ export function Margin({ children }: { children: ReactNode }) {
       gap="16"
       alignContent="start"
     >
-      {children}
+      <Later>{children}</Later>
     </Box>
   );
 }

@@ -1,12 +1,17 @@
 """`manage.py restore FILE`: everything as it was when a backup was made."""
 
+import os
+import sys
 from argparse import ArgumentParser
+from getpass import getpass
 from pathlib import Path
 from typing import Any
 
 from django.core.management.base import BaseCommand, CommandError
 
-from shop.keeping.backups import BackupError, read, restore
+from shop.keeping.backups import read, restore
+from shop.keeping.errors import BackupError
+from shop.keeping.sealing import NAME, passphrase
 
 
 class Command(BaseCommand):
@@ -16,6 +21,8 @@ class Command(BaseCommand):
         parser.add_argument("file", type=Path)
 
     def handle(self, *args: Any, file: Path, **options: Any) -> None:
+        if file.suffix == ".age" and not passphrase() and sys.stdin.isatty():
+            os.environ[NAME] = getpass("The passphrase of this backup: ")
         try:
             about = read(file)
             before = restore(file)

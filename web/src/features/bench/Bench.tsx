@@ -1,10 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { type ReactNode, useState } from "react";
+import { memo, type ReactNode, useDeferredValue, useState } from "react";
 import { Link } from "react-router";
 import { type Ticket, useBench } from "../../api/orders";
 import { useMay, useMe } from "../../api/session";
-import { useEnds } from "../../api/week";
-import { styleName, useTrade } from "../../api/trade";
+import { type End, useEnds } from "../../api/week";
+import { styleName, type Trade, useTrade } from "../../api/trade";
 import { daysTo, until } from "../../ui/day";
 import { field } from "../../ui/field";
 import { spent } from "../../ui/spent";
@@ -19,6 +19,10 @@ export function Bench() {
   const me = useMe();
   const may = useMay();
   const [now] = useState(() => Date.now());
+  // Drawn in short steps, after what is around them.
+  const tickets = useDeferredValue(bench.data);
+  const ends = useDeferredValue(useEnds().data);
+  const trade = useDeferredValue(useTrade());
   return (
     <Box padding={{ base: "12", md: "24" }} overflowY="auto" height="100%">
       <Box display="flex" justifyContent="space-between" alignItems="center" gap="12" marginBottom="16">
@@ -57,24 +61,36 @@ export function Bench() {
             : "Nothing waits. Add an order: a client, a garment and a day."}
         </Says>
       )}
-      <chakra.ul
-        listStyleType="none"
-        display="grid"
-        gap="24"
-        gridTemplateColumns="repeat(auto-fill, minmax(270px, 1fr))"
-        borderTop={{ md: "2px solid {colors.edge}" }}
-      >
-        {together(bench.data ?? []).map((tickets) =>
-          tickets.length > 1 ? (
-            <HangingGroup key={tickets[0]!.group} tickets={tickets} now={now} />
-          ) : (
-            <Hanging key={tickets[0]!.id} ticket={tickets[0]!} now={now} />
-          ),
-        )}
-      </chakra.ul>
+      {tickets && <Tickets {...{ tickets, ends, trade, now }} />}
     </Box>
   );
 }
+
+type AllProps = { tickets: Ticket[]; ends: End[] | undefined; trade: Trade; now: number };
+
+/** All that hang from the line; drawn anew only when one of them changes. */
+const Tickets = memo(function Tickets({ tickets, ends, trade, now }: AllProps) {
+  const promised = (ticket: Ticket) => (
+    <Promised ticket={ticket} now={now} end={ends?.find((one) => one.order === ticket.id)} known={ends !== undefined} />
+  );
+  return (
+    <chakra.ul
+      listStyleType="none"
+      display="grid"
+      gap="24"
+      gridTemplateColumns="repeat(auto-fill, minmax(270px, 1fr))"
+      borderTop={{ md: "2px solid {colors.edge}" }}
+    >
+      {together(tickets).map((some) =>
+        some.length > 1 ? (
+          <HangingGroup key={some[0]!.group} tickets={some} trade={trade} promised={promised(some[0]!)} />
+        ) : (
+          <Hanging key={some[0]!.id} ticket={some[0]!} trade={trade} promised={promised(some[0]!)} />
+        ),
+      )}
+    </chakra.ul>
+  );
+});
 
 /** The tickets by groups, each where its first one hangs. */
 function together(tickets: Ticket[]): Ticket[][] {
@@ -89,6 +105,7 @@ function together(tickets: Ticket[]): Ticket[][] {
 function LinkPress({ to, children, kind = "main" }: { to: string; children: string; kind?: "main" | "plain" }) {
   return (
     <chakra.span
+      data-screen
       display="inline-flex"
       css={{
         "& a": {
@@ -123,9 +140,10 @@ function waitsAt(ticket: Ticket): { station: string; name: string } {
     : { station: "mark", name: "Mark" };
 }
 
+const WEEKDAY = new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "long" });
+
 function day(iso: string): string {
-  const date = new Date(`${iso}T12:00:00`);
-  return date.toLocaleDateString("en-GB", { weekday: "short", day: "numeric", month: "long" });
+  return WEEKDAY.format(new Date(`${iso}T12:00:00`));
 }
 
 /** "3 measured, 4 asked for" */
@@ -135,11 +153,10 @@ function counted(tickets: Ticket[]): string {
 }
 
 /** The same outfit for several clients: one ticket, with a line for each. */
-function HangingGroup({ tickets, now }: { tickets: Ticket[]; now: number }) {
-  const trade = useTrade();
+function HangingGroup({ tickets, trade, promised }: { tickets: Ticket[]; trade: Trade; promised: ReactNode }) {
   const first = tickets[0]!;
   return (
-    <Hook ticket={first} now={now}>
+    <Hook ticket={first} promised={promised}>
       <p>
         {tickets.length} clients
         <chakra.span color="ink2">, {first.styles.map((style) => styleName(trade, style)).join(", ")}</chakra.span>
@@ -174,10 +191,10 @@ function HangingGroup({ tickets, now }: { tickets: Ticket[]; now: number }) {
   );
 }
 
-function Promised({ ticket, now }: { ticket: Ticket; now: number }) {
+type PromisedProps = { ticket: Ticket; now: number; end: End | undefined; known: boolean };
+
+function Promised({ ticket, now, end, known }: PromisedProps) {
   const due = daysTo(ticket.promised_on, new Date(now));
-  const ends = useEnds();
-  const end = ends.data?.find((one) => one.order === ticket.id);
   return (
     <>
       <chakra.p color={due <= 3 && !GONE.includes(ticket.state) ? "madder" : "ink2"} fontSize="16px">
@@ -185,7 +202,7 @@ function Promised({ ticket, now }: { ticket: Ticket; now: number }) {
         {!GONE.includes(ticket.state) && `, ${until(due)}`}
       </chakra.p>
       {/* Its line is there before it is known, so that nothing moves. */}
-      {(ends.isPending || end?.done_on) && !GONE.includes(ticket.state) && (
+      {(!known || end?.done_on) && !GONE.includes(ticket.state) && (
         <chakra.p color={end?.late ? "madder" : "ink2"} fontSize="16px">
           {end?.done_on ? `${spent(end.minutes)} to do, done ${day(end.done_on)}` : "\u00a0"}
         </chakra.p>
@@ -194,10 +211,10 @@ function Promised({ ticket, now }: { ticket: Ticket; now: number }) {
   );
 }
 
-type HookProps = { ticket: Ticket; now: number; children: ReactNode };
+type HookProps = { ticket: Ticket; promised: ReactNode; children: ReactNode };
 
 /** A ticket that hangs from the line: the day it is promised for and its title, then what is said of it. */
-function Hook({ ticket, now, children }: HookProps) {
+function Hook({ ticket, promised, children }: HookProps) {
   return (
     <chakra.li position="relative" paddingTop={{ md: "24" }}>
       <Box display={{ base: "none", md: "block" }} position="absolute" top="0" left="24px" color="edge" lineHeight="0">
@@ -221,7 +238,7 @@ function Hook({ ticket, now, children }: HookProps) {
         display="grid"
         gap="8"
       >
-        <Promised ticket={ticket} now={now} />
+        {promised}
         <chakra.h2 fontSize="20px" fontWeight={600} lineHeight="1.25" overflowWrap="anywhere">
           {ticket.title}
         </chakra.h2>
@@ -231,12 +248,11 @@ function Hook({ ticket, now, children }: HookProps) {
   );
 }
 
-function Hanging({ ticket, now }: { ticket: Ticket; now: number }) {
-  const trade = useTrade();
+function Hanging({ ticket, trade, promised }: { ticket: Ticket; trade: Trade; promised: ReactNode }) {
   const may = useMay();
   const next = waitsAt(ticket);
   return (
-    <Hook ticket={ticket} now={now}>
+    <Hook ticket={ticket} promised={promised}>
       <p>
         {ticket.client_name}
         <chakra.span color="ink2">, {ticket.styles.map((style) => styleName(trade, style)).join(", ")}</chakra.span>

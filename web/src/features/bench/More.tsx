@@ -46,7 +46,7 @@ export function More({ ticket }: { ticket: Ticket }) {
   };
   if (!may("steps")) return null;
   return (
-    <details>
+    <details data-screen>
       <chakra.summary display="flex" alignItems="center" color="dye">
         More
       </chakra.summary>

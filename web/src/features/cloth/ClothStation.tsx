@@ -12,6 +12,7 @@ import { field, Label } from "../../ui/field";
 import { Length } from "../../ui/length";
 import { ToBuy } from "../../ui/buying";
 import { Findings, Unworkable } from "../../ui/findings";
+import { Later } from "../../ui/later";
 import { Margin, WithMargin } from "../../ui/margin";
 import { StaleEdit } from "../../ui/stale";
 import { useSize } from "../../ui/size";
@@ -127,26 +128,36 @@ export function ClothStation({ order, plan, planId, error, falls }: ClothProps) 
         </Box>
         {plan && (
           <Box display="grid" gap="24" alignContent="start" gridTemplateColumns="minmax(0, 1fr)" minWidth="0">
-            <InHand
-              key={planId}
-              {...{ order, plan, planId, unit }}
-              choose={(fold) => press({ fold })}
-              take={(choices) => taken.mutateAsync(choices)}
-            />
-            {cloth.fold === "sections" ? (
-              <Sections plan={plan} cloth={cloth} unit={unit} choose={(sections) => press({ sections })} />
-            ) : (
-              <FoldEnd plan={plan} cloth={cloth} unit={unit} />
-            )}
-            <FoldChooser plan={plan} planId={planId} cloth={cloth} unit={unit} choose={(fold) => press({ fold })} />
-            <ByWidth plan={planId} unit={unit} />
+            <Later>
+              <InHand
+                key={planId}
+                {...{ order, plan, planId, unit }}
+                choose={(fold) => press({ fold })}
+                take={(choices) => taken.mutateAsync(choices)}
+              />
+            </Later>
+            <Later>
+              {cloth.fold === "sections" ? (
+                <Sections plan={plan} cloth={cloth} unit={unit} choose={(sections) => press({ sections })} />
+              ) : (
+                <FoldEnd plan={plan} cloth={cloth} unit={unit} />
+              )}
+            </Later>
+            <Later>
+              <FoldChooser plan={plan} planId={planId} cloth={cloth} unit={unit} choose={(fold) => press({ fold })} />
+              <ByWidth plan={planId} unit={unit} />
+            </Later>
           </Box>
         )}
       </Box>
       <Margin>
         {error && <Unworkable error={error} order={order.id} />}
-        {plan && !error && <ToBuy plan={plan} unit={unit} falls={falls} />}
-        {plan && !error && <Findings plan={plan} />}
+        {plan && !error && (
+          <Later>
+            <ToBuy plan={plan} unit={unit} falls={falls} />
+            <Findings plan={plan} />
+          </Later>
+        )}
       </Margin>
     </WithMargin>
   );

@@ -12,6 +12,7 @@ import { announce } from "../../ui/announce";
 import { Chips } from "../../ui/chips";
 import { Findings, Unworkable } from "../../ui/findings";
 import { Ledger } from "../../ui/ledger";
+import { Later } from "../../ui/later";
 import { Margin, WithMargin } from "../../ui/margin";
 import { OwnNumber } from "../../ui/ownNumber";
 import { StaleEdit } from "../../ui/stale";
@@ -135,14 +136,18 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
           <StaleEdit stale={put.stale} settle={put.settle} />
           {wrong && <Says tone="wrong">{wrong}</Says>}
           {!asked && <p>Fetching the choices…</p>}
-          {asked?.groups.map((group, k) => (
-            <Group
-              key={group.key}
-              first={k < 1}
-              drawn={plan !== undefined}
-              {...{ order, part, group, unit, stamp, press, keep }}
-            />
-          ))}
+          {asked && (
+            <Later>
+              {asked.groups.map((group, k) => (
+                <Group
+                  key={group.key}
+                  first={k < 1}
+                  drawn={plan !== undefined}
+                  {...{ order, part, group, unit, stamp, press, keep }}
+                />
+              ))}
+            </Later>
+          )}
         </Box>
         <Box
           flex={{ base: "none", lg: "1" }}
@@ -153,7 +158,9 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
           padding="16"
         >
           {plan && !error ? (
-            <LiveDraft panels={drawn ?? plan.panels} garment={part.row.name} half={part.half} />
+            <Later>
+              <LiveDraft panels={drawn ?? plan.panels} garment={part.row.name} half={part.half} />
+            </Later>
           ) : (
             <StandIn order={order} made={{ ...garment, method }} />
           )}
@@ -161,9 +168,13 @@ function DesignPart({ order, plan, planId, error, part, trade, outfit }: DesignP
       </Box>
       <Margin>
         {error && <Unworkable error={error} order={order.id} />}
-        {plan && !error && <Ledger plan={plan} unit={unit} />}
-        {plan && !error && <OwnNumber plan={plan} of={of} unit={unit} />}
-        {plan && !error && <Findings plan={plan} />}
+        {plan && !error && (
+          <Later>
+            <Ledger plan={plan} unit={unit} />
+            <OwnNumber plan={plan} of={of} unit={unit} />
+            <Findings plan={plan} />
+          </Later>
+        )}
       </Margin>
     </WithMargin>
   );

@@ -11,6 +11,7 @@ import { show, text, type Unit } from "../../lengths/units";
 import { Chips } from "../../ui/chips";
 import { ToBuy } from "../../ui/buying";
 import { Findings } from "../../ui/findings";
+import { Later } from "../../ui/later";
 import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
@@ -93,38 +94,40 @@ export function LayStation({ order, plan, planId, falls }: LayProps) {
         ) : asTable ? (
           <LayTable plan={plan} lay={lay} section={section} unit={unit} />
         ) : (
-          <LongTable section={section} colour={order.cloth.colour} unit={unit} repeat={lay.repeat_mm}>
-            {(draw, line, px) => [
-              ...lay.offcuts
-                .filter(here)
-                .map((one, k) => <OffcutOn key={`o${k}`} offcut={one} draw={draw} line={line} px={px} unit={unit} />),
-              ...lay.placements.filter(here).map((placing, k) => {
-                const piece = pieces.get(placing.piece);
-                if (!piece) return null;
-                const count =
-                  placing.copies === 2
-                    ? "2 at once"
-                    : piece.on_fold
-                      ? "1 on the fold"
-                      : placing.mirrored
-                        ? "right"
-                        : "1";
-                return (
-                  <PieceOn
-                    key={k}
-                    piece={piece}
-                    placing={placing}
-                    draw={draw}
-                    line={line}
-                    px={px}
-                    state={placing.under ? "later" : "done"}
-                    under={placing.under}
-                    label={`${pieceName(plan, piece)}, ${count}${placing.under ? ", under" : ""}`}
-                  />
-                );
-              }),
-            ]}
-          </LongTable>
+          <Later>
+            <LongTable section={section} colour={order.cloth.colour} unit={unit} repeat={lay.repeat_mm}>
+              {(draw, line, px) => [
+                ...lay.offcuts
+                  .filter(here)
+                  .map((one, k) => <OffcutOn key={`o${k}`} offcut={one} draw={draw} line={line} px={px} unit={unit} />),
+                ...lay.placements.filter(here).map((placing, k) => {
+                  const piece = pieces.get(placing.piece);
+                  if (!piece) return null;
+                  const count =
+                    placing.copies === 2
+                      ? "2 at once"
+                      : piece.on_fold
+                        ? "1 on the fold"
+                        : placing.mirrored
+                          ? "right"
+                          : "1";
+                  return (
+                    <PieceOn
+                      key={k}
+                      piece={piece}
+                      placing={placing}
+                      draw={draw}
+                      line={line}
+                      px={px}
+                      state={placing.under ? "later" : "done"}
+                      under={placing.under}
+                      label={`${pieceName(plan, piece)}, ${count}${placing.under ? ", under" : ""}`}
+                    />
+                  );
+                }),
+              ]}
+            </LongTable>
+          </Later>
         )}
         {!byHand && (
           <Box display="flex" gap="8" alignItems="center" flexWrap="wrap" marginTop="8">

@@ -13,6 +13,7 @@ import { useAwake } from "../../ui/awake";
 import { useKeys } from "../../ui/keys";
 import { Findings } from "../../ui/findings";
 import { Ledger } from "../../ui/ledger";
+import { Later } from "../../ui/later";
 import { OwnNumber } from "../../ui/ownNumber";
 import { Press } from "../../ui/press";
 import { useTall, useWide } from "../../ui/size";
@@ -222,7 +223,7 @@ export function Mark({ order, cut, plan, made, chalk, earlier, turn }: MarkProps
             borderRadius="cut"
             _focusVisible={{ outline: "1px dashed {colors.edge}", outlineOffset: "-1px" }}
           >
-            {mark.cloth_mm ? <Table {...table} zoom={zoom} upright={!wide || tall} /> : words.noLay}
+            <Later>{mark.cloth_mm ? <Table {...table} zoom={zoom} upright={!wide || tall} /> : words.noLay}</Later>
           </Box>
         )}
         {wide && tools}
@@ -268,9 +269,11 @@ export function Mark({ order, cut, plan, made, chalk, earlier, turn }: MarkProps
           {warnings}
           {wide && (
             <Box marginTop="16">
-              <Ledger plan={plan} unit={unit} only={ofOutfit} />
-              <OwnNumber plan={plan} of={of} unit={unit} />
-              {at === marks.length && <Findings plan={plan} />}
+              <Later>
+                <Ledger plan={plan} unit={unit} only={ofOutfit} />
+                <OwnNumber plan={plan} of={of} unit={unit} />
+                {at === marks.length && <Findings plan={plan} />}
+              </Later>
             </Box>
           )}
         </Box>

@@ -53,7 +53,7 @@ export function Table({ order, plan, mark, at, zoom, unit, upright, whole, ticke
   const chalked = ticked ? plan.marks.filter((one) => ticked.has(one.n)) : plan.marks.slice(0, at - 1);
   const passed = chalked.filter((one) => one.placing === mark.placing && one.cloth_mm && one !== mark);
   return (
-    <Box ref={ref} width="100%" height="100%" minHeight="0" overflow="hidden">
+    <Box ref={ref} width="100%" height="100%" minHeight="0" overflow="hidden" data-clipped>
       <Cloth
         section={section}
         colour={order.cloth.colour}

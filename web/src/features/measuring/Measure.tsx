@@ -11,6 +11,7 @@ import { field, Label } from "../../ui/field";
 import { Length } from "../../ui/length";
 import { Findings, Unworkable } from "../../ui/findings";
 import { Ledger } from "../../ui/ledger";
+import { Later } from "../../ui/later";
 import { Margin, WithMargin } from "../../ui/margin";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
@@ -32,15 +33,9 @@ export function Measure({ order, plan, error }: { order: Order; plan: Plan | und
   if (order.sheet.closed) return <Closed order={order} plan={plan} />;
   if (!points.data) return <Box padding="16">{points.error ? points.error.message : "Fetching the points…"}</Box>;
   return (
-    <Taking
-      key={session}
-      order={order}
-      plan={plan}
-      error={error}
-      points={points.data}
-      session={session}
-      setSession={setSession}
-    />
+    <Later key={session}>
+      <Taking order={order} plan={plan} error={error} points={points.data} session={session} setSession={setSession} />
+    </Later>
   );
 }
 
@@ -228,8 +223,12 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
         />
         <DigitalTape fill={fill} />
         {error && <Unworkable error={error} order={order.id} />}
-        {plan && !error && <Ledger plan={plan} unit={unit} />}
-        {plan && !error && <Findings plan={plan} />}
+        {plan && !error && (
+          <Later>
+            <Ledger plan={plan} unit={unit} />
+            <Findings plan={plan} />
+          </Later>
+        )}
       </Margin>
     </WithMargin>
   );

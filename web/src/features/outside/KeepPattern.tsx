@@ -6,33 +6,9 @@ import { type SaidPiece, usePutHousePattern } from "../../api/patterns";
 import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { SaidPieces } from "./SaidPieces";
 
-type Piece = HousePattern["pieces"][number];
 type KeepProps = { found: HousePattern; file: { text: string; title: string }; unit: DrawnUnit; kept: () => void };
-
-/** How a piece is cut: a choice of one, since a pair is never on the fold. */
-const WAYS = [
-  ["one", "once"],
-  ["pair", "left and right"],
-  ["fold", "on the fold, at its left side"],
-] as const;
-type Way = (typeof WAYS)[number][0];
-const TURNS = [
-  ["0", "down the drawing"],
-  ["90", "across: turn it right"],
-  ["270", "across: turn it left"],
-  ["180", "up the drawing"],
-] as const;
-
-/** How often a piece is cut: from 1 to 20. */
-const within = (typed: number) => Math.min(20, Math.max(1, Math.round(typed) || 1));
-const wayOf = (piece: SaidPiece): Way => (piece.on_fold ? "fold" : piece.pair ? "pair" : "one");
-const asWay = (piece: SaidPiece, way: string): SaidPiece => ({
-  ...piece,
-  pair: way === "pair",
-  on_fold: way === "fold",
-  count: way === "pair" ? piece.count + (piece.count % 2) : way === "fold" ? 1 : piece.count,
-});
 
 /** What the file does not say of its pieces is asked; then the pattern is kept, to be cut with any order. */
 export function KeepPattern({ found, file, unit, kept }: KeepProps) {
@@ -42,7 +18,6 @@ export function KeepPattern({ found, file, unit, kept }: KeepProps) {
     found.pieces.map((one) => ({ name: one.name, count: 1, pair: false, on_fold: false, turned: 0 })),
   );
   const [id] = useState(() => crypto.randomUUID());
-  const say = (at: number, piece: SaidPiece) => setSaid((was) => was.map((one, k) => (k === at ? piece : one)));
   const keep = () =>
     put.mutate({ id, name: name.trim(), text: file.text, unit, pieces: said }, { onSuccess: () => kept() });
   return (
@@ -55,56 +30,7 @@ export function KeepPattern({ found, file, unit, kept }: KeepProps) {
           <chakra.input {...field} value={name} maxLength={60} onChange={(event) => setName(event.target.value)} />
         </Label>
       </Box>
-      <chakra.ol listStyleType="none" display="grid" gap="8">
-        {found.pieces.map((piece, k) => (
-          <chakra.li
-            key={k}
-            display="grid"
-            gridTemplateColumns={{ base: "72px minmax(0, 1fr)", md: "72px 2fr 90px 2fr 2fr" }}
-            gap="8"
-            alignItems="end"
-            borderTop="1px solid {colors.hairline}"
-            paddingTop="8"
-          >
-            <Small piece={piece} turned={said[k]!.turned} />
-            <Label text={`Piece ${k + 1}`}>
-              <chakra.input
-                {...field}
-                value={said[k]!.name}
-                maxLength={40}
-                onChange={(event) => say(k, { ...said[k]!, name: event.target.value })}
-              />
-            </Label>
-            <Label text="Cut">
-              <chakra.input
-                {...field}
-                type="number"
-                min={1}
-                max={20}
-                value={said[k]!.count}
-                aria-label={`How often piece ${k + 1} is cut`}
-                onChange={(event) => say(k, { ...said[k]!, count: within(event.target.valueAsNumber) })}
-              />
-            </Label>
-            <Choice
-              text="How"
-              of={k}
-              value={wayOf(said[k]!)}
-              options={WAYS}
-              onPick={(way) => say(k, asWay(said[k]!, way))}
-            />
-            <Box gridColumn={{ base: "1 / -1", md: "auto" }}>
-              <Choice
-                text="Its grain runs"
-                of={k}
-                value={String(said[k]!.turned)}
-                options={TURNS}
-                onPick={(turn) => say(k, { ...said[k]!, turned: Number(turn) as SaidPiece["turned"] })}
-              />
-            </Box>
-          </chakra.li>
-        ))}
-      </chakra.ol>
+      <SaidPieces pieces={found.pieces} said={said} say={setSaid} />
       <Box>
         <Press kind="main" disabled={put.isPending || name.trim() === ""} onClick={keep}>
           Keep this pattern
@@ -112,58 +38,5 @@ export function KeepPattern({ found, file, unit, kept }: KeepProps) {
       </Box>
       {put.error && <Says tone="wrong">{inWords(put.error)}</Says>}
     </Box>
-  );
-}
-
-type ChoiceProps = {
-  text: string;
-  of: number;
-  value: string;
-  options: readonly (readonly [string, string])[];
-  onPick: (value: string) => void;
-};
-
-function Choice({ text, of, value, options, onPick }: ChoiceProps) {
-  return (
-    <Label text={text}>
-      <chakra.select
-        {...field}
-        value={value}
-        aria-label={`${text}, piece ${of + 1}`}
-        onChange={(event) => onPick(event.target.value)}
-      >
-        {options.map(([key, name]) => (
-          <option key={key} value={key}>
-            {name}
-          </option>
-        ))}
-      </chakra.select>
-    </Label>
-  );
-}
-
-/** The piece as it will be laid, its grain down. */
-function Small({ piece, turned }: { piece: Piece; turned: number }) {
-  const [left, top, width, height] = piece.box;
-  const size = Math.max(width, height) * 1.1;
-  const [x, y] = [left + width / 2, top + height / 2];
-  return (
-    <chakra.svg
-      width="72px"
-      height="72px"
-      viewBox={`${x - size / 2} ${y - size / 2} ${size} ${size}`}
-      fill="none"
-      stroke="ink"
-      aria-hidden
-    >
-      <g transform={`rotate(${turned} ${x} ${y})`}>
-        <path d={piece.d} strokeWidth={size / 50} />
-      </g>
-      <chakra.path
-        d={`M${x} ${y - size / 5}V${y + size / 5}m${-size / 18} ${-size / 12}l${size / 18} ${size / 12}l${size / 18} ${-size / 12}`}
-        stroke="dye"
-        strokeWidth={size / 60}
-      />
-    </chakra.svg>
   );
 }

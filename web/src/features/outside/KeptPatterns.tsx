@@ -1,11 +1,13 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { inWords } from "../../api/client";
-import { A_PAGE, type KeptPattern, useHousePatterns, usePutHousePattern } from "../../api/patterns";
+import { A_PAGE, type KeptPattern, type SaidPiece, useHousePatterns, usePutHousePattern } from "../../api/patterns";
 import { useMay } from "../../api/session";
 import { panelName } from "../../drawing/names";
+import { field, Label } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+import { SaidPieces } from "./SaidPieces";
 
 /** The patterns of the house: small, with how often each piece is cut. */
 export function KeptPatterns() {
@@ -13,6 +15,7 @@ export function KeptPatterns() {
   const list = useHousePatterns(page);
   const put = usePutHousePattern();
   const may = useMay();
+  const [changing, setChanging] = useState("");
   const rows = list.data ?? [];
   if (list.isPending) return <p>Fetching the patterns…</p>;
   return (
@@ -32,13 +35,20 @@ export function KeptPatterns() {
             borderRadius="cut"
           >
             <b>{row.name}</b>
-            <Box display="flex" flexWrap="wrap" gap="8">
-              {row.pieces.map((piece) => (
-                <Piece key={piece.name} piece={piece} />
-              ))}
-            </Box>
-            {may("orders") && (
-              <Box>
+            {changing === row.id ? (
+              <Change key={row.version} row={row} done={() => setChanging("")} />
+            ) : (
+              <Box display="flex" flexWrap="wrap" gap="8">
+                {row.pieces.map((piece) => (
+                  <Piece key={piece.name} piece={piece} />
+                ))}
+              </Box>
+            )}
+            {may("orders") && changing !== row.id && (
+              <Box display="flex" gap="8">
+                <Press aria-label={`Change ${row.name}`} onClick={() => setChanging(row.id)}>
+                  Change
+                </Press>
                 <Press
                   kind="quiet"
                   aria-label={`Take ${row.name} off the list`}
@@ -61,6 +71,39 @@ export function KeptPatterns() {
           </Press>
         </Box>
       )}
+      {put.error && <Says tone="wrong">{inWords(put.error)}</Says>}
+    </Box>
+  );
+}
+
+/** Something else is said of a kept pattern: its name, how its pieces are cut. The orders that it is cut with follow. */
+function Change({ row, done }: { row: KeptPattern; done: () => void }) {
+  const put = usePutHousePattern();
+  const [name, setName] = useState(row.name);
+  const [said, setSaid] = useState<SaidPiece[]>(() =>
+    row.pieces.map(({ name, count, pair, on_fold }) => ({ name: panelName(name), count, pair, on_fold, turned: 0 })),
+  );
+  const pieces = row.pieces.map(({ d, across_mm, down_mm }) => ({ d, box: [0, 0, across_mm, down_mm] }));
+  return (
+    <Box as="section" aria-label={`Change ${row.name}`} display="grid" gap="12" maxWidth="900px">
+      <Box maxWidth="360px">
+        <Label text="Its name">
+          <chakra.input {...field} value={name} maxLength={60} onChange={(event) => setName(event.target.value)} />
+        </Label>
+      </Box>
+      <SaidPieces pieces={pieces} said={said} say={setSaid} />
+      <Box display="flex" gap="8">
+        <Press
+          kind="main"
+          disabled={put.isPending || name.trim() === ""}
+          onClick={() =>
+            put.mutate({ id: row.id, version: row.version, name: name.trim(), pieces: said }, { onSuccess: done })
+          }
+        >
+          Keep the change
+        </Press>
+        <Press onClick={done}>Leave it as it was</Press>
+      </Box>
       {put.error && <Says tone="wrong">{inWords(put.error)}</Says>}
     </Box>
   );

@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { useMay, useMe } from "../../api/session";
+import { Installation } from "./Installation";
 import { Keeping } from "./Keeping";
 import { NewPassword } from "./Password";
 import { SecondStep } from "./SecondStep";
@@ -27,6 +28,7 @@ export function Settings() {
         {may("workshop") && (
           <Part name={me.workshop}>
             <Workshop />
+            <Installation />
           </Part>
         )}
         <Part name={`You: ${me.name}, ${me.role}`}>

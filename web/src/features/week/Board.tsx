@@ -64,7 +64,12 @@ export function Board({ rows, chosen, choose, put }: BoardProps) {
               <chakra.p display={{ lg: "none" }} fontWeight={600} fontSize="16px">
                 {named(one.day)}
               </chakra.p>
-              <chakra.ul listStyleType="none" display="grid" gap="4">
+              <chakra.ul
+                listStyleType="none"
+                display="grid"
+                gap="4"
+                css={{ "@media print": { gridTemplateColumns: "repeat(4, minmax(0, 1fr))" } }}
+              >
                 {one.tickets.map((ticket) => (
                   <li key={`${ticket.order}${ticket.start}`}>
                     <Tag
@@ -104,6 +109,7 @@ function Tag({ ticket, chosen, choose, hold, leave }: TagProps) {
   return (
     <chakra.button
       type="button"
+      data-paper
       onClick={choose}
       draggable={hold !== undefined}
       onDragStart={(event) => {
