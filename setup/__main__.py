@@ -7,7 +7,7 @@ import sys
 import time
 from collections.abc import Callable
 
-from setup import postgres, processes, real
+from setup import postgres, processes, real, workers
 from setup.lanes import Step, run_side_by_side, table
 from setup.places import ROOT, RUN, VAR, secret
 from setup.upgrade import upgrade
@@ -56,7 +56,7 @@ def serve() -> str:
         [PYTHON, "-m", "shop.serving", f"127.0.0.1:{port}", "--processes", "2"],
         env,
     )
-    processes.ensure("worker", [PYTHON, str(ROOT / "manage.py"), "procrastinate", "worker"], env)
+    workers.ensure(PYTHON, env)
     address = f"http://127.0.0.1:{port}/"
     processes.wait_for("127.0.0.1", port, VAR / "server.log")
     return address
@@ -69,8 +69,8 @@ def _stop_if_changed() -> None:
     now = hashlib.sha256(seen.encode()).hexdigest()
     stamp = RUN / "code"
     if not stamp.exists() or stamp.read_text() != now:
-        processes.stop("server")
-        processes.stop("worker")
+        for name in ("server", *workers.names()):
+            processes.stop(name)
     RUN.mkdir(parents=True, exist_ok=True)
     stamp.write_text(now)
 
@@ -85,7 +85,7 @@ def demo(_: list[str]) -> int:
 
 
 def stop(_: list[str]) -> int:
-    ended = [name for name in ("server", "worker", *real.PROCESSES) if processes.stop(name)]
+    ended = [name for name in ("server", *workers.names(), *real.PROCESSES) if processes.stop(name)]
     ended += ["PostgreSQL" for place in (postgres.DEMO, postgres.REAL) if postgres.stop(place)]
     print(f"Ended: {', '.join(ended)}." if ended else "Nothing was running.")
     return 0
@@ -219,6 +219,8 @@ def benchmark(arguments: list[str]) -> int:
     env = environment()
     if arguments[:1] == ["lay"]:
         return run([PYTHON, "-m", "benchmarks.lay", *arguments[1:]], env)
+    if arguments[:1] in (["load"], ["scale"]):
+        return run([PYTHON, "-m", f"benchmarks.{arguments[0]}", *arguments[1:]], env)
     must([PYTHON, "manage.py", "migrate", "--verbosity", "0"], env)
     return run([PYTHON, "-m", "benchmarks"], env)
 

@@ -9,14 +9,16 @@ from dataclasses import dataclass
 from pathlib import Path
 from urllib.parse import urlsplit
 
-from setup import postgres, processes
+from setup import postgres, processes, workers
 from setup.places import ROOT, VAR
 
 PYTHON = str(ROOT / ".venv/bin/python")
 FILE = VAR / "plavet.env"
 BACKUPS = VAR / "backups"
 LOOPBACK = ("127.0.0.1", "localhost")
-PROCESSES = SERVER, WORKER = "real-server", "real-worker"
+REAL = "real-"
+SERVER = f"{REAL}server"
+PROCESSES = [SERVER, *workers.names(REAL)]
 NAMES = {
     "PLAVET_ADDRESS": "where people open it: http://127.0.0.1:8600 for this machine alone, else https://...",
     "PLAVET_SECRET_KEY": "made by chance; who has it can pretend to be anybody",
@@ -132,7 +134,7 @@ def start(_arguments: list[str]) -> int:
     count = str(max(2, os.cpu_count() or 2))
     server = [PYTHON, "-m", "shop.serving", real.bind, "--processes", count, *proxy, *figures]
     processes.ensure(SERVER, server, env)
-    processes.ensure(WORKER, [PYTHON, str(ROOT / "manage.py"), "procrastinate", "worker"], env)
+    workers.ensure(PYTHON, env, REAL)
     host, _, port = real.bind.rpartition(":")
     processes.wait_for(host, int(port), VAR / "real-server.log")
     print(f"Plavet is open at {real.address}")

@@ -2,6 +2,7 @@
 
 import re
 import secrets
+from dataclasses import dataclass
 from datetime import timedelta
 from typing import Any
 from uuid import UUID, uuid4
@@ -101,12 +102,29 @@ def invited(token: str) -> Invitation:
     return made
 
 
-def join(*, token: str, user_name: str, password: str) -> User:
-    """Follow a link: the person is made, or has the new password, and the link is used up.
+@dataclass(frozen=True)
+class House:
+    """What the first owner says of the workshop: its name, its unit, and one's own name."""
+
+    workshop: str
+    unit: str
+    name: str
+
+
+def is_first(invitation: Invitation) -> bool:
+    """Whether nobody works in the workshop yet: who follows the link says what it is called."""
+    return invitation.role == ROLES[0] and not User.objects.filter(workshop=invitation.workshop).exists()
+
+
+def join(*, token: str, user_name: str, password: str, house: House | None = None) -> User:
+    """Follow a link: the person is made, or has the new password, and the link is used up. The first owner's `house` is
+    what the workshop is from now on; of anybody else it is not taken.
 
     Raises PersonRefusedError, Http404.
     """
     invitation = invited(token)
+    if house is not None and not is_first(invitation):
+        raise Http404
     if invitation.person is not None:
         return _new_password_by_link(invitation, invitation.person, password)
     wanted = user_name.strip()
@@ -114,7 +132,8 @@ def join(*, token: str, user_name: str, password: str) -> User:
         raise PersonRefusedError(
             "user_name", "This cannot be a user name", "Use the letters a to z, digits, dots and hyphens."
         )
-    person = User(username=wanted, first_name=invitation.name, workshop=invitation.workshop, role=invitation.role)
+    name = house.name if house else invitation.name
+    person = User(username=wanted, first_name=name, workshop=invitation.workshop, role=invitation.role)
     check_password(password, person)
     if User.objects.filter(username__iexact=wanted).exists():
         raise PersonRefusedError("user_name", "Somebody has this user name already", "Choose another.")
@@ -123,6 +142,9 @@ def join(*, token: str, user_name: str, password: str) -> User:
         with transaction.atomic():
             _use_up(invitation)
             person.save(force_insert=True)
+            if house:
+                Workshop.objects.filter(pk=invitation.workshop_id).update(name=house.workshop, unit=house.unit)
+                person.workshop.refresh_from_db()
     except IntegrityError:
         raise PersonRefusedError("user_name", "Somebody has this user name already", "Choose another.") from None
     return person

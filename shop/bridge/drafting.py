@@ -35,6 +35,14 @@ def make_plan(job: dict[str, Any]) -> dict[str, Any]:
         raise CoreRefusal(error, job.get("unit", "in")) from None
 
 
+def check_job(job: dict[str, Any]) -> None:
+    """Raises CoreRefusal with every problem of a job as far as they are known before anything is drafted."""
+    try:
+        read_job(job)
+    except CuttingError as error:
+        raise CoreRefusal(error, job.get("unit", "in")) from None
+
+
 def draw_panels(job: dict[str, Any]) -> list[PanelShape]:
     """The panels of a job as they are drafted: without marks, lay and checks in a quarter of a plan's time. Raises
     CoreRefusal as `make_plan`.

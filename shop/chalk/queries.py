@@ -16,8 +16,8 @@ from shop.bridge.drafting import can_be_said, plan_with_lay
 from shop.chalk.models import Chalking, TapeReading, Tick
 from shop.orders.models import Order
 from shop.plans.job import job_of
-from shop.plans.making import job_together
 from shop.plans.queries import best_length
+from shop.plans.together import job_together
 
 AT_WORK = timedelta(hours=2)
 """Somebody whose last tick is older is not shown as being at work."""

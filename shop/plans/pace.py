@@ -10,9 +10,9 @@ from django.core.cache import cache
 from shop.accounts.models import User
 from shop.errors import ShopError
 
-MOST_A_MINUTE = 240
-"""Drafts. A choice asks for three, ten methods side by side for ten, the drawings of a group of choices for DRAWN: a
-hand comes to half of it.
+MOST_A_MINUTE, MOST_OF_ALL = 240, 1200
+"""Drafts of one person, and of all of a workshop. A choice asks for three, ten methods side by side for ten, the
+drawings of a group of choices for DRAWN: a hand comes to half of it.
 """
 DRAWN = 3
 """The drawings of a group of choices are up to 25 drafts without marks or a lay: 0.1 to 0.4 s, so many whole ones."""
@@ -38,6 +38,7 @@ class TooOftenError(ShopError):
 def check_pace(actor: User, drafts: int = 1) -> None:
     """Count so many drafts more of the actor's. Raises TooOftenError."""
     _count(f"drafts:{actor.pk}", drafts, MOST_A_MINUTE, "drafts")
+    _count(f"drafts:{actor.workshop_id}", drafts, MOST_OF_ALL, "drafts of this workshop")
 
 
 def check_looks(plan_run: UUID) -> None:

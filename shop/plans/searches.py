@@ -5,6 +5,7 @@ from typing import Any
 from uuid import UUID, uuid5
 
 from django.db import transaction
+from django.db.models import QuerySet
 from django.utils import timezone
 
 from shop.accounts.models import User
@@ -17,8 +18,8 @@ from shop.plans.tasks import AUTO, improve_lay
 
 LONGEST = 600
 """The longest a search may take, in seconds."""
-MOST_AT_ONCE = 3
-"""So many searches of one person wait or are under way."""
+MOST_AT_ONCE, MOST_OF_ALL = 3, 12
+"""So many searches of one person, and of all of a workshop, wait or are under way."""
 MOST_OF_AN_ORDER = 500
 """So many searches and lays by hand are kept of one order."""
 DEAD = timedelta(seconds=5)
@@ -26,15 +27,14 @@ DEAD = timedelta(seconds=5)
 
 
 class BusyError(ShopError):
-    """Somebody has as many searches waiting as one person may have; the first of them ends by itself in `again_in`."""
+    """As many searches wait as one person or a workshop may have; the first of them ends by itself in `again_in`."""
 
     status = 429
     code = "busy"
 
-    def __init__(self, again_in: int):
+    def __init__(self, whose: str, again_in: int):
         super().__init__(
-            f"{MOST_AT_ONCE} searches of yours wait or are under way. Stop one on Lay, or wait about {again_in} s "
-            "until one has ended."
+            f"{whose} wait or are under way. Stop one on Lay, or wait about {again_in} s until one has ended."
         )
         self.again_in = again_in
 
@@ -42,6 +42,13 @@ class BusyError(ShopError):
 def check_room_of_order(actor: User, plan: PlanRun) -> None:
     """Raises FullError where as many searches and lays by hand of the plan's order are kept as there may be."""
     check_room(LayRun.of(actor.workshop).filter(plan_run__order=plan.order_id), MOST_OF_AN_ORDER)
+
+
+def _check_busy(whose: str, waiting: QuerySet[LayRun], most: int) -> None:
+    """Raises BusyError."""
+    left = [seconds - gone_ms / 1000 for seconds, gone_ms in waiting.values_list("seconds", "gone_ms")]
+    if len(left) >= most:
+        raise BusyError(whose, max(1, round(min(left))))
 
 
 def start_lay_run(
@@ -66,9 +73,8 @@ def start_lay_run(
         if known is not None:
             return known
         waiting = LayRun.of(actor.workshop).filter(state__in=(LayRun.QUEUED, LayRun.RUNNING))
-        mine = waiting.filter(changed_by=actor, auto=False).values_list("seconds", "gone_ms")
-        if len(mine) >= MOST_AT_ONCE:
-            raise BusyError(max(1, round(min(seconds - gone_ms / 1000 for seconds, gone_ms in mine))))
+        _check_busy(f"{MOST_AT_ONCE} searches of yours", waiting.filter(changed_by=actor, auto=False), MOST_AT_ONCE)
+        _check_busy(f"{MOST_OF_ALL} searches of your workshop", waiting.filter(auto=False), MOST_OF_ALL)
         check_room_of_order(actor, plan)
         run = LayRun(
             id=id, workshop=actor.workshop, changed_by=actor, plan_run=plan, seconds=seconds, seed=seed, kind=kind,

@@ -14,8 +14,8 @@ from shop.orders.group import members
 from shop.orders.models import Order
 from shop.orders.whole import WholeOrder, whole_orders
 from shop.plans.job import hash_of, job_from
-from shop.plans.making import ONE_CLOTH, joined
 from shop.plans.queries import StoredPlan, stored_plan, stored_plans
+from shop.plans.together import ONE_CLOTH, joined
 
 
 @dataclass(frozen=True)

@@ -12,9 +12,13 @@ from procrastinate.contrib.django import app
 from shop.bridge.drafting import plan_with_lay
 from shop.bridge.lay import search_lay, try_savings
 from shop.bridge.plotting import pieces_to_plot
-from shop.plans.models import LayRun, Plot
+from shop.plans.being_made import QUEUE
+from shop.plans.making import keep_widths
+from shop.plans.models import LayRun, PlanRun, Plot
 from shop.plans.plotter import LINE, Plotter
+from shop.plans.pruning import prune
 from shop.plans.queries import best_length
+from shop.plans.together import make_together
 
 AUTO = -1000
 """The priority of a search that nobody asked for: behind all others."""
@@ -88,6 +92,27 @@ async def take_up_again(timestamp: int, silent: float = 30) -> None:
     """Put what workers that were killed had begun back on the queue: those without a sign of life for `silent` s."""
     for job in await app.job_manager.get_stalled_jobs(seconds_since_heartbeat=silent):
         await app.job_manager.retry_job(job)
+
+
+@app.task(name="make_together", queue=QUEUE, retry=2)
+def make_group_plan(*, order: str, person: str) -> None:
+    """The plan of a group's cloth."""
+    make_together(UUID(order), UUID(person))
+
+
+@app.task(name="make_widths", queue=QUEUE, retry=2)
+def make_group_widths(*, plan_run: str) -> None:
+    """What a group's plan needs on cloth of other widths."""
+    run = PlanRun._base_manager.filter(pk=UUID(plan_run), widths__isnull=True).select_related("workshop").first()
+    if run is not None:
+        keep_widths(run)
+
+
+@app.periodic(cron="5 3 * * *")
+@app.task(name="prune_plans", queue="lay", queueing_lock="prune_plans")
+def prune_plans(timestamp: int) -> None:
+    """Every night: old plans that nobody works by."""
+    prune(timezone.now())
 
 
 def _news(run: LayRun, line: dict[str, Any]) -> dict[str, Any]:

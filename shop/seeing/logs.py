@@ -62,7 +62,7 @@ SHARED: list[Any] = [
 ]
 """What every line goes through, ours and those of the packages."""
 
-LOGGING = {
+LOGGING: dict[str, Any] = {
     "version": 1,
     "disable_existing_loggers": False,
     "formatters": {

@@ -7,6 +7,8 @@ from shop.settings.base import *  # noqa: F403
 PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
 AXES_ENABLED = False
 ALLOWED_HOSTS = ["*"]
+# What went well is not written: a test that fails shows what did not.
+LOGGING["loggers"]["plavet"]["level"] = "WARNING"
 # Steps of the tests that run side by side have a database each.
 DATABASES["default"]["TEST"] = {"NAME": os.environ.get("PLAVET_TEST_DATABASE", "test_plavet")}
 STORAGES = {

@@ -4,9 +4,10 @@ import csv
 import json
 import unicodedata
 
+from django.core.cache import cache
 from django.test import Client as Http
 
-from shop.accounts.models import Invitation, User
+from shop.accounts.models import Invitation, User, Workshop
 from shop.clients.models import Client
 from shop.orders.models import Order
 from shop.plans.models import LayRun
@@ -234,3 +235,23 @@ def test_no_more_is_kept_than_there_is_room_for_and_it_is_said_when_to_come_agai
     hand = {"placements": plan["plan"]["lay"]["placements"]}
     laid = [owner("PUT", f"/plans/{plan['id']}/hand", hand | {"id": new_id()}) for _ in range(2)]
     assert [status for status, _ in laid] == [200, 422]
+
+
+def test_one_person_takes_a_workshop_no_more_than_its_share(owner, order, new_id, monkeypatch):
+    """What a person may, all of a workshop may not at once; another workshop is not held up by it."""
+    plan = owner("POST", f"/orders/{order['id']}/plan")[1]
+    ebba = User.objects.get(username="ebba")
+    others = [Caller(User.objects.create(username=f"c{k}", workshop=ebba.workshop, role="cutter")) for k in range(2)]
+    monkeypatch.setattr("shop.plans.searches.MOST_OF_ALL", 4)
+    asked = [one("PUT", f"/lay-runs/{new_id()}", {"plan": plan["id"]}) for one in (owner, *others) for _ in range(2)]
+    assert [status for status, _ in asked] == [200] * 4 + [429] * 2
+    assert asked[-1][1]["title"].startswith("4 searches of your workshop wait")
+    cache.clear()
+    monkeypatch.setattr("shop.plans.pace.MOST_OF_ALL", 2)
+    monkeypatch.setattr("shop.plans.pace.time", lambda: 6e8)
+    drafts = [one("GET", "/drafts/quarter-hip") for one in (owner, *others)]
+    assert [status for status, _ in drafts] == [200, 200, 429]
+    assert "More than 2 drafts of this workshop" in drafts[-1][1]["title"]
+    elsewhere = User.objects.create(username="away", workshop=Workshop.objects.create(name="Elsewhere", unit="in"))
+    assert Caller(elsewhere)("GET", "/drafts/quarter-hip")[0] == 200
+    cache.clear()

@@ -9,6 +9,7 @@ import time
 from datetime import UTC, date, datetime, timedelta
 from io import BytesIO
 from pathlib import Path
+from uuid import uuid4
 
 import psycopg
 import pytest
@@ -17,8 +18,8 @@ from django.db import connection
 from psycopg.sql import SQL, Identifier
 
 from demo.load import load
-from shop.accounts.links import first_owner, join, new_workshop
-from shop.accounts.models import Invitation, User
+from shop.accounts.links import first_owner, new_workshop
+from shop.accounts.models import Invitation, User, Workshop
 from shop.keeping.backups import backups, make, read, restore
 from shop.keeping.doctor import lines, look
 from shop.keeping.errors import BackupError
@@ -250,6 +251,13 @@ def test_of_nightly_backups_a_week_of_days_a_month_of_weeks_and_a_year_of_months
         "2025-12-31", "2026-01-31", "2026-02-28", "2026-03-31", "2026-04-30", "2026-05-31", "2026-06-30", "2026-07-31",
         "2026-08-31", "2026-09-30", "2026-10-31", "2026-11-08", "2026-11-15", "2026-11-22", *(f"2026-11-{k}" for k in range(23, 30)),
     ]  # fmt: skip
+    # One made before something is tried stays beside those of the same night and the next.
+    before = datetime(2026, 11, 28, 14, 0, tzinfo=UTC)
+    assert before in kept({*stays, before, datetime(2026, 11, 28, 15, 0, tzinfo=UTC)})
+    assert before in kept({*stays, before, datetime(2026, 11, 30, 2, 20, tzinfo=UTC)})
+    assert before not in kept(
+        {*stays, before, datetime(2026, 11, 28, 15, 0, tzinfo=UTC), datetime(2026, 12, 1, 2, 20, tzinfo=UTC)}
+    )
     # A machine that was off for half a year keeps what it had.
     assert kept({*stays, datetime(2027, 6, 1, tzinfo=UTC)}) >= {max(stays)}
 
@@ -322,6 +330,20 @@ def test_the_first_owner_comes_in_by_one_link_and_nobody_after():
     fresh = first_owner()
     assert fresh.token != link.token
     assert fresh.workshop_id == link.workshop_id
-    join(token=fresh.token, user_name="runa", password="slip-and-quay-7")
-    assert User.objects.get(username="runa").role == "owner"
+    # On the page the owner says what the workshop is called.
+    page = Caller(None)
+    seen = page.get(f"/session/join/{fresh.token}")
+    assert (seen["first"], seen["unit"], seen["user_name"]) == (True, "in", "")
+    house = {"workshop": "Slip and Quay", "unit": "cm", "name": "Runa"}
+    body = {"user_name": "runa", "password": "slip-and-quay-7", "house": house}
+    assert page("POST", f"/session/join/{fresh.token}", body | {"house": house | {"workshop": "  "}})[0] == 422
+    status, me = page("POST", f"/session/join/{fresh.token}", body)
+    assert (status, me["workshop"], me["unit"], me["name"], me["role"]) == (200, "Slip and Quay", "cm", "Runa", "owner")
     assert first_owner() is None
+    # Nobody after says that: neither another owner, nor who has a new password.
+    second = page("PUT", f"/invitations/{uuid4()}", {"name": "Siv", "role": "owner"})[1]["link"].rpartition("/")[2]
+    other = Caller(None)
+    assert other.get(f"/session/join/{second}")["first"] is False
+    assert other("POST", f"/session/join/{second}", body | {"user_name": "siv"})[0] == 404
+    assert other("POST", f"/session/join/{second}", {"user_name": "siv", "password": "slip-and-quay-7"})[0] == 200
+    assert Workshop.objects.get().name == "Slip and Quay"

@@ -1,10 +1,14 @@
 """Outfits: several garments in an order, a jumpsuit of two halves, what cannot be taken off, what is shown of each part."""
 
 import pytest
+from procrastinate.contrib.django import app
+from procrastinate.contrib.django.models import ProcrastinateJob
 
 from demo import people
+from setup.workers import QUEUES
 from shop.cloths.models import Cloth
 from shop.plans.models import PlanRun
+from shop.plans.tasks import make_group_plan, make_group_widths
 from tests.shop.test_design import rules
 
 TWO, SUIT = (
@@ -275,3 +279,38 @@ def test_who_is_erased_leaves_no_plan_of_several(owner, new_id):
 
 def test_nobody_of_another_workshop_is_laid_along(owner, stranger, order):
     assert stranger("POST", f"/orders/{order['id']}/plan?cloth=all")[0] == 404
+
+
+def test_many_outfits_on_one_cloth_are_planned_on_the_queue(owner, new_id, monkeypatch):
+    """Who asks is asked to come again; it waits on the queue once, and then it is the same plan as one made at once."""
+    order = opened(owner, TWO)
+    for name in ("Nora Vik", "Per Vik"):
+        _, copy = joined(owner, new_id, order, name)
+        planned(owner, copy)
+    at_once = all_on_one(owner, order)
+    assert len(at_once["clients"]) == 3
+    at_once_widths = owner.get(f"/plans/{at_once['id']}/widths")
+    PlanRun._base_manager.filter(pk=at_once["id"]).delete()
+    for where in ("together", "making"):
+        monkeypatch.setattr(f"shop.plans.{where}.AT_ONCE", 2)
+    for _ in range(2):
+        answer = owner.http.post(f"/api/orders/{order['id']}/plan?cloth=all")
+        assert (answer.status_code, answer.json()["code"], answer["Retry-After"]) == (409, "being_made", "2")
+        assert answer.json()["title"].startswith("3 outfits on one cloth take a while")
+    waiting = ProcrastinateJob.objects.filter(task_name="make_together")
+    assert waiting.count() == 1
+    make_group_plan(**waiting.get().args)
+    made = all_on_one(owner, order)
+    assert {key: made["plan"][key] for key in ("pieces", "marks", "lay")} == {
+        key: at_once["plan"][key] for key in ("pieces", "marks", "lay")
+    }
+    assert owner("GET", f"/plans/{made['id']}/widths")[1]["code"] == "being_made"
+    widths = ProcrastinateJob.objects.get(task_name="make_widths")
+    assert widths.queue_name == "plan"
+    make_group_widths(**widths.args)
+    assert owner.get(f"/plans/{made['id']}/widths") == at_once_widths
+
+
+def test_every_queue_has_a_worker():
+    served = [queue for queues in QUEUES.values() for queue in queues]
+    assert sorted({task.queue for task in app.tasks.values()} - {"builtin"}) == sorted(served)

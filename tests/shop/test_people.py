@@ -214,6 +214,8 @@ def test_an_invitation_is_sent_followed_once_and_then_gone(owner, new_id):
         "name": "Ivo",
         "role": "sewer",
         "user_name": "",
+        "first": False,
+        "unit": "in",
     }
     body = as_json({"user_name": "ivo", "password": "boat-house-lamp"})
     joined = guest.post(f"/api/session/join/{token}", body, content_type="application/json")

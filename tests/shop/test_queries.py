@@ -59,7 +59,8 @@ def test_bench_group_order_and_book_ask_as_often_for_many_as_for_few(owner, ebba
     assert max(count for count, _ in many.values()) <= 16
 
 
-def test_all_on_one_cloth_asks_as_often_for_many_as_for_few(owner, ebba, order):
+def test_all_on_one_cloth_asks_as_often_for_many_as_for_few(owner, ebba, order, monkeypatch):
+    monkeypatch.setattr("shop.plans.together.AT_ONCE", 9)
     path = f"/orders/{order['id']}/plan?cloth=all"
 
     def planned(count):

@@ -29,10 +29,13 @@ def lines():
     formatter = LOGGING["formatters"]["lines"]
     handler = logging.StreamHandler(out)
     handler.setFormatter(formatter["()"](**{key: one for key, one in formatter.items() if key != "()"}))
-    root = logging.getLogger()
+    root, ours = logging.getLogger(), logging.getLogger("plavet")
+    usual = ours.level
+    ours.setLevel(logging.INFO)
     root.addHandler(handler)
     yield lambda: [json.loads(line) for line in out.getvalue().splitlines()]
     root.removeHandler(handler)
+    ours.setLevel(usual)
 
 
 def test_a_watcher_is_answered_by_any_name_and_without_tls(owner, settings):

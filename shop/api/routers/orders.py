@@ -30,9 +30,10 @@ from shop.orders.models import Cut, Garment, Order
 from shop.orders.patterns import MOST_OF_AN_ORDER, set_patterns
 from shop.orders.whole import whole_order, whole_orders
 from shop.plans.job import needs_of_order, outfit_id
-from shop.plans.making import plan_order, plan_together, widths_of
+from shop.plans.making import plan_order, widths_of
 from shop.plans.models import PlanRun
 from shop.plans.queries import best, searched
+from shop.plans.together import plan_together
 from shop.sewing.queries import done_states
 
 router = Router(tags=["orders"])

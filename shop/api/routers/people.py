@@ -11,6 +11,7 @@ from shop.accounts import actions, devices, links, people
 from shop.accounts.models import Invitation, User
 from shop.api.auth import person
 from shop.api.routers.session import Me, me_of
+from shop.bridge.words import as_unit
 
 router = Router(tags=["people"])
 Role = Literal["owner", "cutter", "apprentice", "sewer"]
@@ -65,17 +66,30 @@ class TeamOut(Schema):
 
 
 class WelcomeOut(Schema):
-    """What a link leads to: joining, or where `user_name` is said a new password for it."""
+    """What a link leads to: joining, or where `user_name` is said a new password for it. Where one is the `first`, one
+    says what the workshop is called.
+    """
 
     workshop: str
     name: str
     role: str
     user_name: str
+    first: bool
+    unit: Literal["in", "cm"]
+
+
+class FirstHouseIn(Schema):
+    """The workshop as its first owner says."""
+
+    workshop: str = Field(min_length=1, max_length=120)
+    unit: Literal["in", "cm"]
+    name: str = Field(min_length=1, max_length=60)
 
 
 class JoinIn(Schema):
     user_name: str = Field("", max_length=60)
     password: str = Field(max_length=200)
+    house: FirstHouseIn | None = None
 
 
 def _person(row: User) -> PersonOut:
@@ -135,14 +149,16 @@ def welcome(request: HttpRequest, token: str) -> WelcomeOut:
     found = links.invited(token)
     return WelcomeOut(
         workshop=found.workshop.name, name=found.name, role=found.role,
-        user_name=found.person.username if found.person else "",
+        user_name=found.person.username if found.person else "", first=links.is_first(found),
+        unit=as_unit(found.workshop.unit),
     )  # fmt: skip
 
 
 @router.post("/session/join/{token}", auth=None, response=Me)
 def join(request: HttpRequest, response: HttpResponse, token: str, body: JoinIn) -> Me:
     """Follow a link: choose a user name and a password, or a new password, and be in."""
-    made = links.join(token=token, user_name=body.user_name, password=body.password)
+    house = links.House(**body.house.dict()) if body.house else None
+    made = links.join(token=token, user_name=body.user_name, password=body.password, house=house)
     actions.open_session(request, made)
     devices.remember(request, response, made)
     return me_of(made)

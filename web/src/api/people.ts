@@ -47,6 +47,9 @@ export function useTeamWrites() {
 
 const by = (token: string) => ({ params: { path: { token } } });
 
+/** What the first owner says of the workshop. */
+export type House = Schemas["FirstHouseIn"];
+
 export const useWelcome = (token: string) =>
   useQuery({
     queryKey: ["welcome", token],

@@ -9,6 +9,7 @@ import {
 } from "@tanstack/react-query";
 import { planAnew } from "./anew";
 import type { Unit } from "../lengths/units";
+import { whenMade } from "./beingMade";
 import { server, answered } from "./client";
 import type { components } from "./schema.gen";
 
@@ -29,11 +30,13 @@ export const planOf = (id: string, cloth: Cut = "main", unit: "" | Unit = "", ch
   queryOptions({
     queryKey: ["plan", id, cloth, unit, chalked],
     // The client widens fixed pairs such as [x, y] to lists; the description has them as pairs.
-    queryFn: async () => {
-      const asked = server.POST("/api/orders/{id}/plan", {
-        params: { path: { id }, query: { cloth, unit, chalked: chalked !== "" } },
-      });
-      const { clients, ...answer } = (await answered(asked)) as unknown as Schemas["PlanAnswer"];
+    queryFn: async ({ signal }) => {
+      const asked = () =>
+        server.POST("/api/orders/{id}/plan", {
+          params: { path: { id }, query: { cloth, unit, chalked: chalked !== "" } },
+        });
+      const made = await whenMade(() => answered(asked()), signal);
+      const { clients, ...answer } = made as unknown as Schemas["PlanAnswer"];
       return {
         ...answer,
         plan: (Object.keys(clients ?? {}).length > 1 ? { ...answer.plan, clients } : answer.plan) as Plan,
@@ -57,7 +60,7 @@ export const useWidths = (plan: string | undefined) =>
   useQuery({
     queryKey: ["widths", plan],
     enabled: plan !== undefined,
-    queryFn: () => answered(server.GET("/api/plans/{id}/widths", path(plan!))),
+    queryFn: ({ signal }) => whenMade(() => answered(server.GET("/api/plans/{id}/widths", path(plan!))), signal),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
   });

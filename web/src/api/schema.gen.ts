@@ -3913,6 +3913,21 @@ export interface components {
             words: string;
         };
         /**
+         * FirstHouseIn
+         * @description The workshop as its first owner says.
+         */
+        FirstHouseIn: {
+            /** Name */
+            name: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "cm";
+            /** Workshop */
+            workshop: string;
+        };
+        /**
          * FittingCorrectionIn
          * @description A cure that is kept for the client of an order; with `only` for that garment of it alone.
          */
@@ -4578,6 +4593,7 @@ export interface components {
         };
         /** JoinIn */
         JoinIn: {
+            house?: components["schemas"]["FirstHouseIn"] | null;
             /** Password */
             password: string;
             /**
@@ -8267,13 +8283,21 @@ export interface components {
         };
         /**
          * WelcomeOut
-         * @description What a link leads to: joining, or where `user_name` is said a new password for it.
+         * @description What a link leads to: joining, or where `user_name` is said a new password for it. Where one is the `first`, one
+         *     says what the workshop is called.
          */
         WelcomeOut: {
+            /** First */
+            first: boolean;
             /** Name */
             name: string;
             /** Role */
             role: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "cm";
             /** User Name */
             user_name: string;
             /** Workshop */

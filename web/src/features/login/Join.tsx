@@ -2,7 +2,8 @@ import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
 import { useParams } from "react-router";
 import type { Refused } from "../../api/client";
-import { useJoin, useWelcome } from "../../api/people";
+import { type House, useJoin, useWelcome } from "../../api/people";
+import { Chips } from "../../ui/chips";
 import { field, Label, Password, WrongAt } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
@@ -14,9 +15,15 @@ export function Join() {
   const join = useJoin(token);
   const [name, setName] = useState("");
   const [password, setPassword] = useState("");
+  const first = welcome.data?.first ?? false;
+  const [house, setHouse] = useState<Partial<House>>({});
+  const all: House = { workshop: welcome.data?.workshop ?? "", name: "", unit: welcome.data?.unit ?? "in", ...house };
   const send = (event: FormEvent) => {
     event.preventDefault();
-    join.mutate({ user_name: name, password }, { onSuccess: () => window.location.assign("/") });
+    join.mutate(
+      { user_name: name, password, house: first ? all : null },
+      { onSuccess: () => window.location.assign("/") },
+    );
   };
   const known = welcome.data?.user_name ?? "";
   const problems = (join.error as Refused | null)?.problems ?? [];
@@ -31,10 +38,44 @@ export function Join() {
         welcome.data && (
           <chakra.form onSubmit={send} noValidate width="100%" maxWidth="400px" display="grid" gap="16">
             <chakra.h1 fontSize="26px" fontWeight={600}>
-              {known
-                ? `${welcome.data.name}, choose a new password`
-                : `${welcome.data.name}, ${welcome.data.workshop} lets you in as ${welcome.data.role}`}
+              {first
+                ? "The first one here"
+                : known
+                  ? `${welcome.data.name}, choose a new password`
+                  : `${welcome.data.name}, ${welcome.data.workshop} lets you in as ${welcome.data.role}`}
             </chakra.h1>
+            {first && (
+              <>
+                <p>You own this workshop: say what it is called, and who you are. All of it can be changed later.</p>
+                <Label text="The workshop's name">
+                  <chakra.input
+                    {...field}
+                    value={all.workshop}
+                    maxLength={120}
+                    autoFocus
+                    onChange={(event) => setHouse({ ...house, workshop: event.target.value })}
+                  />
+                </Label>
+                <Chips
+                  legend="It measures in"
+                  value={all.unit}
+                  options={[
+                    { value: "in", label: "inches" },
+                    { value: "cm", label: "centimetres" },
+                  ]}
+                  onChoose={(unit) => setHouse({ ...house, unit: unit as House["unit"] })}
+                />
+                <Label text="Your name">
+                  <chakra.input
+                    {...field}
+                    value={all.name}
+                    maxLength={60}
+                    autoComplete="name"
+                    onChange={(event) => setHouse({ ...house, name: event.target.value })}
+                  />
+                </Label>
+              </>
+            )}
             {known && (
               <p>
                 Everywhere you were logged in you are logged out, and a second step is off until you turn it on again.
@@ -45,7 +86,7 @@ export function Join() {
                 {...field}
                 value={known || name}
                 readOnly={known !== ""}
-                autoFocus={known === ""}
+                autoFocus={known === "" && !first}
                 autoComplete="username"
                 onChange={(event) => setName(event.target.value)}
               />
@@ -54,7 +95,11 @@ export function Join() {
             <Password text="Password, ten letters or more" is="new" value={password} onChange={setPassword} />
             <WrongAt error={join.error} where="password" />
             {join.error && problems.length === 0 && <Says tone="wrong">{join.error.message}</Says>}
-            <Press kind="main" type="submit" disabled={join.isPending}>
+            <Press
+              kind="main"
+              type="submit"
+              disabled={join.isPending || (first && !(all.workshop.trim() && all.name.trim()))}
+            >
               Come in
             </Press>
           </chakra.form>

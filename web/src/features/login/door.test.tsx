@@ -31,7 +31,7 @@ it("asks for the code of the second step where there is one, and keeps what was 
 });
 
 it("chooses a new password by a link, for the name that has it", async () => {
-  const welcome = { workshop: "Quay", name: "Siv", role: "sewer", user_name: "siv" };
+  const welcome = { workshop: "Quay", name: "Siv", role: "sewer", user_name: "siv", first: false, unit: "in" };
   const wrong = { where: "password", code: "person", what: "The password is too short", mend: "Choose a longer one." };
   const calls = standIn({
     "GET /session/join/x": () => ({ body: welcome }),
