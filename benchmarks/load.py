@@ -60,9 +60,14 @@ class Person:
             "Accept-Encoding": "gzip",
         }  # fmt: skip
         begun = time.perf_counter()
+        sent = json.dumps(body) if body is not None else None
         try:
-            self.line.request(method, path, json.dumps(body) if body is not None else None, headers)
-            answer = self.line.getresponse()
+            try:
+                answer = self._answer(method, path, sent, headers)
+            except (http.client.RemoteDisconnected, ConnectionResetError, BrokenPipeError):
+                # The server closed a line that was silent: a browser opens it anew.
+                self.line.close()
+                answer = self._answer(method, path, sent, headers)
             text = answer.read()
         except (OSError, http.client.HTTPException) as error:
             self.line.close()
@@ -75,6 +80,10 @@ class Person:
         if answer.status >= 400:
             self.failed.append(f"{what}: {answer.status}")
         return _read(text, answer) if path.startswith("/api") and answer.status < 400 else {}
+
+    def _answer(self, method: str, path: str, sent: str | None, headers: dict[str, str]) -> http.client.HTTPResponse:
+        self.line.request(method, path, sent, headers)
+        return self.line.getresponse()
 
     def bench(self) -> None:
         self.ask("GET", "/api/orders", "bench")

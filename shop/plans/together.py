@@ -46,14 +46,18 @@ def job_together(actor: User, order: Order) -> tuple[dict[str, Any], list[str]]:
     return joined(actor, job_of(actor, order), others), [str(one.order.id) for one in others]
 
 
-def joined(actor: User, own: dict[str, Any], others: Sequence[WholeOrder]) -> dict[str, Any]:
+WORN = ("measurements", "garments", "patterns", "corrections")
+"""What of a job is of its client's outfit, not of the cloth."""
+
+
+def joined(actor: User, job: dict[str, Any], others: Sequence[WholeOrder]) -> dict[str, Any]:
     """An order's job with the outfits of others on the same cloth."""
     outfits = []
     for one in others:
-        job = job_from(actor, one)
-        worn = {key: job[key] for key in ("measurements", "garments", "patterns", "corrections") if key in job}
+        theirs = job_from(actor, one)
+        worn = {key: theirs[key] for key in WORN if key in theirs}
         outfits.append(worn | {"id": outfit_id(one.order)})
-    return own | ({"others": outfits} if outfits else {})
+    return job | ({"others": outfits} if outfits else {})
 
 
 ONE_CLOTH = ("kind", "colour", "width")
@@ -65,5 +69,5 @@ def together(actor: User, order: Order) -> list[WholeOrder]:
     cloth = order.cloth
     same = {f"cloth__{key}": getattr(cloth, key) for key in ONE_CLOTH}
     wholes = whole_orders(actor, list(members(actor, order).exclude(pk=order.pk).filter(**same)))
-    stored = stored_plans(actor, {one.order.id: hash_of(job_from(actor, one)) for one in wholes})
-    return [one for one in wholes if one.order.id in stored]
+    planned = stored_plans(actor, {one.order.id: hash_of(job_from(actor, one)) for one in wholes})
+    return [one for one in wholes if one.order.id in planned]

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { Fragment, Suspense, useEffect, useMemo, useRef, useState } from "react";
+import { Suspense, useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { type Chalk, frozenBy, useChalk } from "../api/chalk";
 import { useTakenAlong } from "../api/along";
@@ -11,7 +11,7 @@ import { back, useUndo } from "../api/undo";
 import { useOwnSearch } from "../api/searches";
 import { type Unit, withUnit } from "../lengths/units";
 import { Chips } from "../ui/chips";
-import { KEYS, keyName, PLACES, useKeys } from "../ui/keys";
+import { useKeys } from "../ui/keys";
 import { Unworkable } from "../ui/findings";
 import { Press } from "../ui/press";
 import { moment } from "../ui/day";
@@ -22,6 +22,7 @@ import { Later } from "../ui/later";
 import { useTitle } from "../ui/title";
 import { Says } from "../ui/words";
 import { early } from "./early";
+import { Keys } from "./Keys";
 import { NoGarment } from "./NoGarment";
 import { Stations, STATIONS } from "./Stations";
 import { Unseen } from "../ui/unseen";
@@ -353,54 +354,3 @@ function Station({ station, order, plan, planId, error, cut, made, chalk, earlie
 
 /** Whether a shorter lay may still be found. */
 const falls = (made: Made | undefined) => made !== undefined && made.searched !== "done";
-
-/** Every key; the focus is in it until it is closed, by Escape too, and goes back to where it was. */
-function Keys({ close }: { close: () => void }) {
-  const box = useRef<HTMLDialogElement>(null);
-  useEffect(() => {
-    const there = document.activeElement;
-    box.current?.showModal();
-    return () => {
-      if (there instanceof HTMLElement) there.focus({ preventScroll: true });
-    };
-  }, []);
-  return (
-    <chakra.dialog
-      ref={box}
-      aria-label="Keys"
-      onClose={close}
-      background="sheet"
-      color="ink"
-      border="1px solid {colors.edge}"
-      margin="auto"
-      padding="16"
-      maxWidth="720px"
-      maxHeight="90dvh"
-      overflowY="auto"
-    >
-      <Box display="flex" justifyContent="space-between" alignItems="center">
-        <chakra.h2 fontSize="26px" fontWeight={600}>
-          Keys
-        </chakra.h2>
-        <Press autoFocus onClick={close}>
-          Close
-        </Press>
-      </Box>
-      {PLACES.map(([where, name]) => (
-        <Fragment key={where}>
-          <chakra.h3 fontSize="20px" fontWeight={600} marginTop="12">
-            {name}
-          </chakra.h3>
-          <chakra.dl display="grid" gridTemplateColumns={{ base: "1fr 2fr", sm: "240px 1fr" }} columnGap="16">
-            {KEYS.filter((row) => row.where === where).map((row) => (
-              <Box key={row.does} display="contents">
-                <chakra.dt fontWeight={600}>{row.keys.map(keyName).join(", ")}</chakra.dt>
-                <dd>{row.words}</dd>
-              </Box>
-            ))}
-          </chakra.dl>
-        </Fragment>
-      ))}
-    </chakra.dialog>
-  );
-}
