@@ -171,7 +171,7 @@ export function Job() {
             textOverflow="ellipsis"
             fontWeight={600}
           >
-            {order.data.client.name}
+            <bdi>{order.data.client.name}</bdi>
           </chakra.span>
           <Press kind="quiet" minWidth="48px" minHeight="44px" aria-expanded={list} onClick={() => setList(!list)}>
             {STATIONS[at]?.name}

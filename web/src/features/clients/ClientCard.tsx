@@ -107,7 +107,7 @@ function Card({ client }: { client: Client }) {
       }}
     >
       <chakra.h1 fontSize="26px" fontWeight={600}>
-        {client.name}
+        <bdi>{client.name}</bdi>
       </chakra.h1>
       {line("name", "Name")}
       {!draft.name.trim() && <Says tone="wrong">A client needs a name. Type one.</Says>}
@@ -193,7 +193,7 @@ function Leaving({ client }: { client: Client }) {
   return (
     <Box display="grid" gap="12">
       <chakra.h2 fontSize="20px" fontWeight={600}>
-        Everything about {client.name}
+        Everything about <bdi>{client.name}</bdi>
       </chakra.h2>
       <Box display="flex" gap="16" flexWrap="wrap" alignItems="center">
         <FileWay href={`${file}?kind=csv`} download={`${client.name}.csv`}>
@@ -208,7 +208,7 @@ function Leaving({ client }: { client: Client }) {
       </Box>
       {sure && (
         <Says tone="wrong">
-          All sheets and orders of {client.name} go for good. That somebody was erased is kept, not who.
+          All sheets and orders of <bdi>{client.name}</bdi> go for good. That somebody was erased is kept, not who.
           <Box display="flex" gap="8" marginTop="8">
             <Press onClick={erase}>Erase everything</Press>
             <Press autoFocus onClick={() => setSure(false)}>

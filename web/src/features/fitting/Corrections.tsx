@@ -21,7 +21,7 @@ export function Corrections({ order, client, unit, may }: CorrectionsProps) {
   return (
     <Box as="section" aria-label="Found at fittings" display="grid" gap="8">
       <chakra.h2 fontSize="20px" fontWeight={600}>
-        Found at {client.name}’s fittings
+        Found at <bdi>{client.name}</bdi>’s fittings
       </chakra.h2>
       {list.isSuccess && rows.length === 0 && <p>Nothing yet. What is kept here changes the next draft.</p>}
       {hold.error && <Says tone="wrong">{inWords(hold.error)}</Says>}

@@ -25,7 +25,7 @@ export function Fitting({ order }: { order: Order }) {
   return (
     <Box padding="16" height={{ md: "100%" }} overflowY={{ md: "auto" }} display="grid" gap="16" alignContent="start">
       <chakra.h1 fontSize="24px" fontWeight={600}>
-        Fitting of {order.client.name}: {order.title}
+        Fitting of <bdi>{order.client.name}</bdi>: {order.title}
       </chakra.h1>
       {parts.length > 0 && <Looking order={order} parts={parts} />}
     </Box>

@@ -59,7 +59,7 @@ export function Chalked({ order, cut, plan, chalk, earlier, newer, at, go }: Cha
         const mark = plan.marks[one.call - 1];
         return (
           <p key={one.who}>
-            {one.who} is at{" "}
+            <bdi>{one.who}</bdi> is at{" "}
             <chakra.button textDecoration="underline" cursor="pointer" onClick={() => go(one.call)}>
               {mark ? `${pieceName(plan, mark).toLowerCase()}, ${mark.name.toLowerCase()}` : `call ${one.call}`}
             </chakra.button>

@@ -123,7 +123,7 @@ function Taking({ order, plan, error, points, session, setSession }: TakingProps
         </Box>
         <Box>
           <chakra.p color="ink2" fontSize="16px">
-            {order.client.name}, {at + 1} of {points.length}
+            <bdi>{order.client.name}</bdi>, {at + 1} of {points.length}
             {point.needed ? "" : ", if you like"}
           </chakra.p>
           <Old taken={sheet.taken_on} />

@@ -48,7 +48,7 @@ export function Sewing({ order, plan, planId }: SewingProps) {
     <Box padding="16" height={{ md: "100%" }} overflowY={{ md: "auto" }} display="grid" gap="16" alignContent="start">
       <Box display="flex" flexWrap="wrap" columnGap="24" alignItems="center">
         <chakra.h1 fontSize="24px" fontWeight={600}>
-          Sewing of {order.client.name}: {order.title}
+          Sewing of <bdi>{order.client.name}</bdi>: {order.title}
         </chakra.h1>
         <FileWay href={fileAt(planId, "sewing.pdf")} target="_blank">
           The card, to print
