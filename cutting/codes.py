@@ -47,7 +47,8 @@ CheckCode = Literal[
     "extension.order", "leg.width", "allowance.held", "girth.hem", "neck.head", "girth.bust", "top.opening", "top.hip",
     "seam.shoulder", "seam.top_side", "smooth.neck", "smooth.armhole", "smooth.underarm", "smooth.lower",
     "smooth.waist", "smooth.hem", "square.neck", "cap.armhole", "cuff.sleeve", "seam.underarm", "girth.arm",
-    "seam.facing", "join.waist", "join.dart", "join.zip", "torso.sit", "torso.crotch", "fold.needed", "fold.shallow",
+    "seam.facing", "sides.centre", "sides.waist", "join.waist", "join.dart", "join.zip", "torso.sit", "torso.crotch",
+    "fold.needed", "fold.shallow",
 ]
 """What is measured again on the outlines."""
 FaultCode = Literal[

@@ -15,7 +15,7 @@ from cutting.codes import FaultCode, ProblemCode
 from cutting.dividing import first_laid
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.finding import Finding
-from cutting.garments import Garment
+from cutting.garments import LEFT, Garment, Lower, by_sides
 from cutting.geometry import Point
 from cutting.job import AnyAsk, Asked, Job, Outfit
 from cutting.lay import Bound, Laid, Lay, Placement
@@ -172,7 +172,7 @@ def _draft(job: Job) -> tuple[tuple[Garment, ...], ...]:
         for asked in outfit.garments:
             try:
                 made = asked.draft(outfit.named(asked), outfit.body.wearing(asked.id))
-                garments += [_said(one, outfit, asked) for one in _with_idle(made, asked)]
+                garments += [_said(one, outfit, asked) for one in _by_sides(_with_idle(made, asked), asked, outfit)]
             except CuttingError as refused:
                 placed = [_placed(problem, outfit, asked) for problem in refused.problems]
                 problems += [problem for problem in placed if problem not in problems]
@@ -180,6 +180,18 @@ def _draft(job: Job) -> tuple[tuple[Garment, ...], ...]:
     if problems:
         raise CuttingError(*problems)
     return tuple(drafted)
+
+
+def _by_sides(made: list[Garment], asked: AnyAsk, outfit: Outfit) -> list[Garment]:
+    """The garments, and of one whose left side differs that side besides. Raises CuttingError as the left's draft."""
+    body = outfit.body.wearing(asked.id)
+    if not body.one_sided:
+        return made
+    parted: list[Garment] = []
+    for right, left in zip(made, asked.draft(outfit.named(asked), replace(body, side="left")), strict=True):
+        both = by_sides(right, left) if isinstance(right, Lower) and isinstance(left, Lower) else None
+        parted += both or [right]
+    return parted
 
 
 def _asked(job: Job) -> dict[str, Where]:
@@ -216,7 +228,7 @@ def _placed(problem: Problem, outfit: Outfit, asked: AnyAsk) -> Problem:
 
 def _said(garment: Garment, outfit: Outfit, asked: AnyAsk) -> Garment:
     """The garment, its findings placed where they belong: at a measurement, a choice, or in the plan."""
-    half = garment.id.removeprefix(outfit.named(asked)).removeprefix(".")
+    half = garment.id.removesuffix(f".{LEFT}").removeprefix(outfit.named(asked)).removeprefix(".")
     placed = (
         replace(one, where=replace(one.where, garment=garment.id))
         if one.where.root == "plan"

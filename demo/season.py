@@ -98,7 +98,7 @@ def load_season(owner: User, people: dict[str, User]) -> None:
         if state == "finishing":
             put_correction(
                 actor=owner, id=uuid4(), version=0, order=order, garment=GARMENT, only=False, sign="seat_tight",
-                cure="tip_more", pinned="1/2", fitted_on=today, reason="seen when she sat down",
+                cure="tip_more", pinned="1/2", side="both", fitted_on=today, reason="seen when she sat down",
             )  # fmt: skip
     first = _order(
         owner, r, _name(0), "Harbour choir, midsummer", "palazzo", "viscose", "#3F5F4F", today + timedelta(12)

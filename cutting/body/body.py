@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass, replace
 from fractions import Fraction
+from typing import Literal
 
 from cutting.body.correction import Correction
 from cutting.errors import CuttingError, Problem
@@ -11,10 +12,18 @@ from cutting.where import measure
 
 @dataclass(frozen=True)
 class Body:
-    """Measurements in exact mm, by key, and the corrections from the client's fittings."""
+    """Measurements in exact mm, by key, and the corrections from the client's fittings. It is drafted for by one
+    `side`: what was found of the other alone is left out.
+    """
 
     sizes: dict[str, Fraction]
     corrections: tuple[Correction, ...] = ()
+    side: Literal["right", "left"] = "right"
+
+    @property
+    def one_sided(self) -> bool:
+        """Whether anything was found of one side alone."""
+        return any(one.side != "both" for one in self.corrections)
 
     def wearing(self, garment: str) -> "Body":
         """The same with the corrections that hold for a garment, by its id."""

@@ -4,7 +4,7 @@ from collections.abc import Callable, Mapping
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
-from cutting.body import Body, Correction
+from cutting.body import Body, Correction, Side
 from cutting.errors import CuttingError, Problem
 from cutting.fitting.signs import Cure, Room, Sign, layers_of
 from cutting.garments import Garment, spare
@@ -56,22 +56,28 @@ Draft = Callable[[Body], Garment]
 
 
 def corrections_of(
-    cure: Cure, kind: str, pinned: Fraction, since: str, share: Fraction = Fraction(1)
+    cure: Cure, kind: str, pinned: Fraction, since: str, share: Fraction = Fraction(1), side: Side = "both"
 ) -> tuple[Correction, ...]:
     """A cure as corrections, where so many mm are pinned; a share of it where all of it cannot be."""
     return tuple(
-        Correction(one.choice, OfCorrection(share * one.amount(pinned).size, since), kind) for one in cure.changes
+        Correction(one.choice, OfCorrection(share * one.amount(pinned).size, since), kind, side=side)
+        for one in cure.changes
     )
 
 
-def tried(sign: Sign, pinned: Fraction, since: str, body: Body, draft: Draft) -> list[Tried]:
-    """Every cure of a sign on a draft as it stands. Raises CuttingError where that cannot be made."""
+def tried(sign: Sign, pinned: Fraction, since: str, body: Body, draft: Draft, side: Side = "both") -> list[Tried]:
+    """Every cure of a sign on a draft as it stands, of one side on that side's. Raises CuttingError where that cannot
+    be made.
+    """
+    body = replace(body, side="left" if side == "left" else "right")
     now = draft(body)
-    return [_tried(cure, sign.kind, pinned, since, body, draft, now) for cure in sign.cures]
+    return [_tried(cure, sign.kind, pinned, since, side, body, draft, now) for cure in sign.cures]
 
 
-def _tried(cure: Cure, kind: str, pinned: Fraction, since: str, body: Body, draft: Draft, now: Garment) -> Tried:
-    whole = corrections_of(cure, kind, pinned, since)
+def _tried(
+    cure: Cure, kind: str, pinned: Fraction, since: str, side: Side, body: Body, draft: Draft, now: Garment
+) -> Tried:
+    whole = corrections_of(cure, kind, pinned, since, side=side)
 
     def then(corrections: tuple[Correction, ...]) -> Garment:
         return draft(replace(body, corrections=(*body.corrections, *corrections)))
@@ -82,7 +88,7 @@ def _tried(cure: Cure, kind: str, pinned: Fraction, since: str, body: Body, draf
         for k in range(EIGHTHS - 1, 0, -1):
             share = Fraction(k, EIGHTHS)
             try:
-                then(corrections_of(cure, kind, pinned, since, share))
+                then(corrections_of(cure, kind, pinned, since, share, side))
             except CuttingError:
                 continue
             return Tried(cure, whole, refused=error.problems, works=share)

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
 
+from cutting.body import ONE_SIDED
 from cutting.lengths import Fixed, Length, inch
 
 View = Literal["front", "back", "side", "seated"]
@@ -74,6 +75,11 @@ class Sign:
     kind: str
     view: View
     cures: tuple[Cure, ...]
+
+    @property
+    def sided(self) -> bool:
+        """Whether it may be of one side alone: its cures move nothing that is sewn to its twin."""
+        return all(change.choice in ONE_SIDED for cure in self.cures for change in cure.changes)
 
 
 LAYERS = {"waist_ease": 4, "hip_ease": 4, "bust_ease": 4, "thigh_ease": 2}
@@ -145,6 +151,7 @@ SIGNS: Mapping[str, Sign] = {sign.code: sign for sign in (
     )),
     Sign("leg_long", "lower", "side", (Cure("length_less", (part_of("length", "1", less=True),), "hem"),)),
     Sign("leg_short", "lower", "side", (Cure("length_more", (part_of("length", "1"),), "hem"),)),
+    Sign("hip_high", "lower", "front", (Cure("side_raise_more", (part_of("side_raise", "1", "1"),)),)),
     Sign("waist_dips", "lower", "seated", (
         Cure("raise_more", (part_of("seat_raise", "1", "2"),)), DEPTH_MORE,
     )),

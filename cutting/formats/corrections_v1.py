@@ -1,10 +1,11 @@
 """The corrections of a job file: what was found at the client's fittings."""
 
 from collections.abc import Sequence
+from typing import cast
 
 from pydantic import Field
 
-from cutting.body import Correction
+from cutting.body import ONE_SIDED, Correction, Side
 from cutting.errors import CuttingError, Problem, refuse
 from cutting.formats.values_v1 import Size, Strict, exact_mm, known, placed
 from cutting.kinds import KINDS
@@ -19,8 +20,8 @@ FITTING = "a fitting"
 
 
 class CorrectionIn(Strict):
-    """`by` has its sign; `from` is the day of the fitting; `kind`, `method` and `garment` are empty for all;
-    one of the `house` is left out where a draft has no room for it.
+    """`by` has its sign; `side` is both, left or right of the wearer; `from` is the day of the fitting; `kind`,
+    `method` and `garment` are empty for all; one of the `house` is left out where a draft has no room for it.
     """
 
     choice: str
@@ -48,13 +49,15 @@ def read_corrections(
         offered = tuple(dict.fromkeys(key for kind in kinds for key in correctable(kind.choices)))
         if not known(one.choice, offered, (), where / "choice", problems):
             continue
-        if one.side != "both":
+        if not known(one.side, ("both", "left", "right"), (), where / "side", problems):
+            continue
+        if one.side != "both" and one.choice not in ONE_SIDED:
             problems.append(Problem("correction.side", where / "side"))
             continue
         by = _signed(one.by, unit, where / "by", problems)
         if by is not None:
             read.append(Correction(one.choice, OfCorrection(by.size, one.since or FITTING), one.kind, one.method[:40],
-                                   one.garment[:40], one.house))  # fmt: skip
+                                   one.garment[:40], one.house, cast(Side, one.side)))  # fmt: skip
     return tuple(read)
 
 

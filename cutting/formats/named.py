@@ -2,14 +2,17 @@
 
 from collections.abc import Mapping
 from types import MappingProxyType
+from typing import Literal
 
 from cutting.formats.plan_shape import PlanOut
+from cutting.garments import LEFT
 from cutting.words import Language
 
 Clients = Mapping[str, str]
 """Of the outfits of several on one cloth the clients' names by the outfits' ids; of the first its id is empty."""
 NOBODY: Clients = MappingProxyType({})
 """One outfit alone."""
+ON_THE_LEFT = f".{LEFT}"
 
 
 def outfit_of(garment: str, clients: Clients) -> str:
@@ -19,7 +22,12 @@ def outfit_of(garment: str, clients: Clients) -> str:
 
 
 def name_of(plan: PlanOut, garment: str, panel: str, words: Language, clients: Clients) -> str:
-    """A piece's name: with its garment where its outfit has several, with its client where it is for several."""
-    outfit = outfit_of(garment, clients)
-    several = any(one.garment != garment and outfit_of(one.garment, clients) == outfit for one in plan.pieces)
-    return words.piece_name(panel, garment if several else "", clients.get(outfit, ""))
+    """A piece's name: with its side where the other side has its own, with its garment where its outfit has several,
+    with its client where it is for several.
+    """
+    outfit, whole = outfit_of(garment, clients), garment.removesuffix(ON_THE_LEFT)
+    mine = [one for one in plan.pieces if outfit_of(one.garment, clients) == outfit]
+    several = any(one.garment.removesuffix(ON_THE_LEFT) != whole for one in mine)
+    parted = any(one.panel == panel and one.garment == whole + ON_THE_LEFT for one in mine)
+    side: Literal["", "left", "right"] = "" if not parted else "right" if garment == whole else "left"
+    return words.piece_name(panel, whole if several else "", clients.get(outfit, ""), side)

@@ -8,20 +8,24 @@ from cutting.garments.notions import Notion
 from cutting.garments.number import Number
 from cutting.garments.part import Part
 from cutting.garments.seams import Seam
+from cutting.garments.sides import LEFT, LeftSide, by_sides
 from cutting.garments.spare import KEPT, spare
 from cutting.garments.top import Top, draft_top
 
 __all__ = [
     "KEPT",
+    "LEFT",
     "Garment",
     "House",
     "HouseDrawing",
+    "LeftSide",
     "Lower",
     "Notion",
     "Number",
     "Part",
     "Seam",
     "Top",
+    "by_sides",
     "draft_house",
     "draft_joined",
     "draft_lower",

@@ -25,7 +25,7 @@ from cutting.geometry import Point, is_simple
 from cutting.lengths import Length, inch
 from cutting.methods import METHODS, Ask, correct_lower
 from cutting.methods.sums import Sums
-from cutting.pieces import Panel, Piece, Tape, far_half, finish, read_tapes, whole_piece
+from cutting.pieces import Panel, Piece, Tape, far_half, finish, one_side, read_tapes, whole_piece
 from cutting.pieces.panel import with_notches
 from cutting.where import GARMENT
 
@@ -34,7 +34,8 @@ from cutting.where import GARMENT
 class Lower(Garment):
     """A lower garment. Its main panels are a front and a back, or one leg.
 
-    `drafted` are the main panels as they are chalked: before a yoke or a strip is cut off them.
+    `drafted` are the main panels as they are chalked: before a yoke or a strip is cut off them. Those `apart` are only
+    the right side's: the left has its own (sides.py).
     """
 
     kind: ClassVar[str] = "lower"
@@ -42,6 +43,7 @@ class Lower(Garment):
     ask: Ask
     sums: Sums
     drafted: dict[str, Panel]
+    apart: frozenset[str] = frozenset()
 
     def pieces(self, on_fold: bool) -> list[Piece]:
         """The legs, then the parts."""
@@ -50,7 +52,8 @@ class Lower(Garment):
         legs = [whole_piece(self.panels[name], 2, True, False, crease) for name in self.main]
         if self.folds and on_fold:
             legs = [far_half(leg, 0.0, pair=True) for leg in legs]
-        return legs + [part.piece(on_fold) for part in parts]
+        cut = legs + [part.piece(on_fold) for part in parts]
+        return [one_side(piece, left=False) if piece.panel in self.apart else piece for piece in cut]
 
     @property
     def folds(self) -> bool:

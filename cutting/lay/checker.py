@@ -48,7 +48,7 @@ def faults(lay: Lay, pieces: Sequence[Piece], one_way: bool) -> list[Finding]:
             face = {layer.number: layer.face_down for layer in lay.table.layers}
             mirrored = [placement.mirrored != face.get(number, False) for number in placement.layers]
             others[piece.id] += sum(mirrored)
-            if mirrored == [True] and not piece.pair:
+            if not piece.pair and mirrored == [not piece.over]:
                 fault("lay.mirrored", piece.id)
         shapes.append((piece.id, shape, set(placement.layers)))
     for (one, first, layers), (other, second, through) in combinations(shapes, 2):

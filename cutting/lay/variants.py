@@ -267,10 +267,10 @@ class _Maker:
         return [self._variant(piece, turned, turned != far, d.layers, d.fold) for turned in self.turns]
 
     def _singles(self, piece: Piece, first: int) -> list[Item]:
-        """One by one; every second of a pair is the other side."""
+        """One by one; every second of a pair is the other side, as is one alone that is turned over."""
         items: list[Item] = []
         for number in range(first, piece.count):
-            other = piece.pair and number % 2 == 1
+            other = piece.over or (piece.pair and number % 2 == 1)
             ways = tuple(
                 self._variant(piece, turned, other != layer.face_down, (layer.number,))
                 for layer in reversed(self.table.layers) for turned in self.turns

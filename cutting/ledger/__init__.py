@@ -9,8 +9,13 @@ from cutting.ledger.row import Row
 from cutting.ledger.top import top_rows
 
 __all__ = ["ROWS", "Row", "ledger"]
-ROWS: dict[str, Callable[[Any], list[Row]]] = {"lower": lower_rows, "top": top_rows, "house": lambda _: []}
-"""By the kind of garment."""
+ROWS: dict[str, Callable[[Any], list[Row]]] = {
+    "lower": lower_rows,
+    "top": top_rows,
+    "house": lambda _: [],
+    "left": lambda _: [],
+}
+"""By the kind of garment. A left side goes round no body by itself: what it differs in goes down."""
 
 
 def ledger(garment: Garment) -> list[Row]:

@@ -67,7 +67,8 @@ def _corrected(
     """
     wanted: dict[str, list[Correction]] = {}
     for one in body.corrections:
-        if one.kind in ("", kind) and one.method in ("", method) and one.choice in correctable(choices):
+        holds = one.kind in ("", kind) and one.method in ("", method) and one.side in ("both", body.side)
+        if holds and one.choice in correctable(choices):
             wanted.setdefault(stands_for.get(one.choice, one.choice), []).append(one)
     if not wanted:
         return ask, ()

@@ -16,7 +16,7 @@ class Piece:
     """`cut` and `net` are closed outlines in the draft frame; grain runs down the draft frame, at `grain_at` across.
 
     `edges` are the sewing lines as lines and curves, `lines` what is marked inside, such as a pocket's opening,
-    `drawn` what is only drawn there. `folds`
+    `drawn` what is only drawn there. `over` where it is the side that mirrors the drawn one. `folds`
     is the across value of a line the piece can be laid on the cloth's fold with, None where it cannot.
     """
 
@@ -35,6 +35,7 @@ class Piece:
     lines: tuple[tuple[str, Path], ...] = ()
     grain_at: float | None = None
     drawn: tuple[Path, ...] = ()
+    over: bool = False
 
     @property
     def width(self) -> float:
@@ -122,6 +123,19 @@ def far_half(piece: Piece, middle: float, pair: bool) -> Piece:
         ),
         grain_at=None if piece.grain_at is None else piece.grain_at - middle,
     )  # fmt: skip
+
+
+MIRRORED = ("back", "yoke")
+"""How the names of the back's pieces begin. Seen from the right side of the cloth, drawn with its side at the left, a
+front is the wearer's right one and a back the left; a leg is as its front.
+"""
+
+
+def one_side(piece: Piece, left: bool) -> Piece:
+    """Half of a pair's pieces: those of one side of the wearer."""
+    behind = piece.panel.startswith(MIRRORED)
+    alone = piece.count == 2
+    return replace(piece, count=piece.count // 2, pair=piece.pair and not alone, over=alone and left != behind)
 
 
 NEAR = 1e-6

@@ -29,7 +29,8 @@ class Given:
 
 @dataclass(frozen=True)
 class Judged:
-    """`off` is by how many mm the reading is more than it should be, or the first of two more than the other.
+    """`off` is by how many mm the reading is more than it should be, or the first of two more than the other: of two
+    that give nothing back more than it should be.
 
     What the seams give by `given`, `left` is what they cannot; `band` how long a band is cut for the reading.
     A doubt is about the reading called `doubted`: nothing else is said then.
@@ -59,7 +60,7 @@ def judge(readings: Sequence[Reading], read: Mapping[str, float], sure: bool = F
     off = read[first.code] - read[other.code]
     wanted = first.wanted.mm - other.wanted.mm
     if not first.gives:
-        return Judged(off, abs(off) <= ALIKE + SAME)
+        return Judged(off - wanted, abs(off - wanted) <= ALIKE + SAME)
     return _given(first, off, wanted - off, WITHIN, None)
 
 

@@ -66,6 +66,10 @@ VARIANTS: dict[OperationCode, tuple[str, ...]] = {
     "inner_leg": ("each", "from_fork"),
     "zip": ("invisible-zip",),
     "elastic": ("half",),
+    "measure_legs": ("sides",),
+    "measure_inner_legs": ("sides",),
+    "hem": ("sides",),
+    "turn_up": ("sides",),
 }
 """Operations that are done otherwise where the way or what is bought asks for it."""
 

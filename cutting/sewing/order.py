@@ -4,11 +4,12 @@ from collections.abc import Callable, Sequence
 from dataclasses import replace
 from typing import Any
 
-from cutting.garments import Garment, House, Lower, Top
+from cutting.garments import Garment, House, LeftSide, Lower, Top
 from cutting.sewing.bench import Bench
 from cutting.sewing.lower import lower_operations
 from cutting.sewing.operation import Operation
 from cutting.sewing.reading import join_readings
+from cutting.sewing.sides import by_sides
 from cutting.sewing.top import top_operations
 
 
@@ -23,6 +24,8 @@ def sewing_of(garments: Sequence[Garment]) -> list[Operation]:
         top = garments[k - 1] if k else None
         if isinstance(garment, Lower) and isinstance(top, Top) and top.ask.joined:
             operations, own = _joined(top, garment, operations, own)
+        if isinstance(garment, LeftSide):
+            operations = [by_sides(one, garment) for one in operations]
         operations += own
     return operations
 
@@ -35,9 +38,9 @@ def _house(garment: House) -> list[Operation]:
 
 
 OPERATIONS: dict[str, Callable[[Any], list[Operation]]] = {
-    "lower": lower_operations, "top": top_operations, "house": _house,
+    "lower": lower_operations, "top": top_operations, "house": _house, "left": lambda _: [],
 }  # fmt: skip
-"""By the kind of garment."""
+"""By the kind of garment. A left side is sewn with the garment that it is of."""
 THROUGH = ("zip", "shield")
 """What goes on through the waist of a jumpsuit."""
 CLOSED = ("side", "inner_leg", "crotch", "front_centre", "back_centre", "sides_and_sleeves", "darts")

@@ -227,7 +227,7 @@ class Language(Protocol):
     def garment_name(self, garment: str) -> str:
         """A garment by its id in a plan."""
 
-    def piece_name(self, panel: str, garment: str = "", whose: str = "") -> str:
+    def piece_name(self, panel: str, garment: str = "", whose: str = "", side: str = "") -> str:
         """A piece, with its garment where there are several, with its client where it is for several."""
 
     def piece_label(self, name: str, count: int, pair: bool, on_fold: bool) -> str:

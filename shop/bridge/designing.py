@@ -276,11 +276,15 @@ def one_garment(
 
 def _of_fittings(body: Body, kind: str, unit: Unit) -> dict[str, str]:
     """What the fittings make of each choice of a kind of garment, in words."""
-    found: dict[str, Length] = {}
+    found: dict[str, dict[str, Length]] = {}
     for one in body.corrections:
         if one.kind in ("", kind):
-            found[one.choice] = found[one.choice] + one.by if one.choice in found else one.by
-    return {key: _signed(by, unit) for key, by in found.items()}
+            sides = found.setdefault(one.choice, {})
+            sides[one.side] = sides[one.side] + one.by if one.side in sides else one.by
+    return {
+        key: ", ".join(f"{'' if side == 'both' else side + ' '}{_signed(by, unit)}" for side, by in sides.items())
+        for key, sides in found.items()
+    }
 
 
 def _signed(by: Length, unit: Unit) -> str:

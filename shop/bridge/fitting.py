@@ -7,7 +7,7 @@ from typing import Any, Literal, TypeAlias
 
 from pydantic import BaseModel, ConfigDict, Field
 
-from cutting.body import Body
+from cutting.body import Body, Side
 from cutting.errors import CuttingError
 from cutting.fitting import (
     SIGNS,
@@ -34,6 +34,7 @@ from shop.errors import ShopError
 ROUND = Decimal("0.00001")
 """To so many mm a correction is kept."""
 RecurringChange: TypeAlias = Recurring
+OfSide: TypeAlias = Side
 Change: TypeAlias = dict[str, str]
 """A choice, and by how many mm it is changed, as text."""
 
@@ -45,12 +46,13 @@ class SignError(ShopError):
 
 
 class SignOut(BaseModel):
-    """Something seen on a kind of garment, and what is pinned for it."""
+    """Something seen on a kind of garment, and what is pinned for it; one that is `sided` may be of one side alone."""
 
     key: str
     kind: str
     name: str
     pinned: str
+    sided: bool
 
 
 class ViewOut(BaseModel):
@@ -109,18 +111,20 @@ def views(unit: str) -> list[ViewOut]:
     say, shown = words(), as_unit(unit)
     return [
         ViewOut(key=view, name=say.view_name(view), signs=[
-            SignOut(key=one.code, kind=one.kind, name=said.name, pinned=said.pinned)
+            SignOut(key=one.code, kind=one.kind, name=said.name, pinned=said.pinned, sided=one.sided)
             for one in SIGNS.values() if one.view == view for said in [say.sign_words(one.code, shown)]
         ]) for view in VIEWS
     ]  # fmt: skip
 
 
-def cures(job: dict[str, Any], garment: str, half: str, sign: str, pinned: str, since: str) -> list[CureOut]:
-    """Each cure of a sign, tried on a garment of a job. Raises SignError, and CoreRefusal where what was pinned is no
-    length or the garment is not drafted.
+def cures(
+    job: dict[str, Any], garment: str, half: str, sign: str, pinned: str, since: str, side: Side
+) -> list[CureOut]:
+    """Each cure of a sign, tried on a garment of a job, or on one side of it. Raises SignError, and CoreRefusal where
+    what was pinned is no length or the garment is not drafted.
     """
     unit = as_unit(job["unit"])
-    seen, size = _sign(sign), _pinned(pinned, unit)
+    seen, size = _sign(sign, side), _pinned(pinned, unit)
     made = in_hand(job, garment, half)
     if made.kind.name != seen.kind:
         raise SignError("This is seen on another kind of garment. Choose what is seen on this one.")
@@ -132,14 +136,14 @@ def cures(job: dict[str, Any], garment: str, half: str, sign: str, pinned: str, 
             def draft(worn: Body) -> Garment:
                 return made.kind.draft(made.style, made.method, worn, ask)
 
-            return [_cure(one, seen, size, unit) for one in tried(seen, size, since, body, draft)]
+            return [_cure(one, seen, size, unit) for one in tried(seen, size, since, body, draft, side)]
     except CuttingError as error:
         raise CoreRefusal(error, unit) from None
 
 
-def changes_of(sign: str, cure: str, pinned: str, unit: str, since: str) -> tuple[str, list[Change]]:
+def changes_of(sign: str, cure: str, pinned: str, unit: str, since: str, side: Side) -> tuple[str, list[Change]]:
     """A cure as what is kept of it: the kind of garment, and each choice with its mm. Raises as `cures`."""
-    seen = _sign(sign)
+    seen = _sign(sign, side)
     found = next((one for one in seen.cures if one.code == cure), None)
     if found is None:
         raise SignError("This sign has no such cure. Read the page again.")
@@ -148,9 +152,9 @@ def changes_of(sign: str, cure: str, pinned: str, unit: str, since: str) -> tupl
     return seen.kind, [{"choice": one.choice, "by": _text(one.by.size)} for one in made]
 
 
-def job_corrections(kind: str, changes: list[Change], since: str, garment: str) -> list[dict[str, str]]:
-    """Kept changes as a job has them; of one garment alone where it is named."""
-    only = {"garment": garment} if garment else {}
+def job_corrections(kind: str, changes: list[Change], since: str, garment: str, side: str) -> list[dict[str, str]]:
+    """Kept changes as a job has them; of one garment alone where it is named, of one side where it is not both."""
+    only = ({"garment": garment} if garment else {}) | ({"side": side} if side != "both" else {})
     return [{"choice": one["choice"], "by": f"{one['by']} mm", "from": since, "kind": kind, **only} for one in changes]
 
 
@@ -190,9 +194,11 @@ def cure_name(cure: str, unit: str) -> str:
     return words().cure_name(cure, as_unit(unit))
 
 
-def _sign(code: str) -> Sign:
+def _sign(code: str, side: Side) -> Sign:
     if code not in SIGNS:
         raise SignError("There is no such sign. Read the page again.")
+    if side != "both" and not SIGNS[code].sided:
+        raise SignError("What this moves is sewn to its twin on the other side. Choose both sides.")
     return SIGNS[code]
 
 

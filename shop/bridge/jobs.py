@@ -64,7 +64,7 @@ def read_parts(text: str, unit: str) -> JobParts:
         corrections=[
             {
                 "kind": one.kind, "choice": one.choice, "by": f"{float(one.by.size):.5f}", "since": one.by.since,
-                "garment": one.garment,
+                "garment": one.garment, "side": one.side,
             }
             for one in job.body.corrections
         ],

@@ -36,11 +36,11 @@ def _ordered(actor: User) -> QuerySet[Correction]:
 
 def recurring_corrections(actor: User) -> list[RecurringChange]:
     """What was found again and again at the workshop's fittings, for an owner: one fitting is a client's on a day, by
-    the kind of garment and its method.
+    the kind of garment and its method. What is of one side alone is nobody else's.
     """
     allow(actor, "people")
     found: dict[tuple[UUID, date, str, str], dict[str, Change]] = {}
-    rows = _ordered(actor).filter(removed=False).exclude(method="").reverse()[:LATELY]
+    rows = _ordered(actor).filter(removed=False, side="both").exclude(method="").reverse()[:LATELY]
     for client, day, kind, method, changes in rows.values_list("client_id", "fitted_on", "kind", "method", "changes"):
         found.setdefault((client, day, kind, method), {}).update({one["choice"]: one for one in changes})
     return recurring_of((kind, method, list(one.values())) for (_, _, kind, method), one in found.items())

@@ -75,9 +75,9 @@ class Overruling(WorkshopRow):
 class Correction(WorkshopRow):
     """What was found at a client's fitting on a day, and what it changes in the client's next drafts.
 
-    `changes` are choices of a `kind` of garment, each by so many mm; `order` where it was seen, with the `garment`'s
-    name there and the `method` it was drafted by. `only` where it holds for that
-    garment alone. One that is `removed` was dropped.
+    `changes` are choices of a `kind` of garment, each by so many mm, on a `side` or both; `order` where it was seen,
+    with the `garment`'s name there and the `method` it was drafted by. `only` where it holds for that garment alone.
+    One that is `removed` was dropped.
     """
 
     client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="+")
@@ -88,6 +88,7 @@ class Correction(WorkshopRow):
     cure = models.CharField(max_length=40)
     pinned = models.CharField(max_length=40)
     changes = models.JSONField()
+    side = models.CharField(max_length=5, default="both")
     reason = models.CharField(max_length=200, blank=True)
     order = models.UUIDField(null=True)
     garment = models.CharField(max_length=40, blank=True)

@@ -72,7 +72,8 @@ def export_client(actor: User, id: UUID) -> dict[str, Any]:
         "corrections": [
             {
                 "fitted_on": one.fitted_on.isoformat(), "sign": one.sign, "cure": one.cure, "pinned": one.pinned,
-                "kind": one.kind, "changes": one.changes, "reason": one.reason, "dropped": one.removed,
+                "kind": one.kind, "changes": one.changes, "side": one.side, "reason": one.reason,
+                "dropped": one.removed,
             }
             for one in every_correction(actor, client.id)
         ],

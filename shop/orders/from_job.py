@@ -66,7 +66,8 @@ def open_job(
         put_row(
             Correction, actor=actor, id=uuid5(id, f"correction {k}"), version=0, client_id=who.id, order=made.id,
             kind=one["kind"], garment=one["garment"], only=bool(one["garment"]), sign=FROM_A_FILE, cure=FROM_A_FILE,
-            pinned="", changes=[{"choice": one["choice"], "by": one["by"]}], fitted_on=_day(one["since"]),
+            pinned="", changes=[{"choice": one["choice"], "by": one["by"]}], side=one["side"],
+            fitted_on=_day(one["since"]),
             reason=one["since"],
         )  # fmt: skip
     kept = [

@@ -12,7 +12,7 @@ from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import check_room, own, put_row
 from shop.bridge.drafting import draw_panels
-from shop.bridge.fitting import CureOut, SignError, changes_of, cures, method_of
+from shop.bridge.fitting import CureOut, OfSide, SignError, changes_of, cures, method_of
 from shop.clients.corrections import MOST_OF_A_CLIENT
 from shop.clients.models import Correction
 from shop.orders.models import Garment, Order
@@ -25,16 +25,18 @@ OLDEST = 3660
 """A fitting was so many days ago at most."""
 
 
-def try_cures(*, actor: User, order: UUID, garment: str, half: str, sign: str, pinned: str) -> list[CureOut]:
-    """Each cure of a sign on an order's garment as it stands. Raises SignError, CoreRefusal."""
+def try_cures(
+    *, actor: User, order: UUID, garment: str, half: str, sign: str, pinned: str, side: OfSide
+) -> list[CureOut]:
+    """Each cure of a sign on an order's garment as it stands, or on one side of it. Raises SignError, CoreRefusal."""
     row = own(Order, actor, order)
     check_pace(actor, DRAFTS)
-    return cures(job_of(actor, row), garment, half, sign, pinned, timezone.localdate().isoformat())
+    return cures(job_of(actor, row), garment, half, sign, pinned, timezone.localdate().isoformat(), side)
 
 
 def put_correction(
     *, actor: User, id: UUID, version: int, order: UUID, garment: str, only: bool, sign: str, cure: str, pinned: str,
-    fitted_on: date, reason: str,
+    side: OfSide, fitted_on: date, reason: str,
 ) -> Correction:  # fmt: skip
     """Keep a cure for the client of an order, or change it. Raises SignError; CoreRefusal where the order could not be
     drafted with it, and nothing is kept then.
@@ -50,10 +52,10 @@ def put_correction(
             check_room(_holding(actor, row.client_id), MOST_OF_A_CLIENT)
         elif before.client_id != row.client_id:
             raise Http404
-        kind, changes = changes_of(sign, cure, pinned, actor.workshop.unit, fitted_on.isoformat())
+        kind, changes = changes_of(sign, cure, pinned, actor.workshop.unit, fitted_on.isoformat(), side)
         kept = put_row(
             Correction, actor=actor, id=id, version=version, client_id=row.client_id, order=row.id, garment=garment,
-            only=only, sign=sign, cure=cure, pinned=pinned, kind=kind, changes=changes,
+            only=only, sign=sign, cure=cure, pinned=pinned, kind=kind, changes=changes, side=side,
             method=_method(actor, row, garment, kind), fitted_on=fitted_on, reason=reason, removed=False,
         )  # fmt: skip
         _check_drafts(actor, row)

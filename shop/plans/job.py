@@ -77,7 +77,7 @@ def corrections_of_sheet(actor: User, sheet: UUID) -> list[dict[str, str]]:
 
 def _in_a_job(rows: Sequence[Correction], house: Sequence[HouseCorrection]) -> list[dict[str, str]]:
     """The client's own, and the house's of what the client has none of."""
-    own = {(one.kind, change["choice"]) for one in rows for change in one.changes}
+    own = {(one.kind, change["choice"]) for one in rows if one.side == "both" for change in one.changes}
     return [
         *(
             house_correction(one.kind, one.method, one.choice, one.by, one.found, one.fittings) for one in house
@@ -86,7 +86,7 @@ def _in_a_job(rows: Sequence[Correction], house: Sequence[HouseCorrection]) -> l
         *(
             part for one in rows
             for part in job_corrections(
-                one.kind, one.changes, one.fitted_on.isoformat(), one.garment if one.only else ""
+                one.kind, one.changes, one.fitted_on.isoformat(), one.garment if one.only else "", one.side
             )
         ),
     ]  # fmt: skip

@@ -32,10 +32,13 @@ def alterations(actor: User, order: Order) -> list[AlterationStep]:
     rows = Correction.of(actor.workshop).filter(order=order.id, client=order.client_id, removed=False)
     unit = actor.workshop.unit
     return [
-        AlterationStep(step_id(one.id), *words, sign_name(one.sign, unit), one.fitted_on, one.garment)
+        AlterationStep(
+            step_id(one.id), title if one.side == "both" else f"{title}, {one.side} side alone", says,
+            sign_name(one.sign, unit), one.fitted_on, one.garment,
+        )
         for one in rows.order_by("fitted_on", "created_at", "id")[:MOST]
-        if (words := alteration(one.sign, one.cure, one.changes, unit)) is not None
-    ]
+        for title, says in filter(None, [alteration(one.sign, one.cure, one.changes, unit)])
+    ]  # fmt: skip
 
 
 def step_id(correction: UUID) -> str:

@@ -11,7 +11,7 @@ from cutting.choosing import asked
 from cutting.cloth import FOLDS, Cloth, Folded, folded
 from cutting.cloth.folded import _FOLDED, Doubling, _stack
 from cutting.formats import keep, plan_to_wire, read_job
-from cutting.garments import House, Lower, Part
+from cutting.garments import House, LeftSide, Lower, Part
 from cutting.garments.pockets import MAKERS, Pockets
 from cutting.garments.seams import sewn
 from cutting.kinds import KINDS, PAIRS, all_styles, kind_of
@@ -35,7 +35,7 @@ def rows_of(style, joined=False, chosen=None, method=None):
 
 
 def test_every_kind_is_checked_and_kept_in_the_ledger_and_an_unknown_one_fails():
-    assert set(CHECKS) == set(ROWS) == {*KINDS, House.kind}
+    assert set(CHECKS) == set(ROWS) == {*KINDS, House.kind, LeftSide.kind}
     made = planned().garments[0]
 
     class Cape(Lower):

@@ -136,7 +136,7 @@ def test_hip_legs_and_cap_are_what_the_ledger_and_the_outlines_say():
     apart = judge((left, right), {"left_leg": left.wanted.mm - 9, "right_leg": left.wanted.mm})
     assert (same.agrees, apart.agrees, apart.off) == (True, False, pytest.approx(-9))
     said = ENGLISH.say_reading(apart, ("left_leg", "right_leg"), None, "cm")
-    assert said == ("The right leg is 0.9 cm longer than the left: look for what slipped, and even them now.",)
+    assert said == ("The right leg is 0.9 cm too long beside the left: look for what slipped, and even them now.",)
     tops = outfit(style="straight-top", sleeve="long")
     assert isinstance(tops[0], Top)
     cap, armhole = step(tops, "measure_cap").readings

@@ -238,4 +238,4 @@ def test_the_plan_file_has_it_and_every_code_has_its_words():
         assert bool(one.seam_class) == bool(one.seam_class_name) == bool(one.stitch)
         assert "tape" in one.tools if one.readings else one.tools
         assert one.readings or one.press or one.check
-    assert {*KINDS} | {"house"} == set(OPERATIONS)
+    assert {*KINDS} | {"house", "left"} == set(OPERATIONS)

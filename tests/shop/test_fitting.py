@@ -85,6 +85,31 @@ def test_what_is_kept_is_in_every_draft_of_the_client_and_dropped_leaves_no_trac
     assert row["removed"] is True
 
 
+def test_a_leg_that_is_longer_is_cut_by_itself(owner, order, keep, new_id):
+    """Kept for one side: that side's pieces are in the plan, Design, Sew and the job's file say which."""
+    leg = {"sign": "leg_short", "pinned": "1/2"}
+    seen = owner("POST", f"/orders/{order['id']}/cures", {"garment": "trousers", "side": "left", **leg})[1]
+    assert seen[0]["state"] == "changes"
+    status, kept = keep(cure="length_more", side="left", **leg)
+    assert (status, kept["side"]) == (200, "left")
+    made = owner("POST", f"/orders/{order['id']}/plan")[1]
+    apart = [one for one in made["plan"]["pieces"] if one["garment"] == "trousers.left"]
+    assert {(one["panel"], one["count"], one["pair"]) for one in apart} == {("front", 1, False), ("back", 1, False)}
+    rows = owner("GET", f"/orders/{order['id']}/design?garment=trousers")[1]["groups"]
+    said = {row["key"]: row["fitting"] for group in rows for row in group["rows"] if row["fitting"]}
+    assert said["length"].startswith("left + 1/2 in")
+    assert "left side alone" in owner.get(f"/orders/{order['id']}/alterations")[0]["title"]
+    file = json.loads(owner.raw("GET", f"/plans/{made['id']}/files/job.json"))
+    assert [(one["choice"], one["side"]) for one in file["corrections"]] == [("length", "left")]
+    keep(cure="length_less", sign="leg_long", pinned="1/4", side="right")
+    path = f"/clients/{order['client']['id']}/fitting-corrections"
+    assert [one["against"] for one in owner.get(path)] == [[], []], "one a side: they do not go against one another"
+    keep(cure="length_less", sign="leg_long", pinned="1/4")
+    assert [bool(one["against"]) for one in owner.get(path)] == [True, False, True], (
+        "the shorter both and the longer left"
+    )
+
+
 def test_one_of_a_garment_alone_is_not_in_another_order(owner, order, keep, tip, new_id):
     _, before, _ = tip()
     assert keep(only=True)[0] == 200
@@ -122,6 +147,7 @@ def test_two_that_go_against_one_another_are_shown_and_the_lists_are_asked_for_a
         ({"pinned": "a bit"}, 422, "core"), ({"pinned": "0"}, 422, "sign"), ({"pinned": "7"}, 422, "sign"),
         ({"pinned": "-1/2"}, 422, "core"), ({"garment": "hat"}, 404, "missing"),
         ({"fitted_on": "2027-12-01"}, 422, ""), ({"fitted_on": "1999-12-01"}, 422, ""),
+        ({"side": "left"}, 422, "sign"), ({"side": "west"}, 422, "request"),
         ({"reason": "x" * 201}, 422, "request"), ({"pinned": "x" * 41}, 422, "request"),
     ],
 )  # fmt: skip
@@ -294,8 +320,8 @@ def test_every_cure_of_every_sign_is_kept_as_it_was_shown(unit):
     pinned, since = {"in": "1/2 in", "cm": "1.5 cm"}[unit], "2026-12-03"
     found = 0
     for sign in SIGNS.values():
-        for one in cures(raw, "jumpsuit", sign.kind, sign.code, pinned, since):
-            kind, kept = changes_of(sign.code, one.key, pinned, unit, since)
+        for one in cures(raw, "jumpsuit", sign.kind, sign.code, pinned, since, "both"):
+            kind, kept = changes_of(sign.code, one.key, pinned, unit, since, "both")
             assert kind == sign.kind
             assert [(each["choice"], float(each["by"])) for each in kept] == [
                 (each.choice, pytest.approx(each.by_mm, abs=1e-4)) for each in one.changes
@@ -304,7 +330,7 @@ def test_every_cure_of_every_sign_is_kept_as_it_was_shown(unit):
     assert found > 30
     # On a metric tape a rule's 1/2 in is 1.5 cm.
     both = {"in": ["12.7", "12.7"], "cm": ["15", "15"]}[unit]
-    assert [one["by"] for one in changes_of("seat_tight", "hip_and_raise", pinned, unit, since)[1]] == both
+    assert [one["by"] for one in changes_of("seat_tight", "hip_and_raise", pinned, unit, since, "both")[1]] == both
 
 
 def test_one_can_be_dropped_and_changed_when_its_garment_has_another_name_or_is_gone(owner, order, keep, tip):

@@ -36,6 +36,8 @@ CHECKS: dict[str, tuple[str, str, str, str]] = {
     "seam.underarm": ("front underarm", "back underarm", "The sleeve's underarm seams are equal.", "The sleeve's seams are {left} and {right}."),
     "girth.arm": ("upper arm and 1/2 in", "round the sleeve", "There is room for the arm.", "The sleeve is {right} round over an arm that needs {left}."),
     "seam.facing": ("edge of the panel", "edge of the facing", "The facing fits its edge.", "The panel's edge is {left}, its facing's {right}."),
+    "sides.centre": ("left side's centre seam", "right side's centre seam", "The left side's centre seam meets the right's.", "The left's centre seam is {left}, the right's {right}: they cannot be sewn together. Correct both sides."),
+    "sides.waist": ("half the waist, left side", "half the waist, right side", "Both sides' waists are as long.", "The left's half of the waist is {left}, the right's {right}: the band fits neither. Correct both sides."),
     "join.waist": ("top's waist, sewn", "trousers' waist, sewn", "Top and trousers meet at the waist.", "The top's waist sews to {left}, the trousers' to {right}. Darts or gathers must take in the rest."),
     "join.dart": ("top's dart, from the centre", "trousers' dart, from the centre", "The darts meet at the waist.", "The top's dart is {left} from the centre, the trousers' {right}."),
     "join.zip": ("top's zip edge", "trousers' centre seam", "One zip runs through the waist: its edges are equal.", "The top's zip edge is {left}, the trousers' centre seam {right}: cut them equal at the waist."),

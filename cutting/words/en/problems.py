@@ -113,7 +113,7 @@ PROBLEMS: dict[str, tuple[str, str]] = {
     "cut.nothing_main": ("Nothing is cut from this cloth: everything is said to come from the other", "Leave at least one garment on it."),
     "cut.nothing_other": ("Nothing is cut from the other cloth", "Choose on Design what is cut from it."),
     "correction.many": ("There are more than {most} corrections", "Leave out those that are not used any more."),
-    "correction.side": ("A correction of one side alone is not drafted yet", "Write both, or correct that side on the cloth."),
+    "correction.side": ("Of one side alone only the length and the raise of the side can be corrected", "Write both: what it moves is sewn to its twin on the other side."),
     "correction.size": ("A correction is a length, more or less, and no larger than {most}", "Write it like 1/2 or -1/2."),
     "correction.small": ("With {by} from the fittings this comes out too small", "There is {room} of it to take away: drop a correction, or make it smaller."),
     "correction.large": ("With {by} from the fittings this comes out too large", "There is room for {room} more: drop a correction, or make it smaller."),

@@ -61,8 +61,8 @@ def _off(judged: Judged, codes: Sequence[str], unit: Unit) -> str:
     if codes[0] == "left_leg":
         sides = ("left", "right") if more else ("right", "left")
         if judged.agrees:
-            return f"Both legs are as long, to {by}."
-        return f"The {sides[0]} leg is {by} longer than the {sides[1]}: look for what slipped, and even them now."
+            return f"Both legs are as long as they should be, to {by}."
+        return f"The {sides[0]} leg is {by} too long beside the {sides[1]}: look for what slipped, and even them now."
     if codes[0] == "cap":
         ease = f"The cap is {by} {'longer' if more else 'shorter'} than the armhole"
         return f"{ease}: as it was drafted." if judged.agrees else f"{ease}, not as it was drafted."

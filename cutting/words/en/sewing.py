@@ -32,15 +32,17 @@ def _place(panel: str, edge: str = "") -> str:
 
 def garment_name(garment: str) -> str:
     """A garment by its id in a plan: of a jumpsuit the half."""
-    kind = garment.rpartition(".")[2].replace("-", " ")
-    return "Trousers" if kind == "lower" else kind.capitalize()
+    whole = garment.removesuffix(".left")
+    kind = whole.rpartition(".")[2].replace("-", " ")
+    name = "Trousers" if kind == "lower" else kind.capitalize()
+    return name if whole == garment else f"{name}, left side"
 
 
-def piece_name(panel: str, garment: str = "", whose: str = "") -> str:
+def piece_name(panel: str, garment: str = "", whose: str = "", side: str = "") -> str:
     """A piece, where there are several garments with the garment's id, where they are for several with the client's
-    name: `Front, top, Anna`.
+    name: `Front, top, Anna`; of one side alone `Left front`.
     """
-    parts = panel_name(panel).capitalize(), garment_name(garment).lower(), whose
+    parts = f"{side} {panel_name(panel)}".strip().capitalize(), garment_name(garment).lower(), whose
     return ", ".join(filter(None, parts))
 
 

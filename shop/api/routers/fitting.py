@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 from datetime import date, datetime
-from typing import Literal
+from typing import Literal, cast
 from uuid import UUID
 
 from django.http import HttpRequest
@@ -11,7 +11,7 @@ from ninja import Field, Router, Schema
 from shop.accounts.writing import own
 from shop.api.auth import person
 from shop.api.incoming import Day, Version
-from shop.bridge.fitting import ChangeOut, CureOut, ViewOut, cure_name, said_changes, sign_name, views
+from shop.bridge.fitting import ChangeOut, CureOut, OfSide, ViewOut, cure_name, said_changes, sign_name, views
 from shop.chalk.queries import name_of
 from shop.clients import seen
 from shop.clients.corrections import every_correction
@@ -30,6 +30,7 @@ class SeenIn(Schema):
     half: Literal["", "top", "lower"] = ""
     sign: str = Field(max_length=40)
     pinned: str = Field(max_length=40)
+    side: OfSide = "both"
 
 
 class FittingCorrectionIn(Schema):
@@ -42,6 +43,7 @@ class FittingCorrectionIn(Schema):
     sign: str = Field(max_length=40)
     cure: str = Field(max_length=40)
     pinned: str = Field(max_length=40)
+    side: OfSide = "both"
     fitted_on: Day
     reason: str = Field("", max_length=200)
 
@@ -65,6 +67,7 @@ class FittingCorrectionOut(Schema):
     sign: str
     cure: str
     pinned: str
+    side: OfSide
     fitted_on: date
     reason: str
     removed: bool
@@ -120,20 +123,24 @@ def change(request: HttpRequest, id: UUID, body: HoldsIn) -> FittingCorrectionOu
 
 def _out(rows: Sequence[Correction], unit: str) -> list[FittingCorrectionOut]:
     more = {
-        (one.id, each["choice"]): not each["by"].startswith("-")
+        (one.id, one.side, each["choice"]): not each["by"].startswith("-")
         for one in rows if not one.removed for each in one.changes
     }  # fmt: skip
 
     def against(row: Correction) -> list[UUID]:
-        mine = {choice: up for (id, choice), up in more.items() if id == row.id}
-        found = (id for (id, choice), up in more.items() if choice in mine and up != mine[choice])
+        mine = {choice: up for (id, _, choice), up in more.items() if id == row.id}
+        found = (
+            id for (id, side, choice), up in more.items()
+            if choice in mine and up != mine[choice] and (side == row.side or "both" in (side, row.side))
+        )  # fmt: skip
         return list(dict.fromkeys(found))
 
     return [
         FittingCorrectionOut(
             id=row.id, version=row.version, order=row.order, garment=row.garment, only=row.only, sign=row.sign,
-            cure=row.cure, pinned=row.pinned, fitted_on=row.fitted_on, reason=row.reason, removed=row.removed,
-            kind=row.kind, sign_name=sign_name(row.sign, unit), cure_name=cure_name(row.cure, unit),
+            cure=row.cure, pinned=row.pinned, side=cast(OfSide, row.side),
+            fitted_on=row.fitted_on, reason=row.reason, removed=row.removed, kind=row.kind,
+            sign_name=sign_name(row.sign, unit), cure_name=cure_name(row.cure, unit),
             changes=said_changes(row.kind, row.changes), by=name_of(row.changed_by), at=row.created_at,
             against=against(row),
         )

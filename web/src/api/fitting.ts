@@ -10,6 +10,7 @@ export type Sign = Schemas["SignOut"];
 export type Cure = Schemas["CureOut"];
 export type Correction = Schemas["FittingCorrectionOut"];
 export type Seen = Schemas["SeenIn"];
+export type Side = Correction["side"];
 
 export const useSigns = () =>
   useQuery({ queryKey: ["signs"], queryFn: () => answered(server.GET("/api/signs")), staleTime: Infinity });

@@ -3961,6 +3961,12 @@ export interface components {
              * @default
              */
             reason: string;
+            /**
+             * Side
+             * @default both
+             * @enum {string}
+             */
+            side: "both" | "left" | "right";
             /** Sign */
             sign: string;
             /**
@@ -4013,6 +4019,11 @@ export interface components {
             reason: string;
             /** Removed */
             removed: boolean;
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "both" | "left" | "right";
             /** Sign */
             sign: string;
             /** Sign Name */
@@ -7275,6 +7286,12 @@ export interface components {
             half: "" | "top" | "lower";
             /** Pinned */
             pinned: string;
+            /**
+             * Side
+             * @default both
+             * @enum {string}
+             */
+            side: "both" | "left" | "right";
             /** Sign */
             sign: string;
         };
@@ -7753,7 +7770,7 @@ export interface components {
         };
         /**
          * SignOut
-         * @description Something seen on a kind of garment, and what is pinned for it.
+         * @description Something seen on a kind of garment, and what is pinned for it; one that is `sided` may be of one side alone.
          */
         SignOut: {
             /** Key */
@@ -7764,6 +7781,8 @@ export interface components {
             name: string;
             /** Pinned */
             pinned: string;
+            /** Sided */
+            sided: boolean;
         };
         /** SpreadOut */
         SpreadOut: {

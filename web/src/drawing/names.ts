@@ -1,8 +1,14 @@
 /** The panels that cover the body; all others are small parts. */
 export const LEGS: readonly string[] = ["front", "back", "leg", "sleeve"];
 
+/** What the left side's own pieces are called after the garment's id, where it differs from the right. */
+const LEFT = ".left";
+const wholeOf = (garment: string) => (garment.endsWith(LEFT) ? garment.slice(0, -LEFT.length) : garment);
+
 /** A garment's name by its id: a jumpsuit's halves are `jumpsuit.top` and `jumpsuit.lower`. */
-export const garmentName = (id: string) => panelName((id.split(".").pop() ?? id).replace(/^lower$/, "trousers"));
+export const garmentName = (id: string) =>
+  panelName((wholeOf(id).split(".").pop() ?? id).replace(/^lower$/, "trousers")) +
+  (id.endsWith(LEFT) ? ", left side" : "");
 
 type Piece = { garment: string; panel: string };
 type Named = { pieces: Piece[]; clients?: Record<string, string> };
@@ -13,13 +19,19 @@ export const outfitOf = (plan: Named, garment: string) => {
   return plan.clients?.[first] ? first : "";
 };
 
-/** A piece's name; where the plan has several garments with the garment's, where it is for several with the client's. */
+/**
+ * A piece's name: with its side where the other side has its own; where the plan has several garments with the garment's,
+ * where it is for several with the client's.
+ */
 export function pieceName(plan: Named, { garment, panel }: Piece): string {
   const outfit = outfitOf(plan, garment);
   const mine = plan.pieces.filter((piece) => outfitOf(plan, piece.garment) === outfit);
-  const several = mine.some((piece) => piece.garment !== garment);
+  const whole = wholeOf(garment);
+  const several = mine.some((piece) => wholeOf(piece.garment) !== whole);
+  const parted = mine.some((piece) => piece.panel === panel && piece.garment === whole + LEFT);
+  const name = parted ? `${garment === whole ? "Right" : "Left"} ${panelName(panel).toLowerCase()}` : panelName(panel);
   const whose = plan.clients ? [plan.clients[outfit]!] : [];
-  return [panelName(panel), ...(several ? [garmentName(garment).toLowerCase()] : []), ...whose].join(", ");
+  return [name, ...(several ? [garmentName(whole).toLowerCase()] : []), ...whose].join(", ");
 }
 
 /** A panel's name as it is written on the cloth: `pocket-bag` is "Pocket bag", as is `house-pocket-bag` of a pattern. */

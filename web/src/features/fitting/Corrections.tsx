@@ -49,6 +49,7 @@ export function Corrections({ order, client, unit, may }: CorrectionsProps) {
                   </b>
                 </span>
               ))}
+              {row.side !== "both" && `, on the ${row.side} side alone`}
               {row.only && `, for the ${row.garment} of one order alone`}
               {row.removed && ", dropped"}
             </span>

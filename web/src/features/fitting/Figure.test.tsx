@@ -6,7 +6,7 @@ import { Figure } from "./Figure";
 
 afterEach(cleanup);
 
-const sign = (key: string, name: string): Sign => ({ key, name, kind: "lower", pinned: "" });
+const sign = (key: string, name: string): Sign => ({ key, name, kind: "lower", pinned: "", sided: false });
 
 it("chooses what is seen at the place that is pressed, and shows which is chosen", () => {
   const choose = vi.fn();

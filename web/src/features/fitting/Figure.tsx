@@ -22,6 +22,7 @@ const PLACES: Record<string, [number, number]> = {
   folds_at_fork: [50, 110],
   loose_at_fork: [42, 118],
   hips_pull: [66, 92],
+  hip_high: [33, 88],
   waist_tight: [37, 74],
   waist_loose: [63, 74],
   crotch_low: [58, 122],

@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
 import { inWords } from "../../api/client";
-import { type Cure, useCures, useKeepCure, useSigns } from "../../api/fitting";
+import { type Cure, type Side, useCures, useKeepCure, useSigns } from "../../api/fitting";
 import type { Order } from "../../api/orders";
 import { type Part, partsOf } from "../../api/parts";
 import { useMay, useMe } from "../../api/session";
@@ -17,6 +17,13 @@ import { Says } from "../../ui/words";
 import { Corrections } from "./Corrections";
 import { CureCard } from "./CureCard";
 import { Figure } from "./Figure";
+
+/** What is sewn to its twin on the other side is corrected on both. */
+const SIDES: { value: Side; label: string }[] = [
+  { value: "both", label: "Both" },
+  { value: "left", label: "Left alone" },
+  { value: "right", label: "Right alone" },
+];
 
 /** What is seen on the body, by how much, and what changes in the draft for it: now, or the next time. */
 export function Fitting({ order }: { order: Order }) {
@@ -39,6 +46,7 @@ function Looking({ order, parts }: { order: Order; parts: Part[] }) {
   const [at, setAt] = useState(0);
   const [view, setView] = useState("front");
   const [sign, setSign] = useState("");
+  const [side, setSide] = useState<Side>("both");
   const pinned = useTyped(`fitting:${order.id}:pinned`, "", unit);
   const reason = useTyped(`fitting:${order.id}:reason`, "");
   const [fittedOn, setFittedOn] = useState(today);
@@ -57,6 +65,7 @@ function Looking({ order, parts }: { order: Order; parts: Part[] }) {
   const choose = (key: string) => {
     anew();
     setSign(key);
+    setSide("both");
   };
   const look = (event: FormEvent) => {
     event.preventDefault();
@@ -64,7 +73,7 @@ function Looking({ order, parts }: { order: Order; parts: Part[] }) {
     anew();
     const body = { garment: part.row.name, half: part.half as "" | "top" | "lower", sign: chosen.key };
     cures.mutate(
-      { ...body, pinned: withUnit(pinned.typed.trim(), unit) },
+      { ...body, side, pinned: withUnit(pinned.typed.trim(), unit) },
       { onSuccess: (found) => announce(`${found.length} cures`) },
     );
   };
@@ -79,6 +88,7 @@ function Looking({ order, parts }: { order: Order; parts: Part[] }) {
         sign: chosen!.key,
         cure: cure.key,
         pinned: cures.variables!.pinned,
+        side: cures.variables!.side ?? "both",
         fitted_on: fittedOn,
         reason: reason.typed,
       },
@@ -130,6 +140,17 @@ function Looking({ order, parts }: { order: Order; parts: Part[] }) {
                   {chosen && (
                     <Box display="grid" gap="8">
                       <chakra.p color="ink2">{chosen.pinned}</chakra.p>
+                      {chosen.sided && (
+                        <Chips
+                          legend="Seen at"
+                          value={side}
+                          options={SIDES}
+                          onChoose={(value) => {
+                            anew();
+                            setSide(value as Side);
+                          }}
+                        />
+                      )}
                       <Box display="flex" gap="8" alignItems="end" flexWrap="wrap">
                         <Box width="150px">
                           <Label text="Pinned">
