@@ -100,6 +100,20 @@ class Correction(WorkshopRow):
         indexes = [models.Index(fields=["client", "removed"], name="corrections_of_a_client")]
 
 
+class FittingPhoto(WorkshopRow):
+    """A picture of a client at a fitting of an `order`, as a JPEG of its pixels alone."""
+
+    client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="+")
+    order = models.UUIDField()
+    taken_on = models.DateField()
+    picture = models.BinaryField()
+    MOST = 20_000
+
+    class Meta:
+        verbose_name_plural = "photos"
+        indexes = [models.Index(fields=["workshop", "order"], name="photos_of_an_order")]
+
+
 class HouseCorrection(WorkshopRow):
     """What was found at `found` of so many `fittings` of a kind of garment by a method, and was made a rule of the
     house: a `choice` is changed by so many mm in the drafts of every client who has no correction of it.

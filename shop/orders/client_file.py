@@ -3,6 +3,7 @@
 import csv
 import io
 import unicodedata
+from base64 import b64encode
 from typing import Any
 from uuid import UUID, uuid4
 
@@ -13,7 +14,7 @@ from shop.accounts.models import User
 from shop.accounts.rights import allow
 from shop.accounts.writing import own
 from shop.clients.corrections import every_correction
-from shop.clients.models import Client, Correction, Erasure, Overruling, Sheet
+from shop.clients.models import Client, Correction, Erasure, FittingPhoto, Overruling, Sheet
 from shop.clients.queries import all_readings, sheets
 from shop.clients.seen import bring_together
 from shop.clients.sound import digits
@@ -76,6 +77,10 @@ def export_client(actor: User, id: UUID) -> dict[str, Any]:
                 "dropped": one.removed,
             }
             for one in every_correction(actor, client.id)
+        ],
+        "photos": [
+            {"taken_on": one.taken_on.isoformat(), "jpeg_base64": b64encode(bytes(one.picture)).decode()}
+            for one in FittingPhoto.of(actor.workshop).filter(client=client).order_by("taken_on", "id")
         ],
         "orders": [
             {
@@ -146,7 +151,7 @@ def merge_clients(*, actor: User, id: UUID, other: UUID) -> Client:
         kept, gone = own(Client, actor, id), own(Client, actor, other)
         if kept.id == gone.id:
             return kept
-        for model in (Sheet, Order, Correction):
+        for model in (Sheet, Order, Correction, FittingPhoto):
             model.of(actor.workshop).filter(client=gone).update(client=kept, changed_by=actor)
         for key, (between, room, words) in CONTACTS.items():
             mine, theirs = getattr(kept, key), getattr(gone, key)

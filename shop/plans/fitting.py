@@ -14,7 +14,8 @@ from shop.accounts.writing import check_room, own, put_row
 from shop.bridge.drafting import draw_panels
 from shop.bridge.fitting import CureOut, OfSide, SignError, changes_of, cures, method_of
 from shop.clients.corrections import MOST_OF_A_CLIENT
-from shop.clients.models import Correction
+from shop.clients.models import Correction, FittingPhoto
+from shop.clients.photos import keep_photo
 from shop.orders.models import Garment, Order
 from shop.plans.job import job_of
 from shop.plans.pace import check_pace
@@ -80,6 +81,13 @@ def change_correction(*, actor: User, id: UUID, version: int, removed: bool | No
         if seen_on is not None and not kept.removed:
             _check_drafts(actor, seen_on)
     return kept
+
+
+def put_photo(*, actor: User, id: UUID, order: UUID, taken_on: date, picture: str) -> FittingPhoto:
+    """Keep a photo of an order's fitting. Raises PhotoError, FullError."""
+    allow(actor, "fit")
+    row = own(Order, actor, order)
+    return keep_photo(actor=actor, id=id, client=row.client_id, order=row.id, taken_on=taken_on, picture=picture)
 
 
 def _holding(actor: User, client: UUID) -> QuerySet[Correction]:

@@ -14,6 +14,8 @@ from shop.accounts.models import Invitation, User
 JOB = (Path(__file__).parents[2] / "demo/jobs/choir-palazzo.json").read_text()
 
 
+DOT = "iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg=="
+"""A picture of one pixel."""
 SQUARE = '<svg xmlns="http://www.w3.org/2000/svg" width="9cm" viewBox="0 0 90 90"><rect width="50" height="40"/></svg>'
 
 
@@ -64,6 +66,7 @@ def bodies_for(owner, order):
         "fitted_on": "2026-11-01",
     }
     correction, payment = str(uuid4()), str(uuid4())
+    photo = {"order": ids["order"], "taken_on": "2026-11-01", "picture": DOT}
     owner("PUT", f"/fitting-corrections/{correction}", found)
     paid = owner("PUT", f"/payments/{payment}", {"order": ids["order"], "amount": "40", "paid": "0.00"})[1]
     move = {"kinds": ["pack"], "person": str(User.objects.get(username="ebba").id), "day": soon}
@@ -76,6 +79,7 @@ def bodies_for(owner, order):
         ("PUT", f"/corrections/{uuid4()}"): {"sheet": ids["sheet"]},
         ("POST", f"/orders/{ids['order']}/cures"): {"garment": "trousers", "sign": "seat_tight", "pinned": "1/2"},
         ("PUT", f"/fitting-corrections/{uuid4()}"): found,
+        ("PUT", f"/photos/{uuid4()}"): photo,
         ("PATCH", f"/fitting-corrections/{correction}"): {"version": 1, "removed": True},
         ("PUT", f"/house-corrections/{uuid4()}"): {"kind": "lower", "method": "quarter-hip", "choice": "seat_raise"},
         ("POST", "/drafts/quarter-hip/number?style=palazzo"): {"key": "palazzo.crotch_depth", "typed": "11"},

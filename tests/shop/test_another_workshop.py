@@ -8,7 +8,7 @@ from django.test import Client as Http
 from django.utils import timezone
 
 from shop.accounts.models import User
-from tests.shop.bodies import JOB, SQUARE, order_that_is_ready
+from tests.shop.bodies import DOT, JOB, SQUARE, order_that_is_ready
 
 
 def ids_in(value, found):
@@ -56,10 +56,12 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     quote, payment, taken = new_id(), new_id(), {"order": order["id"], "amount": "40", "paid": "0.00"}
     assert owner("PUT", f"/quotes/{quote}", {"order": order["id"]})[0] == 200
     assert owner("PUT", f"/payments/{payment}", taken)[0] == 200
+    photo, shown = new_id(), {"order": order["id"], "taken_on": "2026-11-01", "picture": DOT}
+    assert owner("PUT", f"/photos/{photo}", shown)[0] == 200
     reminder, ready = new_id(), order_that_is_ready(owner)
     assert owner("PUT", f"/reminders/{reminder}", {"order": ready, "kind": "ready"})[0] == 200
     rows = {
-        "chalks": chalk, "ticks": new_id(), "tape-readings": new_id(), "steps": step, "drill-answers": drilled, "call-answers": new_id(), "sewn": new_id(), "fitting-corrections": new_id(), "house-corrections": new_id(),
+        "chalks": chalk, "ticks": new_id(), "tape-readings": new_id(), "steps": step, "drill-answers": drilled, "call-answers": new_id(), "sewn": new_id(), "fitting-corrections": new_id(), "photos": photo, "house-corrections": new_id(),
         "shelf": kept["id"], "cuts": cut["id"], "house-rules": rule["id"], "house-patterns": pattern["id"], "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run, "plots": plot,
         "garments": order["garments"][0]["id"], "cloths": order["cloth"]["id"], "plans": made["id"],
         "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
@@ -86,7 +88,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "invitations": {"name": "Ivo", "role": "owner"}, "password-links": {"person": rows["people"]}, "house-rules": {"name": "x", "method": "half-thigh", "choices": {}},
         "house-corrections": {"kind": "lower", "method": "quarter-hip", "choice": "seat_raise"},
         "fitting-corrections": {"order": rows["orders"], "sign": "seat_tight", "cure": "tip_more", "pinned": "1/2", "fitted_on": "2026-11-01"},
-        "hours": {"skills": [], "week": [[]] * 7, "first": day, "last": day}, "away": {"person": str(User.objects.get(username="ebba").id), "first": day, "last": day},
+        "photos": shown, "hours": {"skills": [], "week": [[]] * 7, "first": day, "last": day}, "away": {"person": str(User.objects.get(username="ebba").id), "first": day, "last": day},
         "client-days": {"order": rows["orders"], "kind": "fit", "day": day}, "promises": {"styles": ["palazzo"], "day": day},
         "quotes": {"order": rows["orders"], "total": "1.00"}, "payments": taken, "reminders": {"order": rows["orders"], "kind": "ready"}, "taken-back": {"payment": payment}, "prices": {"rate": "3"},
         "ticket-moves": {"order": rows["orders"], "kinds": ["pack"], "person": rows["people"], "day": day, "stamp": ""},

@@ -11,7 +11,7 @@ from shop.accounts.models import Invitation, Message, User
 from shop.accounts.rights import RIGHTS, ROLES
 from shop.api.api import api
 from shop.clients.models import HouseCorrection
-from tests.shop.bodies import order_that_is_ready
+from tests.shop.bodies import DOT, order_that_is_ready
 from tests.shop.conftest import Caller
 
 HELD = {
@@ -88,6 +88,7 @@ def test_every_write_asks_for_its_right(team, order, new_id):
         ("orders", "PUT", f"/orders/{new_id()}/again", {"of": order["id"], "promised_on": order["promised_on"]}),
         ("steps", "PUT", f"/steps/{new_id()}", {"order": order["id"], "state": "sewing"}),
         ("steps", "POST", f"/orders/{order['id']}/passed", {"station": "design"}),
+        ("fit", "PUT", f"/photos/{new_id()}", {"order": order["id"], "taken_on": "2026-11-01", "picture": DOT}),
         ("fit", "PUT", f"/fitting-corrections/{new_id()}", {"order": order["id"], "sign": "seat_tight", "cure": "tip_more", "pinned": "1/8", "fitted_on": "2026-11-01"}),
         ("lays", "POST", f"/plans/{plan}/search", None),
         ("chalk", "PUT", f"/ticks/{new_id()}", tick | {"call": 2}),

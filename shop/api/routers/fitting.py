@@ -5,7 +5,7 @@ from datetime import date, datetime
 from typing import Literal, cast
 from uuid import UUID
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Field, Router, Schema
 
 from shop.accounts.writing import own
@@ -15,9 +15,10 @@ from shop.bridge.fitting import ChangeOut, CureOut, OfSide, ViewOut, cure_name, 
 from shop.chalk.queries import name_of
 from shop.clients import seen
 from shop.clients.corrections import every_correction
-from shop.clients.models import Client, Correction
+from shop.clients.models import Client, Correction, FittingPhoto
+from shop.clients.photos import of_order, remove_photo
 from shop.orders.models import Order
-from shop.plans.fitting import change_correction, put_correction, try_cures
+from shop.plans.fitting import change_correction, put_correction, put_photo, try_cures
 
 router = Router(tags=["fitting"])
 ON_A_PAGE = 40
@@ -80,6 +81,22 @@ class FittingCorrectionOut(Schema):
     against: list[UUID]
 
 
+class PhotoIn(Schema):
+    """A picture taken at a fitting of an order: JPEG, PNG or WebP in base64."""
+
+    order: UUID
+    taken_on: Day
+    picture: str = Field(max_length=950_000)
+
+
+class PhotoOut(Schema):
+    """A photo without its picture."""
+
+    id: UUID
+    taken_on: date
+    by: str
+
+
 @router.get("/signs", response=list[ViewOut])
 def signs(request: HttpRequest) -> list[ViewOut]:
     """Everything that may be seen at a fitting, by the side it is seen from."""
@@ -92,6 +109,41 @@ def cures(request: HttpRequest, id: UUID, body: SeenIn) -> list[CureOut]:
     actor = person(request)
     seen.note(actor, [own(Order, actor, id).client_id], "measures")
     return try_cures(actor=actor, order=id, **body.dict())
+
+
+@router.get("/orders/{id}/photos", response=list[PhotoOut])
+def photos(request: HttpRequest, id: UUID) -> list[PhotoOut]:
+    """The photos of an order's fittings, the oldest first: never more than a page."""
+    actor = person(request)
+    order = own(Order, actor, id)
+    seen.note(actor, [order.client_id], "measures")
+    return [_photo(one) for one in of_order(actor, order.id).select_related("changed_by")]
+
+
+@router.put("/photos/{id}", response=PhotoOut)
+def add_photo(request: HttpRequest, id: UUID, body: PhotoIn) -> PhotoOut:
+    """Keep a photo of a fitting: its pixels alone."""
+    return _photo(put_photo(actor=person(request), id=id, **body.dict()))
+
+
+@router.get("/photos/{id}/picture")
+def picture(request: HttpRequest, id: UUID) -> HttpResponse:
+    """The picture itself."""
+    actor = person(request)
+    row = own(FittingPhoto, actor, id)
+    seen.note(actor, [row.client_id], "measures")
+    return HttpResponse(bytes(row.picture), content_type="image/jpeg")
+
+
+@router.delete("/photos/{id}", response={204: None})
+def drop_photo(request: HttpRequest, id: UUID) -> tuple[int, None]:
+    """A photo goes for good."""
+    remove_photo(actor=person(request), id=id)
+    return 204, None
+
+
+def _photo(row: FittingPhoto) -> PhotoOut:
+    return PhotoOut(id=row.id, taken_on=row.taken_on, by=name_of(row.changed_by))
 
 
 @router.get("/clients/{id}/fitting-corrections", response=list[FittingCorrectionOut])

@@ -61,3 +61,33 @@ function useAnew(order: string, client: string) {
     await planAnew(memory, order);
   };
 }
+
+const photosOf = (order: string) => ["photos", order];
+
+/** The photos of an order's fittings, the oldest first. */
+export const usePhotos = (order: string) =>
+  useQuery({
+    queryKey: photosOf(order),
+    queryFn: () => answered(server.GET("/api/orders/{id}/photos", { params: { path: { id: order } } })),
+  });
+
+/** A photo kept, or gone for good. */
+export function useChangePhotos(order: string) {
+  const memory = useQueryClient();
+  const onSuccess = () => memory.invalidateQueries({ queryKey: photosOf(order) });
+  const keep = useMutation({
+    mutationFn: ({ picture, taken_on }: { picture: string; taken_on: string }) =>
+      answered(
+        server.PUT("/api/photos/{id}", {
+          params: { path: { id: crypto.randomUUID() } },
+          body: { order, taken_on, picture },
+        }),
+      ),
+    onSuccess,
+  });
+  const drop = useMutation({
+    mutationFn: (id: string) => answered(server.DELETE("/api/photos/{id}", { params: { path: { id } } })),
+    onSuccess,
+  });
+  return { keep, drop };
+}

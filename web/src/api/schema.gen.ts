@@ -1261,6 +1261,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Photos
+         * @description The photos of an order's fittings, the oldest first: never more than a page.
+         */
+        get: operations["shop_api_routers_fitting_photos"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/plan": {
         parameters: {
             query?: never;
@@ -1576,6 +1596,50 @@ export interface paths {
          * @description Give another role, or let go.
          */
         put: operations["shop_api_routers_people_put_person"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Add Photo
+         * @description Keep a photo of a fitting: its pixels alone.
+         */
+        put: operations["shop_api_routers_fitting_add_photo"];
+        post?: never;
+        /**
+         * Drop Photo
+         * @description A photo goes for good.
+         */
+        delete: operations["shop_api_routers_fitting_drop_photo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Picture
+         * @description The picture itself.
+         */
+        get: operations["shop_api_routers_fitting_picture"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -6120,6 +6184,42 @@ export interface components {
             user_name: string;
             /** Works Here */
             works_here: boolean;
+        };
+        /**
+         * PhotoIn
+         * @description A picture taken at a fitting of an order: JPEG, PNG or WebP in base64.
+         */
+        PhotoIn: {
+            /**
+             * Order
+             * Format: uuid
+             */
+            order: string;
+            /** Picture */
+            picture: string;
+            /**
+             * Taken On
+             * Format: date
+             */
+            taken_on: string;
+        };
+        /**
+         * PhotoOut
+         * @description A photo without its picture.
+         */
+        PhotoOut: {
+            /** By */
+            by: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Taken On
+             * Format: date
+             */
+            taken_on: string;
         };
         /**
          * PieceOut
@@ -10717,6 +10817,37 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_fitting_photos: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_orders_plan: {
         parameters: {
             query?: {
@@ -11223,6 +11354,99 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["PersonOut"];
                 };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_fitting_add_photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhotoIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_fitting_drop_photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_fitting_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused, in words */
             "4XX": {

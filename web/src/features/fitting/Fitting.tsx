@@ -17,6 +17,7 @@ import { Says } from "../../ui/words";
 import { Corrections } from "./Corrections";
 import { CureCard } from "./CureCard";
 import { Figure } from "./Figure";
+import { Photos } from "./Photos";
 
 /** What is sewn to its twin on the other side is corrected on both. */
 const SIDES: { value: Side; label: string }[] = [
@@ -228,6 +229,7 @@ function Looking({ order, parts }: { order: Order; parts: Part[] }) {
         </Box>
       </Box>
       <Corrections order={order.id} client={order.client} unit={unit} may={may} />
+      <Photos order={order.id} may={may} />
     </>
   );
 }
