@@ -1,5 +1,6 @@
 """Reads about orders; each starts from the workshop."""
 
+from collections.abc import Collection
 from typing import Any
 from uuid import UUID
 
@@ -51,6 +52,15 @@ def order(actor: User, id: UUID) -> Order:
 def garments(actor: User, order: UUID) -> QuerySet[Garment]:
     """The garments of an order as they were added."""
     return Garment.of(actor.workshop).filter(order_id=order, removed=False).order_by("created_at", "id")
+
+
+def styles_of(actor: User, orders: Collection[UUID]) -> dict[UUID, list[str]]:
+    """The style of each garment of each order, as they were added. One query."""
+    found: dict[UUID, list[str]] = {order: [] for order in orders}
+    rows = Garment.of(actor.workshop).filter(order_id__in=orders, removed=False).order_by("created_at", "id")
+    for order, style in rows.values_list("order_id", "style"):
+        found[order].append(style)
+    return found
 
 
 def cut_for(actor: User, order: UUID) -> Cut | None:

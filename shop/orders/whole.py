@@ -35,19 +35,17 @@ class WholeOrder:
         return self.order.other_cloth if used else None
 
 
-def whole_orders(actor: User, orders: Sequence[Order], to_draft: bool = True) -> list[WholeOrder]:
-    """Each order whole, in their order; what only drafts are made from, patterns and corrections, is left out where
-    none is made.
-    """
+def whole_orders(actor: User, orders: Sequence[Order]) -> list[WholeOrder]:
+    """Each order whole, in their order."""
     worn: dict[UUID, list[Garment]] = {order.id: [] for order in orders}
     among = Garment.of(actor.workshop).filter(order_id__in=worn, removed=False)
     for garment in among.order_by("created_at", "id"):
         worn[garment.order_id].append(garment)
     read = last_readings_of(actor, {order.sheet_id for order in orders})
-    kept = patterns_of(actor, orders) if to_draft else {}
+    kept = patterns_of(actor, orders)
     clients = {order.client_id for order in orders}
-    fitted = corrections_of(actor, clients) if to_draft else {id: [] for id in clients}
-    house = list(house_corrections(actor)) if to_draft else []
+    fitted = corrections_of(actor, clients)
+    house = list(house_corrections(actor))
     return [
         WholeOrder(
             order, worn[order.id], read[order.sheet_id], [kept[id] for id in order.patterns if id in kept],

@@ -25,10 +25,10 @@ from shop.bridge.scheduling import (
     work_of,
 )
 from shop.bridge.week import Called
-from shop.clients.models import Reading
+from shop.clients.queries import how_many_of
 from shop.orders import life
-from shop.orders.models import Garment, Order
-from shop.orders.queries import on_bench
+from shop.orders.models import Order
+from shop.orders.queries import on_bench, styles_of
 from shop.plans.models import PlanRun
 from shop.plans.queries import counted, listed
 from shop.scheduling.models import Away, ClientDay, Hours, Schedule, TaskDay
@@ -167,14 +167,7 @@ def _waiting(actor: User, orders: list[Order]) -> list[Waiting]:
     ids = [row.id for row in orders]
     done = done_states(actor, ids)
     sheets = {row.sheet_id for row in orders}
-    measured = defaultdict[UUID, set[str]](set)
-    for sheet, key in Reading.of(actor.workshop).filter(sheet_id__in=sheets).values_list("sheet_id", "key"):
-        measured[sheet].add(key)
-    styles: dict[UUID, list[str]] = defaultdict(list)
-    for order, style in (
-        Garment.of(actor.workshop).filter(order_id__in=ids, removed=False).values_list("order_id", "style")
-    ):
-        styles[order].append(style)
+    measured, styles = how_many_of(actor, sheets), styles_of(actor, ids)
     planned = _planned(actor, ids)
     ticks = Sewn.of(actor.workshop).filter(order_id__in=ids).order_by("order_id", "operation", "-created_at", "id")
     last = ticks.distinct("order_id", "operation").values_list("order_id", "operation", "sewn")
@@ -184,9 +177,7 @@ def _waiting(actor: User, orders: list[Order]) -> list[Waiting]:
     for row in orders:
         operations, pieces = planned.get(row.id, (None, 0))
         left = None if not operations else [one.rpartition(".")[2] for one in operations if (row.id, one) not in sewn]
-        state = life.state_of(
-            getattr(row, "step", None), len(measured[row.sheet_id]) >= life.MEASURED, done.get(row.id)
-        )
+        state = life.state_of(getattr(row, "step", None), measured[row.sheet_id] >= life.MEASURED, done.get(row.id))
         on = {one.kind: one.day for one in days[row.id]}
         found.append(
             Waiting(str(row.id), row.promised_on, done_by(state), styles[row.id], left, pieces, on, put[row.id])

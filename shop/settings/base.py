@@ -69,6 +69,14 @@ MIDDLEWARE = [
 ]
 TEMPLATES = [{"BACKEND": "django.template.backends.django.DjangoTemplates", "DIRS": [ROOT / "web/dist"]}]
 
+CACHES = {
+    "default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache"},
+    # Plans in words, 160 kB each: so many in each process.
+    "said": {
+        "BACKEND": "django.core.cache.backends.locmem.LocMemCache", "LOCATION": "said", "TIMEOUT": 3600,
+        "OPTIONS": {"MAX_ENTRIES": 100},
+    },
+}  # fmt: skip
 _url = urlsplit(os.environ["DATABASE_URL"])
 DATABASES = {
     "default": {

@@ -3,7 +3,7 @@
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Field, Router, Schema
 
 from shop.api.auth import person
@@ -131,7 +131,7 @@ class HandIn(Schema):
 
 
 @router.put("/plans/{id}/hand", response=PlanAnswer, by_alias=True)
-def by_hand(request: HttpRequest, id: UUID, body: HandIn) -> PlanAnswer:
+def by_hand(request: HttpRequest, id: UUID, body: HandIn) -> HttpResponse:
     """Lay the pieces of a plan as they were moved by hand: checked exactly, and kept."""
     placements = [one.model_dump() for one in body.placements]
     run = lays.put_hand_lay(actor=person(request), id=body.id, plan_run=id, placements=placements)

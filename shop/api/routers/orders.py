@@ -4,7 +4,7 @@ from datetime import date, datetime
 from typing import Annotated, Any, Literal, cast
 from uuid import UUID
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Field, Query, Router, Schema
 
 from shop.accounts.models import User
@@ -18,21 +18,21 @@ from shop.api.routers.sheets import SheetOut, sheet_out
 from shop.bridge.drafting import PlanShape, WidthShape
 from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
 from shop.bridge.trade import session_of
-from shop.bridge.words import said_plan
 from shop.chalk.queries import chalked_plan, name_of, newer, open_chalking
 from shop.clients import seen
-from shop.clients.queries import counting
+from shop.clients.queries import counting, how_many_of
 from shop.cloths import actions as cloths
 from shop.cloths.models import Cloth
 from shop.orders import actions, life, queries
 from shop.orders.group import members
 from shop.orders.models import Cut, Garment, Order
 from shop.orders.patterns import MOST_OF_AN_ORDER, set_patterns
-from shop.orders.whole import whole_order, whole_orders
+from shop.orders.whole import whole_order
 from shop.plans.job import needs_of_order, outfit_id
 from shop.plans.making import plan_order, widths_of
 from shop.plans.models import PlanRun
 from shop.plans.queries import best, searched
+from shop.plans.said import plan_text
 from shop.plans.together import plan_together
 from shop.sewing.queries import done_states
 
@@ -198,12 +198,11 @@ class OrderOut(Schema):
     passed: list[str] = Field(description="the stations where somebody chose, or looked and went on")
 
 
-class PlanAnswer(Schema):
-    """A stored plan; `plan` is the file of docs/file-formats.md, `stamp` another where anything of it moved."""
+class PlanAbout(Schema):
+    """What is said of a stored plan; its `stamp` is another where anything of it moved."""
 
     id: UUID
     stamp: str
-    plan: PlanShape
     clients: dict[str, str] = Field(
         default_factory=dict, description="where outfits of several clients are cut from the cloth: names by outfit"
     )
@@ -214,6 +213,12 @@ class PlanAnswer(Schema):
         "done", description="whether a shorter lay was looked for: none of its figures falls any more where it is done"
     )
     search: UUID | None = Field(None, description="the search that is under way")
+
+
+class PlanAnswer(PlanAbout):
+    """A stored plan; `plan` is the file of docs/file-formats.md."""
+
+    plan: PlanShape
 
 
 def _garment(row: Garment) -> GarmentOut:
@@ -280,15 +285,17 @@ def bench(
     actor = person(request)
     rows = list(page_of(queries.on_bench(actor, find.strip()), page, queries.ON_BENCH))
     done = done_states(actor, [row.id for row in rows])
+    measures = how_many_of(actor, {row.sheet_id for row in rows})
+    worn = queries.styles_of(actor, [row.id for row in rows])
     tickets = []
-    for one in whole_orders(actor, rows, to_draft=False):
-        row, measured = one.order, len(counting(one.readings))
+    for row in rows:
+        measured = measures[row.sheet_id]
         state = life.state_of(getattr(row, "step", None), measured >= life.MEASURED, done.get(row.id))
         tickets.append(TicketOut(
             id=row.id, version=row.version, title=row.title, client=row.client_id, client_name=row.client.name,
             group=row.group, promised_on=row.promised_on, measured=measured,
             moved_from=getattr(row, "moved_from", None), moved_because=getattr(row, "moved_because", None) or "",
-            styles=[garment.style for garment in one.garments], state=state, passed=row.passed,
+            styles=worn[row.id], state=state, passed=row.passed,
         ))  # fmt: skip
     return tickets
 
@@ -348,7 +355,7 @@ def plan(
     cloth: ClothName = "main",
     unit: Literal["", "in", "cm"] = "",
     chalked: bool = False,
-) -> PlanAnswer:
+) -> HttpResponse:
     """The plan of the order as it stands, for one of its cloths, or with `all` for its whole group on one: made at the
     first call, found at the next; with its best lay. With `chalked` the plan that the cloth is chalked by, where
     somebody began. Lengths are shown in `unit`, else in the workshop's.
@@ -368,16 +375,23 @@ def plan(
     others = list(queries.bench(actor).filter(pk__in=run.others)) if run.others else []
     names = {"": row.client.name} | {outfit_id(one): one.client.name for one in others} if cloth == "all" else {}
     seen.note(actor, [row.client_id, *(one.client_id for one in others)], "measures")
-    said = said_plan(plan, unit or actor.workshop.unit)
-    return PlanAnswer(id=run.id, stamp=stamp, plan=said, clients=names, newer=told, **_search(actor, run))
+    about = PlanAbout(id=run.id, stamp=stamp, clients=names, newer=told, **_search(actor, run))
+    return _planned(about, plan, unit or actor.workshop.unit)
 
 
-def plan_answer(request: HttpRequest, run: PlanRun) -> PlanAnswer:
-    """A stored plan with its best lay, in words."""
+def plan_answer(request: HttpRequest, run: PlanRun) -> HttpResponse:
+    """A stored plan with its best lay, in words: a PlanAnswer."""
     actor = person(request)
     found = best(actor.workshop, run)
-    said = said_plan(found.plan, actor.workshop.unit)
-    return PlanAnswer(id=run.id, stamp=found.stamp, plan=said, **_search(actor, run))
+    about = PlanAbout(id=run.id, stamp=found.stamp, **_search(actor, run))
+    return _planned(about, found.plan, actor.workshop.unit)
+
+
+def _planned(about: PlanAbout, plan: dict[str, Any], unit: str) -> HttpResponse:
+    """A PlanAnswer around a plan's text, which is not read again to be written."""
+    head = about.model_dump_json().removesuffix("}")
+    text = f'{head},"plan":{plan_text(about.id, about.stamp, plan, unit)}}}'
+    return HttpResponse(text, content_type="application/json; charset=utf-8")
 
 
 def _search(actor: User, run: PlanRun) -> dict[str, Any]:

@@ -6364,7 +6364,7 @@ export interface components {
         };
         /**
          * PlanAnswer
-         * @description A stored plan; `plan` is the file of docs/file-formats.md, `stamp` another where anything of it moved.
+         * @description A stored plan; `plan` is the file of docs/file-formats.md.
          */
         PlanAnswer: {
             /**
