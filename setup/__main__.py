@@ -240,7 +240,7 @@ VERBS: dict[str, Callable[[list[str]], int]] = {
     "demo": demo, "stop": stop, "test": test, "lint": lint, "shots": shots, "benchmark": benchmark, "lock": lock,
     "tape": tape, "plotter": plotter, "post": post,
     "start": real.start, "backup": real.manage("backup"), "restore": real.restore, "doctor": real.manage("doctor"),
-    "upgrade": upgrade,
+    "upgrade": upgrade, "take-out": real.manage("take_out"), "bring-in": real.bring_in,
     "new-workshop": command("new_workshop"), "owner-link": command("owner_link"),
 }  # fmt: skip
 

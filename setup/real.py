@@ -26,6 +26,7 @@ NAMES = {
     "PLAVET_BIND": "where the server listens, if not at the address: such as 127.0.0.1:8600 behind a proxy",
     "PLAVET_PROXY": "the address of the proxy in front, whose word is taken of where a request came from",
     "PLAVET_BACKUPS": "the folder of backups, if not var/backups",
+    "PLAVET_ARCHIVES": "the folder where owners' archives wait a day to be taken, if not var/archives",
     "PLAVET_BACKUP_PASSPHRASE": "what backups are sealed by, 12 letters or more; keep it elsewhere too",
     "PLAVET_PLOTTER": "where a pen plotter listens",
     "PLAVET_POST": "where a gateway of messages listens",
@@ -112,6 +113,7 @@ def environment(real: Real) -> dict[str, str]:
         "PLAVET_HOSTS": real.host,
         "PLAVET_PLAIN": "1" if real.address.startswith("http:") else "",
         "PLAVET_BACKUPS": real.said.get("PLAVET_BACKUPS") or str(BACKUPS),
+        "PLAVET_ARCHIVES": real.said.get("PLAVET_ARCHIVES") or str(VAR / "archives"),
         "PYTHONPYCACHEPREFIX": str(VAR / "pycache"),
         "NUMBA_CACHE_DIR": str(VAR / "numba"),
     }  # fmt: skip
@@ -170,6 +172,11 @@ def restore(arguments: list[str]) -> int:
     file = str(Path(arguments[0]).resolve())
     done = subprocess.run([PYTHON, "manage.py", "restore", file], cwd=ROOT, env=environment(real), check=False)
     return done.returncode or start([])
+
+
+def bring_in(arguments: list[str]) -> int:
+    """A workshop from its archive; its owners' links lead to where this installation answers."""
+    return manage("bring_in")([*arguments, "--address", f"{known().address}/"])
 
 
 def _manage(*words: str, env: dict[str, str]) -> subprocess.CompletedProcess[str]:

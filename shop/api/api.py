@@ -9,6 +9,7 @@ from ninja.security import SessionAuth
 from shop.api import errors
 from shop.api.incoming import Incoming
 from shop.api.routers import (
+    archive,
     chalk,
     clients,
     design,
@@ -68,6 +69,7 @@ api.add_router("", fitting.router)
 api.add_router("", group.router)
 api.add_router("", house.router)
 api.add_router("", installation.router)
+api.add_router("", archive.router)
 api.add_router("", jobs.router)
 api.add_router("", lays.router)
 api.add_router("", money.router)

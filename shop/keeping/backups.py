@@ -74,7 +74,7 @@ def make(folder: Path, now: datetime | None = None) -> Backup:
             rows = {table: _count(line, table) for table in _tables(line)}
             _run("pg_dump", "--format=custom", f"--snapshot={snapshot}", f"--file={dump}", f"--dbname={database()}")
         about = {"format": FORMAT, "version": 1, "made_at": at.isoformat(), "core": CORE_VERSION, "rows": rows,
-                 "migrations": _migrations(), "sha256": _digest(dump)}  # fmt: skip
+                 "migrations": migrations(), "sha256": _digest(dump)}  # fmt: skip
         made = Path(work) / path.name
         with tarfile.open(made, "w") as out:
             text = json.dumps(about, indent=1).encode()
@@ -211,7 +211,8 @@ def _tidy(folder: Path) -> None:
             one.path.unlink()
 
 
-def _migrations() -> list[str]:
+def migrations() -> list[str]:
+    """What the database was brought to, in the order of the names."""
     return sorted(f"{app}.{name}" for app, name in MigrationRecorder(connection).applied_migrations())
 
 

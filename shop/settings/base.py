@@ -44,6 +44,7 @@ INSTALLED_APPS = [
     "shop.money",
     "shop.reminders",
     "shop.keeping",
+    "shop.archive",
 ]
 MIDDLEWARE = [
     "shop.seeing.health.HealthMiddleware",

@@ -8,6 +8,7 @@ from django.test import Client
 
 from demo.load import load
 from shop.accounts.models import User, Workshop
+from shop.accounts.rights import ROLES
 
 
 class Caller:
@@ -54,6 +55,14 @@ def stranger(db):
     elsewhere = Workshop.objects.create(name="Elsewhere", unit="cm")
     user = User.objects.create(username="other", workshop=elsewhere)
     return Caller(user)
+
+
+@pytest.fixture
+def team(owner):
+    """One of each role in the demo workshop."""
+    ebba = User.objects.get(username="ebba")
+    made = {role: User.objects.create(username=f"a-{role}", workshop=ebba.workshop, role=role) for role in ROLES[1:]}
+    return {"owner": owner} | {role: Caller(user) for role, user in made.items()}
 
 
 @pytest.fixture

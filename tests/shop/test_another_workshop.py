@@ -114,7 +114,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
             )
             assert kind in rows or "{id}" not in path, f"an id of {kind} is not tried"
             walked += 1
-            if "{id}" in path:
+            if "{id}" in path or path == "/archive/file":  # theirs was never made
                 assert status == 404, (method, path, status, given)
             else:
                 assert status in (200, 204), (method, path)

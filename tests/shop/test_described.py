@@ -48,8 +48,8 @@ def ids(owner, order):
     return found
 
 
-BY_LINK = {"GET /api/look"}
-"""Asked with the secret of a link: test_files."""
+BY_LINK = {"GET /api/look", "GET /api/archive/file"}
+"""Asked with the secret of a link: test_files. Or not there before it is made: test_archive."""
 
 
 @pytest.fixture

@@ -12,7 +12,6 @@ from shop.accounts.rights import RIGHTS, ROLES
 from shop.api.api import api
 from shop.clients.models import HouseCorrection
 from tests.shop.bodies import DOT, order_that_is_ready
-from tests.shop.conftest import Caller
 
 HELD = {
     "owner": set(RIGHTS),
@@ -33,14 +32,6 @@ HELD = {
     "apprentice": {"measure", "lays", "steps", "chalk", "sew", "practise"},
     "sewer": {"steps", "sew", "practise"},
 }
-
-
-@pytest.fixture
-def team(owner):
-    """One of each role in the demo workshop."""
-    ebba = User.objects.get(username="ebba")
-    made = {role: User.objects.create(username=f"a-{role}", workshop=ebba.workshop, role=role) for role in ROLES[1:]}
-    return {"owner": owner} | {role: Caller(user) for role, user in made.items()}
 
 
 @pytest.mark.parametrize("role", ROLES)
@@ -101,6 +92,7 @@ def test_every_write_asks_for_its_right(team, order, new_id):
         ("remove", "POST", f"/clients/{client['id']}/merge", {"other": client["id"]}),
         ("people", "GET", "/people", None),
         ("people", "GET", "/work", None),
+        ("workshop", "POST", "/archive", None),
         ("workshop", "DELETE", f"/house-corrections/{rule.id}", None),
         ("people", "PUT", f"/invitations/{new_id()}", {"name": "Ivo", "role": "sewer"}),
         ("people", "PUT", f"/password-links/{new_id()}", {"person": str(User.objects.get(username="a-sewer").id)}),

@@ -4,6 +4,50 @@
  */
 
 export interface paths {
+    "/api/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Archive
+         * @description How it is with the workshop's archive.
+         */
+        get: operations["shop_api_routers_archive_archive"];
+        put?: never;
+        /**
+         * Make Archive
+         * @description Have one made on the queue; it is kept for a day.
+         */
+        post: operations["shop_api_routers_archive_make_archive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archive/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Archive File
+         * @description The archive as a zip.
+         */
+        get: operations["shop_api_routers_archive_archive_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/away/{id}": {
         parameters: {
             query?: never;
@@ -2973,6 +3017,21 @@ export interface components {
             seen: string;
             /** Title */
             title: string;
+        };
+        /**
+         * ArchiveOut
+         * @description The workshop's archive: whether there is one, since when, how large it is.
+         */
+        ArchiveOut: {
+            /** Made At */
+            made_at: string | null;
+            /** Size Mb */
+            size_mb: number;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "none" | "being_made" | "ready";
         };
         /**
          * AssemblyOut
@@ -8501,6 +8560,91 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    shop_api_routers_archive_archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchiveOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_archive_make_archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchiveOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_archive_archive_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_week_put_away: {
         parameters: {
             query?: never;

@@ -61,6 +61,7 @@ export function Bench() {
             : "Nothing waits. Add an order: a client, a garment and a day."}
         </Says>
       )}
+      {!tickets && !bench.isError && <p>Fetching the orders…</p>}
       {tickets && <Tickets {...{ tickets, ends, trade, now }} />}
     </Box>
   );

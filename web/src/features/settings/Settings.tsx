@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { useMay, useMe } from "../../api/session";
+import { Archive } from "./Archive";
 import { Installation } from "./Installation";
 import { Keeping } from "./Keeping";
 import { NewPassword } from "./Password";
@@ -28,6 +29,7 @@ export function Settings() {
         {may("workshop") && (
           <Part name={me.workshop}>
             <Workshop />
+            <Archive />
             <Installation />
           </Part>
         )}
