@@ -49,7 +49,9 @@ def _take(page: Page, name: str, title: str | None, where: str, wait: str) -> No
         page.get_by_label("Pinned").fill("1/2")
         page.get_by_role("button", name="Try the cures").click()
         page.get_by_text("First:").wait_for()
-    # Pictures of files are made when they are looked at.
+    if where == "files":
+        # Each picture is made when it is looked at, one after the other.
+        page.wait_for_load_state("networkidle")
     page.wait_for_timeout(2500)
     page.screenshot(path=FOLDER / f"{name}.png")
     print(f"docs/screenshots/{name}.png")
