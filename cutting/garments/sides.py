@@ -12,8 +12,8 @@ from cutting.garments.seams import Seam
 from cutting.geometry import Point, distance
 from cutting.pieces import Piece, Tape, one_side
 
-LEFT = "left"
-"""What the left side's own pieces are called after the garment's id."""
+LEFT = "left_side"
+"""What the left side's own pieces are called after the garment's id: no id in a job has such a sign."""
 SAME = 0.1
 """Outlines that are nowhere further apart, in mm, are one piece."""
 

@@ -19,16 +19,16 @@ from django.core.exceptions import ValidationError
 from django.db import DataError, IntegrityError, connection, models, transaction
 from psycopg.errors import UniqueViolation
 
-from shop.accounts.models import Invitation, Message, User, Workshop, WorkshopRow
+from shop.accounts.models import User, Workshop, WorkshopRow
 from shop.archive.errors import ArchiveError
 from shop.bridge.drafting import CORE_VERSION
 from shop.keeping.backups import migrations
 
 FORMAT = "plavet-workshop"
-LEFT_OUT = (Invitation, Message)
-"""Links that let somebody in, and messages with such links in them."""
-SECRETS = {"scheduling.Feed": None, "clients.Tape": None, "plans.PlanRun": ("link", "link_ends")}
-"""Kinds of rows that are secrets whole, or fields of them that are."""
+LEFT_OUT = ("accounts.Invitation", "accounts.Message", "scheduling.Feed", "clients.Tape")
+"""Links that let somebody in, messages with such links in them, secret addresses, paired tapes."""
+SECRETS = {"plans.PlanRun": ("link", "link_ends")}
+"""Fields that are secrets, by the kind of row."""
 OF_A_PERSON = ("id", "username", "first_name", "role", "is_active", "light", "single_keys")
 Row = TypeVar("Row", bound=models.Model)
 AT_ONCE = 200
@@ -38,8 +38,8 @@ LONGEST = 20_000_000
 
 def kinds() -> list[type[WorkshopRow]]:
     """Every kind of row that is taken along."""
-    found = (model for model in apps.get_models() if issubclass(model, WorkshopRow) and model not in LEFT_OUT)
-    return [model for model in found if SECRETS.get(model._meta.label, ()) is not None]
+    rows = (model for model in apps.get_models() if issubclass(model, WorkshopRow))
+    return [model for model in rows if model._meta.label not in LEFT_OUT]
 
 
 def take_out(workshop: Workshop, out: IO[bytes]) -> None:
@@ -60,7 +60,7 @@ def take_out(workshop: Workshop, out: IO[bytes]) -> None:
         people = User.objects.filter(workshop=workshop).order_by("date_joined", "id")
         archive.writestr("people.json", _text([_plain(one, OF_A_PERSON) for one in people]))
         for kind in kinds():
-            secret = SECRETS.get(kind._meta.label) or ()
+            secret = SECRETS.get(kind._meta.label, ())
             names = [field.name for field in kind._meta.concrete_fields if field.name not in ("workshop", *secret)]
             with archive.open(f"rows/{kind._meta.label}.jsonl", "w", force_zip64=True) as file:
                 for row in kind.of(workshop).order_by("created_at", "id").iterator(AT_ONCE):

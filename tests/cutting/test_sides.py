@@ -71,13 +71,13 @@ def test_each_side_is_what_both_would_be(style, method, choice, by):
     if choice == "side_raise" and "trousers.leg" in wanted:
         assert left == right == neither == wanted, "one piece a leg has no side seam that could rise"
         return
-    parted = {name.removeprefix("trousers.left.") for name in left if name.startswith("trousers.left.")}
+    parted = {name.removeprefix("trousers.left_side.") for name in left if name.startswith("trousers.left_side.")}
     assert parted
     for name, (cut, count) in wanted.items():
         panel = name.removeprefix("trousers.")
         if panel in parted:
-            assert left[f"trousers.left.{panel}"] == right[name] == (cut, count // 2)
-            assert left[name] == right[f"trousers.left.{panel}"] == (neither[name][0], count // 2)
+            assert left[f"trousers.left_side.{panel}"] == right[name] == (cut, count // 2)
+            assert left[name] == right[f"trousers.left_side.{panel}"] == (neither[name][0], count // 2)
         else:
             assert left[name][1] == right[name][1] == count
     wrong = {one.code for garment in both for one in check_garment(garment) if not one.ok}
@@ -99,7 +99,7 @@ def test_each_piece_comes_off_the_cloth_the_way_it_is_worn(style, cloth):
             faces[placement.piece] = placement.mirrored != down[layer]
     # Seen from the right side of the cloth, a front with its side at the left is the wearer's right one.
     assert faces == {
-        "trousers.front": False, "trousers.back": True, "trousers.left.front": True, "trousers.left.back": False
+        "trousers.front": False, "trousers.back": True, "trousers.left_side.front": True, "trousers.left_side.back": False
     }  # fmt: skip
 
 
@@ -142,7 +142,7 @@ def test_it_is_called_chalked_and_sewn_by_its_side():
     made = plan(read_job(asked("straight-trousers", "", by="3/4")), by_width=False)
     wire = to_model(made)
     names = {one.id: name_of(wire, one.garment, one.panel, ENGLISH, NOBODY) for one in wire.pieces}
-    assert [names[f"trousers{side}.{panel}"] for side in ("", ".left") for panel in ("front", "back")] == [
+    assert [names[f"trousers{side}.{panel}"] for side in ("", ".left_side") for panel in ("front", "back")] == [
         "Right front", "Right back", "Left front", "Left back"
     ]  # fmt: skip
     assert all(
@@ -160,6 +160,16 @@ def test_it_is_called_chalked_and_sewn_by_its_side():
     assert judge(legs.readings, {"left_leg": left, "right_leg": right}).agrees
     assert not judge(legs.readings, {"left_leg": right, "right_leg": right}).agrees
     assert any("The sides differ" in text for one in wire.sewing for text in one.says)
-    apart = {key: number for key, number in wire.numbers.items() if key.startswith("trousers.left.")}
-    length, other = apart["trousers.left.length"].net_mm, wire.numbers["trousers.length"].net_mm
+    apart = {key: number for key, number in wire.numbers.items() if key.startswith("trousers.left_side.")}
+    length, other = apart["trousers.left_side.length"].net_mm, wire.numbers["trousers.length"].net_mm
     assert length - other == pytest.approx(0.75 * 25.4)
+
+
+def test_a_garment_that_somebody_calls_left_is_no_left_side():
+    """Of an outfit beside others its id ends with its own name: it is a garment by that name."""
+    raw = job(cloth=OPEN)
+    other = {"id": "o2", "measurements": raw["measurements"], "garments": [raw["garments"][0] | {"id": "left"}]}
+    wire = to_model(plan(read_job(raw | {"others": [other]}), by_width=False))
+    names = {one.id: name_of(wire, one.garment, one.panel, ENGLISH, {"": "Anna", "o2": "Bo"}) for one in wire.pieces}
+    assert names["o2.left.front"] == "Front, Bo"
+    assert names["trousers.front"] == "Front, Anna"

@@ -93,7 +93,7 @@ def test_a_leg_that_is_longer_is_cut_by_itself(owner, order, keep, new_id):
     status, kept = keep(cure="length_more", side="left", **leg)
     assert (status, kept["side"]) == (200, "left")
     made = owner("POST", f"/orders/{order['id']}/plan")[1]
-    apart = [one for one in made["plan"]["pieces"] if one["garment"] == "trousers.left"]
+    apart = [one for one in made["plan"]["pieces"] if one["garment"] == "trousers.left_side"]
     assert {(one["panel"], one["count"], one["pair"]) for one in apart} == {("front", 1, False), ("back", 1, False)}
     rows = owner("GET", f"/orders/{order['id']}/design?garment=trousers")[1]["groups"]
     said = {row["key"]: row["fitting"] for group in rows for row in group["rows"] if row["fitting"]}

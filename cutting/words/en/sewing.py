@@ -1,5 +1,6 @@
 """What is bought besides cloth, and what a part is sewn to."""
 
+from cutting.garments import LEFT
 from cutting.words.en.marks import panel_name
 
 NOTIONS = {
@@ -32,7 +33,7 @@ def _place(panel: str, edge: str = "") -> str:
 
 def garment_name(garment: str) -> str:
     """A garment by its id in a plan: of a jumpsuit the half."""
-    whole = garment.removesuffix(".left")
+    whole = garment.removesuffix(f".{LEFT}")
     kind = whole.rpartition(".")[2].replace("-", " ")
     name = "Trousers" if kind == "lower" else kind.capitalize()
     return name if whole == garment else f"{name}, left side"

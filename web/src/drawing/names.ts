@@ -2,7 +2,7 @@
 export const LEGS: readonly string[] = ["front", "back", "leg", "sleeve"];
 
 /** What the left side's own pieces are called after the garment's id, where it differs from the right. */
-const LEFT = ".left";
+const LEFT = ".left_side";
 const wholeOf = (garment: string) => (garment.endsWith(LEFT) ? garment.slice(0, -LEFT.length) : garment);
 
 /** A garment's name by its id: a jumpsuit's halves are `jumpsuit.top` and `jumpsuit.lower`. */
