@@ -20,6 +20,7 @@ from cutting.methods import (
     Ask,
     correct_lower,
     correct_top,
+    lengths_among,
     methods_for,
     resolve,
     usual_method,
@@ -31,6 +32,7 @@ from cutting.methods.upper import (
     OF_THE_SEAM,
     QUARTER_BUST,
     TOPS,
+    WAIST_LEVELS,
     TopAllowances,
     TopAsk,
     draw_top,
@@ -52,7 +54,7 @@ class GarmentKind:
     `facts` are what its choices may need to know of a style, a method and what is asked; `sources` where a choice's
     default comes from; `needs` the measurements that a draft cannot be made without, of two that will do the one that
     there is; `sums` the sizes a draft works out, in mm; `outline` half of a style's front as it hangs, from its centre
-    line.
+    line; `measures` those that a fitting may correct.
     """
 
     name: str
@@ -72,6 +74,12 @@ class GarmentKind:
     draft: Callable[[str, str, Body, Any], Garment]
     sums: Callable[[Body, str, Any], dict[str, float]]
     outline: Callable[[Body, str], Sequence[Point]]
+    measures: tuple[str, ...] = ()
+
+    @property
+    def correctable(self) -> tuple[str, ...]:
+        """What a fitting's correction can change: choices that are lengths, and measures."""
+        return (*lengths_among(self.choices), *self.measures)
 
     @property
     def methods(self) -> list[str]:
@@ -178,7 +186,7 @@ KINDS: dict[str, GarmentKind] = {
             "top", "straight-top", TOPS, TOP, TopAsk, TopAllowances, EDGE_NEEDS, lambda style: [QUARTER_BUST],
             lambda style: QUARTER_BUST, lambda method: (), _top_facts, usual_top_sources,
             lambda _, ask, has: top_needs(ask, has), resolve_top, draft_top,
-            _top_sums, _top_outline,
+            _top_sums, _top_outline, WAIST_LEVELS,
         ),
     )
 }  # fmt: skip

@@ -18,6 +18,8 @@ from setup.real import PROCESSES, environment, known, manage_said
 
 STAYS = {"var", ".git"}
 """What belongs to the installation, not to a release."""
+KEPT = 2
+"""So many releases of before stay in var/before, the last ones."""
 NEEDED = ("plavet", "setup", "shop", "cutting", "web", "requirements.txt")
 MADE = ignore_patterns("var", ".git", ".venv", "node_modules", "__pycache__")
 
@@ -78,6 +80,12 @@ def exchange(new: Path, root: Path, before: Path, start: Callable[[], bool], res
     return False
 
 
+def keep_last(folder: Path) -> None:
+    """Of the releases of before the last KEPT stay: their folders are named by the moment."""
+    for one in sorted(folder.iterdir())[:-KEPT]:
+        rmtree(one)
+
+
 def upgrade(arguments: list[str]) -> int:
     if len(arguments) != 1:
         print("Say where the new release is: ./plavet upgrade ../plavet-new", file=sys.stderr)
@@ -97,5 +105,6 @@ def upgrade(arguments: list[str]) -> int:
 
     if not exchange(new, ROOT, before, lambda: run("start"), restore):
         return 1
+    keep_last(before.parent)
     print(f"This is the new release. The code of before is in {before.relative_to(ROOT)}.")
     return 0

@@ -71,6 +71,7 @@ def asks(draw, made=None):
         "waist_cleanup": draw(st.sampled_from(["back-to-front", "back-larger", "redraw-centre", "re-mark-side"])),
         "band_join": draw(st.sampled_from(["none", "centre-back", "sides"])),
         "length": draw(st.sampled_from([None, "floor"])) if STYLES[style].leg != "short" else None,
+        "leg_inwards": draw(st.sampled_from([None, None, inch(1), inch(-1)])),
         "marking": draw(st.sampled_from(["on-cloth", "on-paper"])),
     }
     how = METHODS[method]

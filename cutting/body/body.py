@@ -6,7 +6,7 @@ from typing import Literal
 
 from cutting.body.correction import Correction
 from cutting.errors import CuttingError, Problem
-from cutting.lengths import Measured
+from cutting.lengths import Corrected, Length, Measured
 from cutting.where import measure
 
 
@@ -39,6 +39,11 @@ class Body:
         if key not in sizes:
             raise AttributeError(key)
         return Measured(key, sizes[key])
+
+    def corrected(self, key: str) -> Length:
+        """A measurement with what fittings found of it. Raises AttributeError where it was not taken."""
+        by = tuple(one.by for one in self.corrections if one.choice == key)
+        return Corrected.of(getattr(self, key), by) if by else getattr(self, key)
 
     def need(self, *keys: str) -> None:
         """Raise one CuttingError that names every one of `keys` that is missing."""

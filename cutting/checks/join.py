@@ -63,8 +63,8 @@ def _torso(where: Where, top: Top, lower: Lower) -> list[Check]:
     torso = top.panels["back"].edges["centre"].path.start.down - NAPE.now.mm + crotch - start.down
     checks: list[Check] = []
     if body.has("body_rise"):
-        nape = body.nape_to_waist.mm if body.has("nape_to_waist") else top.sums.back_waist_level.mm - NAPE.now.mm
-        wanted = nape + body.body_rise.mm + SIT
+        nape = body.corrected("nape_to_waist") if body.has("nape_to_waist") else top.sums.back_waist_level - NAPE.now
+        wanted = nape.mm + body.body_rise.mm + SIT
         checks.append(Check("torso.sit", where, wanted, torso, GIRTH, torso >= wanted - GIRTH, "warn"))
     if body.has("crotch_length"):
         panels = [lower.panels[name] for name in lower.main]

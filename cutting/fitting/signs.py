@@ -152,6 +152,8 @@ SIGNS: Mapping[str, Sign] = {sign.code: sign for sign in (
     Sign("leg_long", "lower", "side", (Cure("length_less", (part_of("length", "1", less=True),), "hem"),)),
     Sign("leg_short", "lower", "side", (Cure("length_more", (part_of("length", "1"),), "hem"),)),
     Sign("hip_high", "lower", "front", (Cure("side_raise_more", (part_of("side_raise", "1", "1"),)),)),
+    Sign("leg_turns_out", "lower", "front", (Cure("leg_inside", (part_of("leg_inwards", "1", "3/2"),)),)),
+    Sign("leg_turns_in", "lower", "front", (Cure("leg_outside", (part_of("leg_inwards", "1", "3/2", less=True),)),)),
     Sign("waist_dips", "lower", "seated", (
         Cure("raise_more", (part_of("seat_raise", "1", "2"),)), DEPTH_MORE,
     )),
@@ -179,4 +181,10 @@ SIGNS: Mapping[str, Sign] = {sign.code: sign for sign in (
     Sign("armhole_cuts", "top", "side", (Cure("armhole_lower", (part_of("armhole_lower", "1", "1"),)),)),
     Sign("sleeve_tight", "top", "side", (Cure("sleeve_wider", (part_of("sleeve_ease", "1"),)),)),
     Sign("top_short", "top", "side", (Cure("top_longer", (part_of("top_length", "1"),), "hem"),)),
+    Sign("waist_high", "top", "back", (Cure("waist_lower", (
+        part_of("nape_to_waist", "1", "2"), part_of("neck_to_waist", "1", "2"),
+    )),)),
+    Sign("waist_low", "top", "back", (Cure("waist_higher", (
+        part_of("nape_to_waist", "1", "2", less=True), part_of("neck_to_waist", "1", "2", less=True),
+    )),)),
 )}  # fmt: skip

@@ -7,7 +7,7 @@ from typing import Any
 
 from cutting.errors import CuttingError
 from cutting.kinds import KINDS
-from cutting.lengths import Unit, read
+from cutting.lengths import Unit, read_signed
 
 LENGTHS = ("width", "length", "selvedge", "trim", "spare", "repeat")
 """The lengths of a cloth."""
@@ -22,8 +22,8 @@ def with_unit(typed: str, unit: Unit) -> str:
     """The length with its unit, which is `unit` where it has none; what is no length stays as it is."""
     text = typed.strip()
     try:
-        size = read(text, unit)
-        bare = size != read(text, "cm" if unit == "in" else "in")
+        size = read_signed(text, unit)
+        bare = size != read_signed(text, "cm" if unit == "in" else "in")
     except CuttingError:
         return typed
     if not bare:

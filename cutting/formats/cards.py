@@ -22,7 +22,7 @@ from cutting.drawing import (
     polyline,
 )
 from cutting.formats.drawn_lay import letter_of, lettered, section_sheet
-from cutting.formats.named import NOBODY, Clients, name_of
+from cutting.formats.named import NOBODY, Clients, name_of, side_of
 from cutting.formats.plan_shape import LayOut, MarkOut, PieceOut, PlacementOut, PlanOut, SectionOut
 from cutting.geometry import Point, least_box
 from cutting.lengths import Unit, read, show
@@ -52,7 +52,7 @@ def call_card(
         own = _section(plan, marks[0])
         if own is not section and own is not None:
             section = own
-            blocks.append(_prepare(own, words))
+            blocks.append(_prepare(plan, own, words))
         piece = next((one for one in plan.pieces if (one.garment, one.panel) == (garment, panel)), None)
         code = f"{address}{marks[0].n}" if address else ""
         name = name_of(plan, garment, panel, words, clients)
@@ -147,8 +147,9 @@ def _section(plan: PlanOut, mark: MarkOut) -> SectionOut | None:
     return None if lay is None or mark.placing is None else lay.sections[lay.placements[mark.placing].section]
 
 
-def _prepare(section: SectionOut, words: Language) -> Block:
-    layers = words.page("card_open" if len(section.layers) == 1 else "card_folded")
+def _prepare(plan: PlanOut, section: SectionOut, words: Language) -> Block:
+    sided = any(side_of(plan, one.garment, one.panel) for one in plan.pieces)
+    layers = words.page("card_sided" if sided else "card_open" if len(section.layers) == 1 else "card_folded")
     lines = [*map(Said, section.prepare), Said(layers, strong=True)]
     return Together((Heading(words.page("card_prepare", cut=section.cut)), *lines))
 

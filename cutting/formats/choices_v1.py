@@ -73,7 +73,7 @@ def _choice_length(value: Any, choice: Choice, unit: Unit, where: Where, problem
         problems.append(Problem("job.kind", where, {"wanted": "length"}))
         return None
     try:
-        size = exact_mm(value, unit)
+        size = exact_mm(value, unit, signed=choice.least < 0)
     except CuttingError as error:
         if isinstance(value, str) and choice.offered and not value[:1].isdigit():
             problems.append(Problem("job.rule", where, {"word": value[:60], "offered": choice.offered}))

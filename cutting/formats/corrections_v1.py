@@ -10,7 +10,6 @@ from cutting.errors import CuttingError, Problem, refuse
 from cutting.formats.values_v1 import Size, Strict, exact_mm, known, placed
 from cutting.kinds import KINDS
 from cutting.lengths import Fixed, OfCorrection, Unit, inch
-from cutting.methods import correctable
 from cutting.where import JOB, Where
 
 MOST, LARGEST = 80, 6
@@ -46,7 +45,7 @@ def read_corrections(
         if one.kind and not known(one.kind, tuple(KINDS), (), where / "kind", problems):
             continue
         kinds = [KINDS[one.kind]] if one.kind else list(KINDS.values())
-        offered = tuple(dict.fromkeys(key for kind in kinds for key in correctable(kind.choices)))
+        offered = tuple(dict.fromkeys(key for kind in kinds for key in kind.correctable))
         if not known(one.choice, offered, (), where / "choice", problems):
             continue
         if not known(one.side, ("both", "left", "right"), (), where / "side", problems):
@@ -63,14 +62,12 @@ def read_corrections(
 
 def _signed(value: Size, unit: Unit, where: Where, problems: list[Problem]) -> Fixed | None:
     """A length with its sign; None where it is none, or more than a fitting finds."""
-    text = str(value).strip().replace("\u2212", "-")
-    less = text.startswith("-")
     try:
-        size = exact_mm(text[1:].strip() if text[:1] in ("+", "-") else text, unit)
+        size = exact_mm(value, unit, signed=True)
     except CuttingError as error:
         problems.extend(placed(error, where))
         return None
-    if not 0 < size <= LARGEST * inch(1).size:
+    if not 0 < abs(size) <= LARGEST * inch(1).size:
         problems.append(Problem("correction.size", where, {"most": inch(LARGEST)}))
         return None
-    return Fixed(-size if less else size)
+    return Fixed(size)

@@ -28,6 +28,13 @@ def name_of(plan: PlanOut, garment: str, panel: str, words: Language, clients: C
     outfit, whole = outfit_of(garment, clients), garment.removesuffix(ON_THE_LEFT)
     mine = [one for one in plan.pieces if outfit_of(one.garment, clients) == outfit]
     several = any(one.garment.removesuffix(ON_THE_LEFT) != whole for one in mine)
-    parted = any(one.panel == panel and one.garment == whole + ON_THE_LEFT for one in mine)
-    side: Literal["", "left", "right"] = "" if not parted else "right" if garment == whole else "left"
+    side = side_of(plan, garment, panel)
     return words.piece_name(panel, whole if several else "", clients.get(outfit, ""), side)
+
+
+def side_of(plan: PlanOut, garment: str, panel: str) -> Literal["", "left", "right"]:
+    """Which side a piece is of, where the other side has its own."""
+    whole = garment.removesuffix(ON_THE_LEFT)
+    if not any(one.panel == panel and one.garment == whole + ON_THE_LEFT for one in plan.pieces):
+        return ""
+    return "right" if garment == whole else "left"

@@ -18,7 +18,7 @@ from cutting.drawing import (
     around,
     polyline,
 )
-from cutting.formats.named import NOBODY, Clients, outfit_of
+from cutting.formats.named import NOBODY, Clients, outfit_of, side_of
 from cutting.formats.plan_shape import PanelOut, PlanOut
 from cutting.formats.sewing_shape import OperationOut, WantedOut
 from cutting.geometry import Cubic, Line, Path, Point, Segment, least_box
@@ -32,7 +32,7 @@ LETTER, SHARE, LEAST = 0.62, 0.7, 0.01
 of its size.
 """
 DARTS = "darts"
-MOST = 4
+MOST, MOST_OF_TWO_SIDES = 4, 6
 """No more pieces than these are drawn of a step."""
 
 
@@ -85,10 +85,12 @@ def _wanted(reading: WantedOut, words: Language) -> str:
 def step_sheet(plan: PlanOut, one: OperationOut, words: Language) -> Sheet | None:
     """The panels of an operation side by side, what is sewn in thick lines; None where no edge and no dart is."""
     sewn = _sewn(one)
-    panels = [panel for panel in plan.panels if (panel.garment, panel.name) in sewn][:MOST]
+    panels = [panel for panel in plan.panels if (panel.garment, panel.name) in sewn]
+    sided = any(side_of(plan, one.garment, one.name) for one in panels)
+    panels = panels[: MOST_OF_TWO_SIDES if sided else MOST]
     if not panels:
         return None
-    names = [words.piece_name(panel.name) for panel in panels]
+    names = [words.piece_name(one.name, side=side_of(plan, one.garment, one.name)) for one in panels]
     boxes = [least_box([Point(*at) for at in panel.net]) for panel in panels]
     # Each has room for its name.
     letters = [LETTER * NAME * len(name) for name in names]

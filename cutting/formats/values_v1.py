@@ -10,7 +10,7 @@ from pydantic import BaseModel, ConfigDict
 from cutting.body import CATALOGUE, nearest
 from cutting.codes import ProblemCode
 from cutting.errors import CuttingError, Problem, refuse
-from cutting.lengths import Fixed, Unit, read
+from cutting.lengths import Fixed, Unit, read, read_signed
 from cutting.where import Where
 
 Size = int | Decimal | str
@@ -22,12 +22,14 @@ class Strict(BaseModel):
     model_config = ConfigDict(extra="forbid", strict=True)
 
 
-def exact_mm(value: Size, unit: Unit) -> Fraction:
-    """Exact mm of a bare number in `unit`, to a millionth of it, or of a text with its own."""
+def exact_mm(value: Size, unit: Unit, signed: bool = False) -> Fraction:
+    """Exact mm of a bare number in `unit`, to a millionth of it, or of a text with its own; where it may be `signed`
+    also less than nothing.
+    """
     if isinstance(value, Decimal):
         # Programs write 22.42 as 22.419999999999998.
         value = f"{round(value, 6):f}"
-    return read(str(value), unit)
+    return (read_signed if signed else read)(str(value), unit)
 
 
 def placed(error: CuttingError, where: Where) -> list[Problem]:

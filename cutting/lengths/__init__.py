@@ -21,9 +21,10 @@ from cutting.lengths.length import (
     on_tape,
     total,
 )
-from cutting.lengths.units import Shown, Unit, read, show
+from cutting.lengths.units import Shown, Unit, read, read_signed, show
 
 __all__ = [
     "INCH_MM", "Corrected", "Exact", "Fixed", "Found", "Length", "Measured", "OfCorrection", "Rule", "Scaled", "Shown",
-    "Sum", "Unit", "as_marked", "cm", "found", "inch", "mm", "named", "on_tape", "read", "show", "total",
+    "Sum", "Unit", "as_marked", "cm", "found", "inch", "mm", "named", "on_tape", "read", "read_signed", "show",
+    "total",
 ]  # fmt: skip

@@ -89,6 +89,13 @@ def read(typed: str, unit: Unit) -> Fraction:
     return left
 
 
+def read_signed(typed: str, unit: Unit) -> Fraction:
+    """The same of a length that may be less than nothing: one sign, then a length. Raises CuttingError as `read`."""
+    text = typed.strip().replace("\u2212", "-")
+    size = read(text[1:].strip() if text[:1] in ("+", "-") else text, unit)
+    return -size if text[:1] == "-" else size
+
+
 def _unit_of(text: str) -> str | None:
     """The unit that one length has of its own; feet are of inches."""
     if _FEET.match(text):

@@ -95,6 +95,7 @@ class Ask:
     hem_width: Fixed | None = None
     hem_ease: Fixed = field(default_factory=lambda: inch(0.5))
     hem_from: str = "crease"
+    leg_inwards: Fixed = field(default_factory=lambda: inch(0))
     side_in_knee: Fixed | None = None
     side_in_hem: Fixed | None = None
     inner_in_hem: Fixed | None = None

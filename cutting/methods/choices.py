@@ -174,6 +174,7 @@ LOWER: dict[str, Choice] = grouped({
         "hem_width": length(6, 80),
         "hem_ease": length(0, 8, need("leg", "close"), HEM_BY_RULE),
         "hem_from": rule("crease guide", KNEED),
+        "leg_inwards": length(-1.5, 1.5, KNEED, need("hem_from", "crease")),
         "side_in_knee": length(0, 4, need("leg", "fall"), HEM_BY_RULE),
         "side_in_hem": length(0, 4, OPEN_LEG, HEM_BY_RULE),
         "inner_in_hem": length(0, 4, OPEN_LEG, HEM_BY_RULE),

@@ -13,12 +13,13 @@ from cutting.errors import CuttingError, Problem
 from cutting.finding import Finding
 from cutting.lengths import Corrected, Fixed, mm, total
 from cutting.methods.ask import Ask
-from cutting.methods.choices import LOWER, OF_BOTH, Choice
+from cutting.methods.choices import KNEED, LOWER, OF_BOTH, Choice
 from cutting.methods.registry import METHODS
-from cutting.methods.upper import OF_THE_SEAM, QUARTER_BUST, TOPS, TopAsk, draw_top
+from cutting.methods.styles import STYLES
+from cutting.methods.upper import OF_THE_SEAM, QUARTER_BUST, TOPS, WAIST_LEVELS, TopAsk, draw_top
 from cutting.methods.upper.choices import TOP
 from cutting.methods.upper.resolve import OF_SLEEVE
-from cutting.where import choice
+from cutting.where import choice, measure
 
 Asked = TypeVar("Asked", Ask, TopAsk)
 OF_SUMS: Mapping[str, str] = {
@@ -29,12 +30,14 @@ OF_SUMS: Mapping[str, str] = {
     "top_length": "back_length",
 }  # fmt: skip
 """Where a rule gives what is usual of a choice: the sum that it comes to."""
+ROUND = 0.001
+"""The ends of a choice are in mm as a machine has them, corrections exact: so much over an end is at it."""
 BELOW_NOTHING = ("crotch_ease", "waist_ease", "armhole_lower")
 """What may come out under nothing: as far as it may be over it."""
 
 
-def correctable(choices: Mapping[str, Choice]) -> tuple[str, ...]:
-    """The choices that a correction can change: lengths."""
+def lengths_among(choices: Mapping[str, Choice]) -> tuple[str, ...]:
+    """The choices that are lengths: a correction can change them."""
     return tuple(key for key, one in choices.items() if one.group and one.kind in ("length", "rule-or-length"))
 
 
@@ -43,17 +46,29 @@ def correct_lower(ask: Ask, body: Body, method: str) -> tuple[Ask, tuple[Finding
     how = METHODS[method]
     # Where the back's extension has a rule of its own, its crotch point is moved by that.
     stands_for = {} if ask.back_extension == "tip" else {"back_tip": "back_extension"}
-    return _corrected(ask, body, "lower", method, LOWER, how.unused, lambda: how.sums(body, ask), stands_for)
+    unused = how.unused
+    if STYLES[ask.style].leg not in KNEED.among or ask.hem_from != "crease":
+        unused += ("leg_inwards",)
+    return _corrected(ask, body, "lower", method, LOWER, unused, lambda: how.sums(body, ask), stands_for)
 
 
 def correct_top(ask: TopAsk, body: Body) -> tuple[TopAsk, tuple[Finding, ...]]:
-    """What is asked of a top with the body's corrections. Raises CuttingError as `_corrected`."""
+    """What is asked of a top with the body's corrections; those of a measure are in that. Raises CuttingError as
+    `_corrected`.
+    """
     unused: tuple[str, ...] = (
         ("top_length", "hip_ease", "side_slit") if TOPS[ask.style].fitted else ("waist_ease", "dart_intake")
     )
     unused += OF_SLEEVE if ask.sleeve == "none" else ()
     unused += OF_THE_SEAM if ask.joined else ()
-    return _corrected(ask, body, "top", QUARTER_BUST, TOP, unused, lambda: draw_top(body, ask).sums, {})
+    ask, said = _corrected(ask, body, "top", QUARTER_BUST, TOP, unused, lambda: draw_top(body, ask).sums, {})
+    if any(map(body.has, WAIST_LEVELS)):
+        return ask, said
+    idle = {key: [one.by for one in body.corrections if one.choice == key] for key in WAIST_LEVELS}
+    return ask, (*said, *(
+        Finding("correction.unused", "note", measure(key), {"by": total(*by), "kind": "top"})
+        for key, by in idle.items() if by
+    ))  # fmt: skip
 
 
 def _corrected(
@@ -68,7 +83,7 @@ def _corrected(
     wanted: dict[str, list[Correction]] = {}
     for one in body.corrections:
         holds = one.kind in ("", kind) and one.method in ("", method) and one.side in ("both", body.side)
-        if holds and one.choice in correctable(choices):
+        if holds and one.choice in lengths_among(choices):
             wanted.setdefault(stands_for.get(one.choice, one.choice), []).append(one)
     if not wanted:
         return ask, ()
@@ -116,7 +131,7 @@ def _corrected(
 def limits(choices: Mapping[str, Choice], key: str) -> tuple[float, float]:
     """From where to where a corrected choice may go, in mm."""
     one = choices[key]
-    return (-one.most if key in BELOW_NOTHING else one.least), one.most
+    return (-one.most if key in BELOW_NOTHING else one.least) - ROUND, one.most + ROUND
 
 
 def _is_chosen(key: str, chosen: Collection[str]) -> bool:

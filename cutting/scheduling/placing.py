@@ -97,8 +97,13 @@ class Board:
                 insort(self._used[thing], span)
 
     def _best(self, task: Task, able: Iterable[Worker], ready: int, until: int | None) -> Placed | None:
-        found = (self._first(task, who, ready, until) for who in able)
-        return min((one for one in found if one is not None), key=lambda one: one.end, default=None)
+        found = None
+        for who in able:
+            one = self._first(task, who, ready, until)
+            if one is not None:
+                # Of who comes after only somebody who ends earlier is looked for.
+                found, until = one, one.end - 1
+        return found
 
     def _first(self, task: Task, who: Worker, ready: int, until: int | None) -> Placed | None:
         """The first place of a task among somebody's minutes from a moment on, which ends by `until`."""

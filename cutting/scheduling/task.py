@@ -2,6 +2,7 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field
+from functools import cache
 from graphlib import CycleError, TopologicalSorter
 from typing import Literal, get_args
 
@@ -112,9 +113,11 @@ class Work:
     @cached_property
     def able(self) -> dict[str, tuple[Worker, ...]]:
         """Who can do each task, and ever works."""
-        return {
-            one.id: tuple(
-                who for who in self.workers
-                if one.kind in who.skills and who.hours.all >= one.minutes and one.by in ("", who.id)
-            ) for one in self.tasks
-        }  # fmt: skip
+        # Many tasks are of one kind and as long: who can do those is asked once.
+        able = cache(self._able)
+        return {one.id: able(one.kind, one.minutes, one.by) for one in self.tasks}
+
+    def _able(self, kind: Kind, minutes: int, by: str) -> tuple[Worker, ...]:
+        return tuple(
+            who for who in self.workers if kind in who.skills and who.hours.all >= minutes and by in ("", who.id)
+        )

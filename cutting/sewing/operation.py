@@ -103,6 +103,7 @@ class Operation:
     readings: tuple[Reading, ...] = ()
     variant: str = ""
     amounts: tuple[tuple[str, Length], ...] = ()
+    other_side: tuple[tuple[str, str], ...] = ()
 
     @property
     def tools(self) -> tuple[Tool, ...]:
@@ -122,4 +123,4 @@ class Operation:
         places = (place.partition(".") for seam in self.seams for place in (*seam.one, *seam.other))
         sewn = ((f"{self.garment}.{panel}", edge) for panel, _, edge in places)
         along = ((panel, edge) for panel in self.panels for edge in ALONG.get(self.code, ()))
-        return tuple(dict.fromkeys((*sewn, *along)))
+        return tuple(dict.fromkeys((*sewn, *along, *self.other_side)))

@@ -16,7 +16,9 @@ def by_sides(operation: Operation, left: LeftSide) -> Operation:
         return operation
     places = [place.removeprefix(f"{operation.garment}.") for place in operation.panels]
     own = tuple(f"{left.id}.{name}" for name in places if name in left.panels)
-    made = replace(operation, panels=(*operation.panels, *own))
+    there = [(place.rpartition(".")[2], edge) for place, edge in operation.edges]
+    twins = tuple((f"{left.id}.{name}", edge) for name, edge in there if name in left.panels)
+    made = replace(operation, panels=(*operation.panels, *own), other_side=twins)
     if operation.code not in BY_SIDES:
         return made
     wanted = {one.code: one for one in leg_readings(left.whole)}

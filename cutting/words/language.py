@@ -176,6 +176,9 @@ class Language(Protocol):
     def view_name(self, view: str) -> str:
         """From which side one looks at a fitting."""
 
+    def corrected_name(self, kind: str, key: str) -> str:
+        """What a correction of a kind of garment changes."""
+
     def sign_words(self, sign: str, unit: Unit) -> SignWords:
         """Something seen at a fitting."""
 

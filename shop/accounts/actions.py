@@ -43,8 +43,10 @@ def confirm_password(request: HttpRequest, person: User, password: str, where: s
 
 
 def open_session(request: HttpRequest, user: User) -> None:
-    """A new session on the browser of the request."""
+    """A new session on the browser of the request; nothing of one at a tablet is left in it."""
     login(request, user, backend="django.contrib.auth.backends.ModelBackend")
+    request.session.pop("tablet", None)
+    request.session.set_expiry(None)
     sessions.begin(request.session, request.headers.get("User-Agent", ""))
 
 

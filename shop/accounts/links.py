@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from datetime import timedelta
 from typing import Any
 from uuid import UUID, uuid4
+from zoneinfo import available_timezones
 
 from django.db import IntegrityError, transaction
 from django.db.models import QuerySet
@@ -104,11 +105,12 @@ def invited(token: str) -> Invitation:
 
 @dataclass(frozen=True)
 class House:
-    """What the first owner says of the workshop: its name, its unit, and one's own name."""
+    """What the first owner says of the workshop: its name, its unit, one's own name, and whose days are its days."""
 
     workshop: str
     unit: str
     name: str
+    time_zone: str = ""
 
 
 def is_first(invitation: Invitation) -> bool:
@@ -125,6 +127,8 @@ def join(*, token: str, user_name: str, password: str, house: House | None = Non
     invitation = invited(token)
     if house is not None and not is_first(invitation):
         raise Http404
+    if house is not None and house.time_zone and house.time_zone not in available_timezones():
+        raise PersonRefusedError("time_zone", f"There is no time zone {house.time_zone}", "Choose another of the list.")
     if invitation.person is not None:
         return _new_password_by_link(invitation, invitation.person, password)
     wanted = user_name.strip()
@@ -143,7 +147,9 @@ def join(*, token: str, user_name: str, password: str, house: House | None = Non
             _use_up(invitation)
             person.save(force_insert=True)
             if house:
-                Workshop.objects.filter(pk=invitation.workshop_id).update(name=house.workshop, unit=house.unit)
+                Workshop.objects.filter(pk=invitation.workshop_id).update(
+                    name=house.workshop, unit=house.unit, time_zone=house.time_zone
+                )
                 person.workshop.refresh_from_db()
     except IntegrityError:
         raise PersonRefusedError("user_name", "Somebody has this user name already", "Choose another.") from None
@@ -157,13 +163,14 @@ def _use_up(invitation: Invitation) -> None:
 
 
 def _new_password_by_link(invitation: Invitation, person: User, password: str) -> User:
-    """The password is new; sessions, known browsers and the second step of before are gone."""
+    """The password is new; sessions, known browsers, short code and second step of before are gone."""
     check_password(password, person)
     with transaction.atomic():
         _use_up(invitation)
         person.set_password(password)
         person.era += 1
-        person.save(update_fields=["password", "era"])
+        person.short_code = ""
+        person.save(update_fields=["password", "era", "short_code"])
         devices.forget(person)
         sessions.end_all(person)
         second_step.take_off(person)

@@ -9,6 +9,8 @@ from django.db import models
 from django.utils import timezone
 from django.utils.crypto import salted_hmac
 
+from shop.accounts.moments import Moment
+
 
 class UnscopedReadError(RuntimeError):
     """Somebody read rows without saying whose."""
@@ -29,6 +31,7 @@ class Workshop(models.Model):
     turning_to = models.CharField(max_length=2, blank=True)
     heading = models.CharField(max_length=200, blank=True)
     time_zone = models.CharField(max_length=40, blank=True)
+    owners_step = models.BooleanField(default=False, help_text="whether its owners have to have a second step")
     currency = models.CharField(max_length=8, blank=True)
     paper = models.CharField(max_length=6, default="A4")
     allowances = models.JSONField(default=dict, blank=True)
@@ -51,7 +54,12 @@ class User(AbstractUser):
     )
     light = models.CharField(max_length=6, default="system", help_text="day, dim, or as the system has it")
     single_keys = models.BooleanField(default=True, help_text="whether a key by itself does something")
+    short_code = models.CharField(max_length=128, blank=True, help_text="hashed: by it one comes in at a tablet")
+    code_wrong = models.PositiveSmallIntegerField(default=0)
+    code_wrong_at = models.DateTimeField(null=True)
     REQUIRED_FIELDS: ClassVar[list[str]] = []
+    at_tablet = False
+    """Whether this session was opened by a short code: set by the door, never kept."""
 
     def _get_session_auth_hash(self, secret: str | None = None) -> str:
         return salted_hmac("shop.session", f"{self.era} {self.password}", secret=secret, algorithm="sha256").hexdigest()
@@ -98,7 +106,7 @@ class WorkshopRow(models.Model):
     id = models.UUIDField(primary_key=True, default=uuid.uuid4)
     workshop = models.ForeignKey(Workshop, on_delete=models.CASCADE, related_name="+")
     version = models.PositiveIntegerField(default=1)
-    created_at = models.DateTimeField(auto_now_add=True)
+    created_at = Moment(auto_now_add=True)
     changed_at = models.DateTimeField(auto_now=True)
     changed_by = models.ForeignKey(User, null=True, on_delete=models.SET_NULL, related_name="+")
 
@@ -124,6 +132,13 @@ class Invitation(WorkshopRow):
     token = models.CharField(max_length=64, unique=True)
     expires_at = models.DateTimeField()
     used_at = models.DateTimeField(null=True)
+
+
+class Tablet(WorkshopRow):
+    """A browser at a table, on which people pick themselves by a short code; see tablets.py."""
+
+    MOST = 40
+    name = models.CharField(max_length=40)
 
 
 class Message(WorkshopRow):

@@ -10,6 +10,7 @@ from django_otp.plugins.otp_totp.models import TOTPDevice
 
 from shop.accounts.models import User
 from shop.accounts.refused import PersonRefusedError
+from shop.accounts.rights import ROLES
 from shop.errors import ShopError
 
 WRITTEN_DOWN = 8
@@ -20,6 +21,16 @@ class StepError(ShopError):
 
     status = 401
     code = "step"
+
+
+class StepAskedError(ShopError):
+    """The workshop asks its owners for a second step, and this one has none yet."""
+
+    status = 403
+    code = "step_asked"
+
+    def __init__(self) -> None:
+        super().__init__("Your workshop asks its owners for a second step. Turn yours on first, in Settings.")
 
 
 @dataclass(frozen=True)
@@ -36,6 +47,13 @@ def is_on(person: User) -> bool:
     return bool(TOTPDevice.objects.filter(user=person, confirmed=True).exists())
 
 
+def is_asked(person: User) -> bool:
+    """Whether the workshop asks the person for a second step that is not there; at a tablet nobody holds what it
+    guards.
+    """
+    return person.role == ROLES[0] and person.workshop.owners_step and not person.at_tablet and not is_on(person)
+
+
 def left(person: User) -> int:
     """How many of the codes written down were not used yet."""
     return sum(device.token_set.count() for device in StaticDevice.objects.filter(user=person))
@@ -43,6 +61,8 @@ def left(person: User) -> int:
 
 def begin(actor: User) -> Secret:
     """A new secret for one's app; nothing is asked for before its first code was typed. Raises PersonRefusedError."""
+    if actor.at_tablet:
+        raise PersonRefusedError("code", "This needs your password", "Come in with your user name and password.")
     if is_on(actor):
         raise PersonRefusedError("code", "The second step is on already", "Turn it off first.")
     TOTPDevice.objects.filter(user=actor).delete()

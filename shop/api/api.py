@@ -4,9 +4,9 @@ from typing import Any
 
 from ninja import NinjaAPI
 from ninja.openapi.schema import OpenAPISchema
-from ninja.security import SessionAuth
 
 from shop.api import errors
+from shop.api.auth import Door
 from shop.api.incoming import Incoming
 from shop.api.routers import (
     archive,
@@ -24,6 +24,7 @@ from shop.api.routers import (
     orders,
     outside,
     people,
+    plans,
     plots,
     practice,
     prices,
@@ -34,6 +35,7 @@ from shop.api.routers import (
     sheets,
     shelf,
     shopping,
+    tablets,
     tape,
     ticket_moves,
     week,
@@ -56,13 +58,14 @@ class DescribedAPI(NinjaAPI):
 
 
 api = DescribedAPI(
-    title="Plavet", version="1", docs_url=None, openapi_url=None, auth=SessionAuth(csrf=True), parser=Incoming()
+    title="Plavet", version="1", docs_url=None, openapi_url=None, auth=Door(csrf=True), parser=Incoming()
 )
 errors.install(api)
 api.add_router("/session", session.router)
 api.add_router("", clients.router)
 api.add_router("", sheets.router)
 api.add_router("", orders.router)
+api.add_router("", plans.router)
 api.add_router("", design.router)
 api.add_router("", files.router)
 api.add_router("", fitting.router)
@@ -87,4 +90,5 @@ api.add_router("", work.router)
 api.add_router("", shelf.router)
 api.add_router("", shopping.router)
 api.add_router("", tape.router)
+api.add_router("", tablets.router)
 api.add_router("", ticket_moves.router)

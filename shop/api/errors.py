@@ -1,29 +1,31 @@
 """Every refusal as problem+json with a request id, in words that say how to mend it."""
 
 import json
+import sys
 import uuid
 from collections.abc import Callable, Sequence
 from errno import ENOSPC
 from typing import Any
 
 from django.core.exceptions import RequestDataTooBig
+from django.core.signals import got_request_exception
+from django.db import InterfaceError, OperationalError
+from django.dispatch import receiver
 from django.http import Http404, HttpRequest, HttpResponse, JsonResponse
 from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, HttpError, ValidationError
 from psycopg.errors import DiskFull
 
+from shop.accounts.guessing import in_words, wait
 from shop.errors import ShopError
 from shop.seeing.logs import log
 
-QUARTER_HOUR = 900
-"""After so many seconds without a wrong password it may be tried again: AXES_COOLOFF_TIME of the settings."""
 IN_WORDS = {
     400: ("This request cannot be read.", "request"),
     403: ("This page is too old to be trusted. Load it again; what you typed is kept.", "page"),
     404: ("There is no such address.", "address"),
     405: ("This address does not take that.", "method"),
     413: ("This is more than is taken at once, 1 MB. Send it in parts.", "large"),
-    429: ("Too many wrong passwords. Wait a quarter of an hour, then try again.", "throttled"),
 }
 """What the framework refuses by itself, before a room is reached: title and code by status."""
 
@@ -37,11 +39,11 @@ class RequestIdMiddleware:
     def __call__(self, request: HttpRequest) -> HttpResponse:
         request.request_id = uuid.uuid4().hex  # type: ignore[attr-defined]  # Django's request takes attributes
         answer = self.get_response(request)
-        if answer.status_code in IN_WORDS and request.path.startswith("/api/") and not _is_json(answer):
+        if answer.status_code == 500 and request.path.startswith("/api/") and not _is_json(answer):
+            answer = _broken(request, getattr(request, "broken_by", None))
+        elif answer.status_code in IN_WORDS and request.path.startswith("/api/") and not _is_json(answer):
             title, code = IN_WORDS[answer.status_code]
             answer = problem(request, answer.status_code, title, code=code)
-            if answer.status_code == 429:
-                answer["Retry-After"] = str(QUARTER_HOUR)
         answer["X-Request-Id"] = request.request_id  # type: ignore[attr-defined]  # set above
         return answer
 
@@ -73,12 +75,33 @@ def problem(
     return JsonResponse(body, status=status, content_type="application/problem+json", headers=headers)
 
 
+def locked_out(request: HttpRequest, _: HttpResponse | None, credentials: dict[str, str] | None) -> HttpResponse:
+    """What a guesser is answered: how long to wait; settings name it to django-axes."""
+    minutes, said = in_words(wait(request, credentials))
+    answer = problem(request, 429, f"Too many wrong passwords. Wait {said}, then try again.", code="throttled")
+    answer["Retry-After"] = str(60 * minutes)
+    return answer
+
+
 BROKEN = "Our own fault. Nothing you typed is lost; try again in a moment."
 SAID = 8
 """So many letters of a request's id are enough to find it in the log."""
 FULL = (
     "The server's disk is full: nothing of this was kept. Make room on it, then try again. What you typed is not lost."
 )
+
+
+SHUT = ("57P01", "57P02", "57P03")
+"""PostgreSQL's own codes for a server that is ended, that crashed, that is not ready yet."""
+GONE = "The database does not answer just now. Nothing that you typed is lost; try again in a moment."
+
+
+def _is_line_lost(error: BaseException) -> bool:
+    """Whether the line to the database broke, or none can be opened: it is being begun anew, or is not there."""
+    if isinstance(error, InterfaceError):
+        return True
+    state = getattr(error.__cause__, "sqlstate", None)
+    return isinstance(error, OperationalError) and (state is None or state[:2] == "08" or state in SHUT)
 
 
 def _is_disk_full(error: BaseException) -> bool:
@@ -150,9 +173,25 @@ def install(api: NinjaAPI) -> None:
 
     @api.exception_handler(Exception)
     def broken(request: HttpRequest, error: Exception) -> HttpResponse:
-        if _is_disk_full(error):
-            log().error("the disk is full")
-            return problem(request, 507, FULL, code="disk")
-        log().error("broken", exc_info=error)
-        number = getattr(request, "request_id", "")[:SAID]
-        return problem(request, 500, f"{BROKEN} If it stays so, say this number: {number}.", code="broken")
+        return _broken(request, error)
+
+
+@receiver(got_request_exception)
+def _note(request: HttpRequest, **_: Any) -> None:
+    """What broke outside the rooms of the API, such as at the session: said by RequestIdMiddleware."""
+    request.broken_by = sys.exc_info()[1]  # type: ignore[attr-defined]  # Django's request takes attributes
+
+
+def _broken(request: HttpRequest, error: BaseException | None) -> HttpResponse:
+    """What is answered where nothing was refused but something broke."""
+    if error is not None and _is_disk_full(error):
+        log().error("the disk is full")
+        return problem(request, 507, FULL, code="disk")
+    if error is not None and _is_line_lost(error):
+        log().error("the line to the database is lost")
+        answer = problem(request, 503, GONE, code="database")
+        answer["Retry-After"] = "2"
+        return answer
+    log().error("broken", exc_info=error)
+    number = getattr(request, "request_id", "")[:SAID]
+    return problem(request, 500, f"{BROKEN} If it stays so, say this number: {number}.", code="broken")

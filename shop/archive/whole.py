@@ -25,8 +25,8 @@ from shop.bridge.drafting import CORE_VERSION
 from shop.keeping.backups import migrations
 
 FORMAT = "plavet-workshop"
-LEFT_OUT = ("accounts.Invitation", "accounts.Message", "scheduling.Feed", "clients.Tape")
-"""Links that let somebody in, messages with such links in them, secret addresses, paired tapes."""
+LEFT_OUT = ("accounts.Invitation", "accounts.Message", "accounts.Tablet", "scheduling.Feed", "clients.Tape")
+"""Links that let somebody in, messages with such links in them, secret addresses, tablets, paired tapes."""
 SECRETS = {"plans.PlanRun": ("link", "link_ends")}
 """Fields that are secrets, by the kind of row."""
 OF_A_PERSON = ("id", "username", "first_name", "role", "is_active", "light", "single_keys")

@@ -220,8 +220,8 @@ def _text(mm: Fraction) -> str:
 
 def _change(kind: str, key: str, mm: float, says: str = "") -> ChangeOut:
     """Of any kind, where none is said, the first that has such a choice."""
-    own = kind or next(one.name for one in KINDS.values() if key in one.choices)
-    return ChangeOut(choice=key, name=words().choice_words(own, key, False).legend, by_mm=mm, says=says)
+    own = kind or next(one.name for one in KINDS.values() if key in one.correctable)
+    return ChangeOut(choice=key, name=said_choice(own, key), by_mm=mm, says=says)
 
 
 def _cure(one: Tried, sign: Sign, pinned: Fraction, unit: Literal["in", "cm"]) -> CureOut:
@@ -266,8 +266,8 @@ def recurring_of(rows: Iterable[tuple[str, str, list[Change]]]) -> list[Recurrin
 
 
 def said_choice(kind: str, key: str) -> str:
-    """What a choice of a kind of garment is called."""
-    return words().choice_words(kind, key, False).legend
+    """What a correction of a kind of garment changes."""
+    return words().corrected_name(kind, key)
 
 
 def method_name(method: str) -> str:

@@ -14,6 +14,7 @@ import tarfile
 import tempfile
 import time
 from collections.abc import Sequence
+from contextlib import suppress
 from dataclasses import dataclass
 from datetime import UTC, datetime
 from io import BytesIO
@@ -34,6 +35,8 @@ FORMAT = "plavet-backup"
 NAME = re.compile(r"plavet-(\d{8}-\d{6})\.tar(\.age)?")
 STAMP = "%Y%m%d-%H%M%S"
 TRIES = 60
+KEPT_BEFORE = 2
+"""So many databases stay that a backup was taken in the place of, the last ones."""
 PLENTY = 3600
 """So many seconds a dump or a restore may take."""
 
@@ -101,8 +104,9 @@ def read(path: Path) -> dict[str, Any]:
 
 def restore(path: Path) -> str | None:
     """Bring a backup back: into a database beside the one that is there, which is taken in its place once every table
-    has as many rows as were counted. What was there is kept under another name, which is answered; None where it was
-    empty. Nobody else may be connected. Raises BackupError; what was there is as it was then.
+    has as many rows as were counted. What was there is kept under another name, which is answered, and so are the last
+    KEPT_BEFORE of them; None where it was empty. Nobody else may be connected. Raises BackupError; what was there is as
+    it was then.
     """
     name = database()
     beside, before = f"{name}_restored", f"{name}_before_{datetime.now(UTC):{STAMP}}"
@@ -124,7 +128,17 @@ def restore(path: Path) -> str | None:
                 raise BackupError(f"{error} What was there is as it was.") from None
             if was_empty:
                 line.execute(SQL("drop database {}").format(Identifier(before)))
+            with suppress(BackupError):  # somebody looks into it: it goes the next time
+                for old in _of_before(line, name)[:-KEPT_BEFORE]:
+                    _drop(line, old)
     return None if was_empty else before
+
+
+def _of_before(line: psycopg.Connection, name: str) -> list[str]:
+    """The databases that backups were taken in the place of, the oldest first."""
+    like = name.replace("_", r"\_") + r"\_before\_%"
+    rows = line.execute("select datname from pg_database where datname like %s order by datname", (like,))
+    return [str(row[0]) for row in rows]
 
 
 def _drop(line: psycopg.Connection, name: str) -> None:

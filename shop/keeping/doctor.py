@@ -9,6 +9,7 @@ from pathlib import Path
 
 from django.db import Error, connection
 from django.db.migrations.executor import MigrationExecutor
+from psycopg.sql import SQL, Composed, Identifier
 
 from shop.keeping.backups import backups
 
@@ -64,12 +65,26 @@ def _migrations() -> Found:
 
 
 def _clock() -> Found:
+    """The machine's clock beside the database's, and beside the last that anybody wrote."""
+    now, mend = datetime.now(UTC), "let the machine set its clock by the network"
     with connection.cursor() as cursor:
         cursor.execute("select clock_timestamp()")
-        off = abs((datetime.now(UTC) - cursor.fetchone()[0]).total_seconds())
-    return Found(
-        "clock", off < DRIFT, f"{off:.0f} s off the database's", "let the machine set its clock by the network"
-    )
+        off = abs((now - cursor.fetchone()[0]).total_seconds())
+        cursor.execute(SQL("select greatest({})").format(SQL(", ").join(map(_last_of, LAST_COUNTS))))
+        last = cursor.fetchone()[0]
+    behind = 0.0 if last is None else (last - now).total_seconds()
+    if behind > DRIFT:
+        says = f"{behind:.0f} s behind what was written last: what is new could be taken for older"
+        return Found("clock", False, says, mend)
+    return Found("clock", off < DRIFT, f"{off:.0f} s off the database's", mend)
+
+
+LAST_COUNTS = ("clients_reading", "orders_step", "chalk_tick", "sewing_sewn")
+"""Of these the last row of a thing is what holds."""
+
+
+def _last_of(table: str) -> Composed:
+    return SQL("(select max(created_at) from {})").format(Identifier(table))
 
 
 def _worker() -> Found:

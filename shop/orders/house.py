@@ -21,7 +21,7 @@ class HouseError(ShopError):
 
 def settle(*, actor: User, **changes: Any) -> Workshop:
     """Change what is given of the workshop: name, heading, time_zone, paper, allowances, tables, machines,
-    reminds.
+    reminds, owners_step.
     Raises HouseError, BlankError, CoreRefusal.
     """
     allow(actor, "workshop")

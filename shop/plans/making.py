@@ -37,6 +37,7 @@ def stored_or_made(actor: User, order: Order, job: dict[str, Any], others: Seque
     if known is not None:
         return known
     check_pace(actor)
+    plan = make_plan(job)
     made = PlanRun(
         id=uuid4(),
         workshop=actor.workshop,
@@ -44,7 +45,9 @@ def stored_or_made(actor: User, order: Order, job: dict[str, Any], others: Seque
         order=order,
         job_hash=digest,
         job=job,
-        plan=make_plan(job),
+        plan=plan,
+        operations=[one["id"] for one in plan["sewing"]],
+        pieces=len(plan["pieces"]),
         others=list(others),
     )
     try:

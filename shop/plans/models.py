@@ -13,15 +13,19 @@ from shop.orders.models import Order
 class PlanRun(WorkshopRow):
     """A plan with the job it was made from. Never changed; holds measurements but no name or contact.
 
-    `others` are the ids of more orders whose outfits are cut from the same cloth: it goes when any of them goes.
-    `widths`, the same pieces on other cloth, is worked out when it is first asked for. One that is `held` is not
-    forgotten, for somebody chalked by it; nor one that may be looked at by a `link` until `link_ends`.
+    `operations` are the ids of what is sewn, and how many `pieces` it has: what is scheduled of it, so that the plan
+    itself need not be read for that. `others` are the ids of more orders whose outfits are cut from the same cloth: it
+    goes when any of them goes. `widths`, the same pieces on other cloth, is worked out when it is first asked for. One
+    that is `held` is not forgotten, for somebody chalked by it; nor one that may be looked at by a `link` until
+    `link_ends`.
     """
 
     order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
     job_hash = models.CharField(max_length=64)
     job = models.JSONField()
     plan = models.JSONField()
+    operations = models.JSONField(default=list)
+    pieces = models.PositiveIntegerField(default=0)
     widths = models.JSONField(null=True)
     others = models.JSONField(default=list)
     held = models.BooleanField(default=False)
@@ -47,6 +51,8 @@ class LayRun(WorkshopRow):
     One of the kind `rest` sets out from where somebody laid the pieces (`hand`: placements, and which of them are
     pinned); it is shown to who asked for it, and is not the plan's lay before it is kept.
     One of the kind `hand` is no search: its plan is as somebody moved the pieces.
+    Each worker that begins it makes `taken` one more: one that was cut off and comes back writes nothing over what
+    another did.
     One that is `auto` was asked for by nobody: it is begun once for a plan that is looked at, stands behind all others,
     and where somebody asks for one it `gives_way` and begins again after it.
     """
@@ -57,6 +63,7 @@ class LayRun(WorkshopRow):
     plan_run = models.ForeignKey(PlanRun, on_delete=models.CASCADE, related_name="+")
     state = models.CharField(max_length=8, default=QUEUED)
     seq = models.PositiveIntegerField(default=0)
+    taken = models.PositiveIntegerField(default=0)
     tried = models.PositiveIntegerField(default=0)
     gone_ms = models.PositiveIntegerField(default=0)
     bound_mm = models.FloatField(null=True)

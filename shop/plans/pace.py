@@ -1,5 +1,5 @@
-"""How often a minute one person may ask for a draft, or a plan be looked at by its link, so that nobody takes the
-machine from the others. Each process of the server counts its own.
+"""How often a minute one person may ask for a draft or send a file, or a plan be looked at by its link, so that nobody
+takes the machine from the others. Each process of the server counts its own.
 """
 
 from time import time
@@ -18,6 +18,8 @@ DRAWN = 3
 """The drawings of a group of choices are up to 25 drafts without marks or a lay: 0.1 to 0.4 s, so many whole ones."""
 MOST_LOOKS = 60
 """So often a minute a link's plan may be opened by everybody who has the link."""
+MOST_FILES, MOST_FILES_OF_ALL = 60, 240
+"""So many files a minute one person may send, and all of a workshop: a table of a choir is one, its photos some."""
 MINUTE = 60
 
 
@@ -39,6 +41,12 @@ def check_pace(actor: User, drafts: int = 1) -> None:
     """Count so many drafts more of the actor's. Raises TooOftenError."""
     _count(f"drafts:{actor.pk}", drafts, MOST_A_MINUTE, "drafts")
     _count(f"drafts:{actor.workshop_id}", drafts, MOST_OF_ALL, "drafts of this workshop")
+
+
+def check_files(actor: User) -> None:
+    """Count one more file that the actor sends. Raises TooOftenError."""
+    _count(f"files:{actor.pk}", 1, MOST_FILES, "files")
+    _count(f"files:{actor.workshop_id}", 1, MOST_FILES_OF_ALL, "files of this workshop")
 
 
 def check_looks(plan_run: UUID) -> None:

@@ -8,7 +8,6 @@ from datetime import timedelta
 from typing import Any, Literal
 from uuid import UUID
 
-from django.db.models import F, Func, IntegerField, JSONField
 from django.utils import timezone
 
 from shop.accounts.models import User, Workshop
@@ -127,17 +126,6 @@ def searching(actor: User, orders: Collection[UUID]) -> int:
     return open_.filter(plan_run__order__in=orders).count()
 
 
-def listed(field: str, key: str) -> Func:
-    """One value of each entry of a list within a plan, as the database takes it out."""
-    template = f"%(function)s(%(expressions)s, '$[*].{key}')"
-    return Func(F(field), function="jsonb_path_query_array", template=template, output_field=JSONField())
-
-
-def counted(field: str) -> Func:
-    """How long a list within a plan is."""
-    return Func(F(field), function="jsonb_array_length", output_field=IntegerField())
-
-
 @dataclass(frozen=True)
 class StoredPlan:
     """Of a stored plan as it is to be cut: how long its cloth is in mm (None where there is no lay), its findings, what
@@ -151,19 +139,23 @@ class StoredPlan:
     pieces: int
 
 
+def code_of(operation: str) -> str:
+    """Which operation an id is of: after the garment's."""
+    return operation.rpartition(".")[2]
+
+
 def stored_plans(actor: User, hashes: dict[UUID, str]) -> dict[UUID, StoredPlan]:
     """What is asked of the plans of several orders, by order, each as its job stands: `hashes` are the jobs'.
 
     Two queries; the plans themselves stay in the database.
     """
     rows = PlanRun.of(actor.workshop).filter(order_id__in=hashes, job_hash__in=set(hashes.values()))
-    rows = rows.annotate(operations=listed("plan__sewing", "code"), pieces=counted("plan__pieces"))
     whole = ("order_id", "job_hash", "id", "plan__notions", "operations", "pieces")
     parts = [part for part in rows.values_list(*whole, *PARTS) if hashes[part[0]] == part[1]]
     own = {part[2]: Chosen(None, lay_mm, length, found or []) for *part, lay_mm, length, found in parts}
     best = _chosen(actor.workshop, own)
     return {
-        order: StoredPlan(best[id].length_mm, best[id].findings, notions or [], operations or [], pieces or 0)
+        order: StoredPlan(best[id].length_mm, best[id].findings, notions or [], [*map(code_of, operations)], pieces)
         for order, _, id, notions, operations, pieces, *_ in parts
     }
 

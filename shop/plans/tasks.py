@@ -29,13 +29,18 @@ def improve_lay(*, lay_run: str) -> None:
     """Search until the time is over, none can be shorter, or a stop is asked for; keep each better lay.
 
     A child that goes without its last line has broken off: the run has failed, what it found stays. One that gives way
-    is put on the queue again.
+    is put on the queue again. Where another worker took it up meanwhile, for this one was cut off, nothing more is
+    written.
     """
     # The queue carries no workshop: it serves all of them, and reads just the row it was given.
     rows = LayRun._base_manager.filter(pk=UUID(lay_run))
     run = rows.select_related("plan_run", "workshop").first()
     if run is None or run.state in (LayRun.DONE, LayRun.STOPPED):
         return
+    taken = run.taken + 1
+    if not rows.filter(taken=run.taken).update(taken=taken):
+        return
+    rows = rows.filter(taken=taken)
     _record(rows, run, state=LayRun.RUNNING)
     stopped = ended = gives_way = False
     asked = run.plan_run.job, run.seconds, run.seed
@@ -47,7 +52,10 @@ def improve_lay(*, lay_run: str) -> None:
             if line is not None:
                 ended = ended or "plan" in line or "ended" in line
                 _record(rows, run, **_news(run, line))
-            stopped, gives_way = rows.values_list("stop_asked", "gives_way").get()
+            asked_for = rows.values_list("stop_asked", "gives_way").first()
+            if asked_for is None:
+                return
+            stopped, gives_way = asked_for
             if stopped or gives_way:
                 break
     if gives_way and not stopped and not ended:

@@ -30,7 +30,7 @@ from shop.orders import life
 from shop.orders.models import Order
 from shop.orders.queries import on_bench, styles_of
 from shop.plans.models import PlanRun
-from shop.plans.queries import counted, listed
+from shop.plans.queries import code_of
 from shop.scheduling.models import Away, ClientDay, Hours, Schedule, TaskDay
 from shop.sewing.models import Sewn
 from shop.sewing.queries import done_states, own_minutes
@@ -176,7 +176,7 @@ def _waiting(actor: User, orders: list[Order]) -> list[Waiting]:
     found = []
     for row in orders:
         operations, pieces = planned.get(row.id, (None, 0))
-        left = None if not operations else [one.rpartition(".")[2] for one in operations if (row.id, one) not in sewn]
+        left = None if not operations else [code_of(one) for one in operations if (row.id, one) not in sewn]
         state = life.state_of(getattr(row, "step", None), measured[row.sheet_id] >= life.MEASURED, done.get(row.id))
         on = {one.kind: one.day for one in days[row.id]}
         found.append(
@@ -186,13 +186,12 @@ def _waiting(actor: User, orders: list[Order]) -> list[Waiting]:
 
 
 def _planned(actor: User, orders: Collection[UUID]) -> dict[UUID, tuple[list[str], int]]:
-    """Of the last plan of each order's own, from its main cloth, the ids of its operations and how many pieces it has;
-    the plans stay where they are. One query.
+    """Of the last plan of each order's own, from its main cloth, the ids of its operations and how many pieces it has.
+    One query.
     """
     own = PlanRun.of(actor.workshop).filter(order_id__in=orders, others=[]).exclude(job__has_key="cut_from")
-    rows = own.order_by("order_id", "-created_at", "id")
-    parts = rows.distinct("order_id").annotate(operations=listed("plan__sewing", "id"), pieces=counted("plan__pieces"))
+    rows = own.order_by("order_id", "-created_at", "id").distinct("order_id")
     return {
-        order: (operations or [], pieces or 0)
-        for order, operations, pieces in parts.values_list("order_id", "operations", "pieces")
+        order: (operations, pieces)
+        for order, operations, pieces in rows.values_list("order_id", "operations", "pieces")
     }

@@ -1,6 +1,7 @@
 """Settings every way of running Plavet shares."""
 
 import os
+from datetime import timedelta
 from pathlib import Path
 from urllib.parse import unquote, urlsplit
 
@@ -88,6 +89,8 @@ DATABASES = {
         "HOST": _url.hostname or "127.0.0.1",
         "PORT": _url.port or 5432,
         "CONN_MAX_AGE": 60,
+        # After a database that was begun anew the first request of each thread would fail.
+        "CONN_HEALTH_CHECKS": True,
         "OPTIONS": {"options": "-c statement_timeout=15000"},
     }
 }
@@ -97,7 +100,10 @@ PASSWORD_HASHERS = ["shop.accounts.hashers.Argon2"]
 # A guesser is slowed by name and by address; who comes from a browser of before is not: shop/accounts/devices.py.
 AXES_FAILURE_LIMIT = 12
 AXES_WHITELIST_CALLABLE = "shop.accounts.devices.is_known"
-AXES_COOLOFF_TIME = 0.25
+AXES_HANDLER = "shop.accounts.guessing.GrowingPauses"
+AXES_LOCKOUT_CALLABLE = "shop.api.errors.locked_out"
+# So long is a wrong password counted; how long one waits is in shop/accounts/guessing.py.
+AXES_COOLOFF_TIME = timedelta(days=1)
 # Who tries again while locked out waits no longer for it.
 AXES_RESET_COOL_OFF_ON_FAILURE_DURING_LOCKOUT = False
 AXES_LOCKOUT_PARAMETERS = ["username", "ip_address"]

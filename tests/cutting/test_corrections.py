@@ -9,8 +9,10 @@ from fractions import Fraction
 from pathlib import Path
 
 import pytest
+from shapely.geometry import LineString, Polygon
 
 from cutting.body import Body
+from cutting.checks import check_garment
 from cutting.errors import CuttingError
 from cutting.fitting import SIGNS, VIEWS, alteration_of, corrections_of, tried
 from cutting.formats import keep, read_job
@@ -18,7 +20,6 @@ from cutting.formats.plan_v1 import to_model
 from cutting.formats.trees import from_tree, to_tree
 from cutting.kinds import KINDS, kind_of
 from cutting.lengths import Corrected, Fixed, OfCorrection, named, on_tape
-from cutting.methods import correctable
 from cutting.plan import draft, plan
 from cutting.words import ENGLISH, with_numbers
 from tests.conftest import some
@@ -88,12 +89,67 @@ def test_a_girth_measured_on_the_outlines_is_more_by_what_is_said_and_the_other_
     assert girths[1][other] == pytest.approx(girths[0][other], abs=1)
 
 
+KNEED = ("straight-trousers", "close-trousers", "boot-cut")
+
+
+def across(panel, level):
+    """From where to where a panel reaches at a level of its sewn outline, in mm."""
+    low, _, high, _ = LineString([(-2000, level), (2000, level)]).intersection(Polygon(panel.net)).bounds
+    return low, high
+
+
+def widened(garment):
+    """By how much it is said that the back's hem is wider, in mm."""
+    return sum(one.params["by"].mm for one in garment.findings if one.code == "hem.widened")
+
+
+@pytest.mark.parametrize("by", ["1", "-1", "1 1/2", "-1 1/2"])
+@pytest.mark.parametrize(("style", "method"), [one for one in STYLES_BY_METHOD if one[0] in KNEED])
+def test_a_leg_that_is_moved_is_as_wide_as_before_and_its_middle_where_it_is_said(style, method, by):
+    size = float(sum(map(Fraction, by.lstrip("-").split()))) * (-25.4 if by[0] == "-" else 25.4)
+    [was] = draft(read_job(asked(style, method)))[0]
+    for raw in (asked(style, method, [found("leg_inwards", by)]), asked(style, method, leg_inwards=by)):
+        [now] = draft(read_job(raw))[0]
+        for name in ("front", "back"):
+            one, then = was.panels[name], now.panels[name]
+            # What the back is widened by so that the inner legs are equal is at the inner leg.
+            more = widened(now) - widened(was) if name == "back" else 0.0
+            for level in (was.panels["front"].points["K"].down, was.panels["front"].points["L"].down - 20):
+                (left, right), (new_left, new_right) = across(one, level), across(then, level)
+                assert new_left - left == pytest.approx(size, abs=0.1)
+                assert new_right - right == pytest.approx(size + more, abs=0.1)
+        failed = [{check.code for check in check_garment(garment) if not check.ok} for garment in (was, now)]
+        assert failed[0] == failed[1]
+
+
+@pytest.mark.parametrize("body", FIVE)
+@pytest.mark.parametrize("style", ["bodice", "straight-top", "cropped-top"])
+def test_a_waist_that_is_corrected_is_so_much_lower_on_the_outlines(body, style):
+    plain, found_ = (
+        to_model(made(style, "quarter-bust", one, body=body))
+        for one in ([], [found("nape_to_waist"), found("neck_to_waist")])
+    )
+    lengths = [
+        {panel.name: max(y for x, y in panel.net if x < 13) for panel in one.panels if panel.name in ("front", "back")}
+        for one in (plain, found_)
+    ]  # fmt: skip
+    for name in ("front", "back"):
+        assert lengths[1][name] - lengths[0][name] == pytest.approx(HALF, abs=0.5)
+    # A body without either has no waist to correct: that is said.
+    raw = asked("loose-top", "quarter-bust", [found("nape_to_waist")])
+    for key in ("nape_to_waist", "neck_to_waist"):
+        raw["measurements"].pop(key, None)
+    raw["measurements"]["shoulder_to_tummy"] = "50 cm"
+    [said] = [one for one in to_model(plan(read_job(raw), False)).findings if one.code == "correction.unused"]
+    assert said.words == "The correction of 1/2 in is not taken: this draft does not use 'Nape to waist'."
+
+
 @pytest.mark.parametrize(("style", "method"), some(STYLES_BY_METHOD, 9))
 def test_kept_and_dropped_the_plan_is_what_it_was_to_the_digit(style, method):
     kind = kind_of(style)
     before = keep(made(style, method))
     numbers = {key: one.net for key, one in draft(read_job(asked(style, method)))[0][0].numbers.items()}
-    for choice in correctable(kind.choices):
+    for choice in kind.correctable:
         try:
             [changed] = draft(read_job(asked(style, method, [found(choice, "1/8", kind=kind.name)])))[0]
         except CuttingError as refused:
@@ -207,6 +263,8 @@ AT_HALF = {
     "waist_more": {"waist_ease": 0.5}, "waist_less": {"waist_ease": -0.5}, "hip_more": {"hip_ease": 0.5},
     "thigh_more": {"thigh_ease": 0.5, "back_tip": 0.5}, "depth_less": {"crotch_ease": -0.5},
     "length_less": {"length": -0.5}, "zip_edge_less": {"zip_edge": -0.5}, "slant_more": {"centre_slant": 0.25},
+    "leg_inside": {"leg_inwards": 0.5}, "leg_outside": {"leg_inwards": -0.5},
+    "waist_lower": {"nape_to_waist": 0.5, "neck_to_waist": 0.5}, "waist_higher": {"nape_to_waist": -0.5, "neck_to_waist": -0.5},
     "neck_narrower": {"neck_width": -0.25}, "slope_less": {"shoulder_slope": -0.5}, "bust_more": {"bust_ease": 0.5},
 }  # fmt: skip
 """By hand from the table of signs and cures, with 1/2 in pinned: each choice in inches."""
@@ -223,7 +281,7 @@ def test_every_sign_has_its_words_and_each_cure_is_what_the_table_says(sign):
         made_ = corrections_of(cure, seen.kind, Fraction(127, 10), DAY)
         if cure.code in AT_HALF and not (cure.code == "depth_less" and sign == "loose_at_fork"):
             assert {one.choice: float(one.by.size) / 25.4 for one in made_} == pytest.approx(AT_HALF[cure.code])
-        assert {one.choice for one in made_} <= set(correctable(KINDS[seen.kind].choices))
+        assert {one.choice for one in made_} <= set(KINDS[seen.kind].correctable)
     assert {*AT_HALF} <= {cure.code for one in SIGNS.values() for cure in one.cures}
 
 

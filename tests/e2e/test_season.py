@@ -60,7 +60,8 @@ def test_from_a_quick_price_to_handed_over_with_an_illness_and_an_urgent_order(
     page = inside
     # It is noon in the workshop whenever this is run: nobody is written to at night.
     page.goto("/settings")
-    page.get_by_label("Time zone").select_option(f"Etc/GMT{datetime.now(UTC).hour - 12:+d}")
+    with page.expect_response(re.compile("/api/workshop")):
+        page.get_by_label("Time zone").select_option(f"Etc/GMT{datetime.now(UTC).hour - 12:+d}")
     page.goto("/money/prices")
     page.get_by_label("Currency").select_option("EUR")
     page.get_by_label("An hour of work").fill("32,50")
@@ -154,10 +155,12 @@ def test_from_a_quick_price_to_handed_over_with_an_illness_and_an_urgent_order(
     expect(first.get_by_text("ready", exact=True).first).to_be_visible()
     page.goto("/reminders")
     page.get_by_role("button", name="Remind Marit Sol").click()
+    outbox = page.get_by_role("region", name="Outbox")
+    expect(outbox.get_by_text("waits until")).to_be_visible()
     thread = Thread(target=worker, args=("post",))
     thread.start()
     thread.join()
-    expect(page.get_by_role("region", name="Outbox").get_by_text("sent", exact=False)).to_be_visible()
+    expect(outbox.get_by_text(re.compile("^sent "))).to_be_visible()
     [message] = gateway.delivered.values()
     assert re.search(r"is ready to be fetched \(Choir, concert palazzo\).*€", message["text"])
     page.goto(f"{of_order}/money")

@@ -5,7 +5,7 @@ from pathlib import Path
 
 import pytest
 
-from setup.upgrade import checked, exchange
+from setup.upgrade import KEPT, checked, exchange, keep_last
 
 OLD = {"plavet": "old", "setup/a.py": "old", "shop/b.py": "old", "cutting/c.py": "old", "web/d.ts": "old",
        "requirements.txt": "old", "gone.txt": "old", ".venv/bin/python": "old", "var/plavet.env": "secret", ".git/HEAD": "x"}  # fmt: skip
@@ -93,3 +93,13 @@ def test_what_is_no_release_or_this_one_is_refused(here, tmp_path):
     for folder in (root, laid_out(root / "inside", NEW)):
         with pytest.raises(SystemExit, match="into a folder of its own"):
             checked(folder, root)
+
+
+def test_of_the_releases_of_before_the_last_ones_stay(tmp_path):
+    for stamp in ("20260101-090000", "20260302-090000", "20260210-090000", "20251231-235959"):
+        laid_out(tmp_path / stamp, {"plavet": stamp, "setup/a.py": "x"})
+    keep_last(tmp_path)
+    assert [one.name for one in sorted(tmp_path.iterdir())] == ["20260210-090000", "20260302-090000"]
+    assert KEPT == 2
+    keep_last(tmp_path)
+    assert len(list(tmp_path.iterdir())) == 2

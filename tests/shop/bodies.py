@@ -157,6 +157,9 @@ def bodies_for(owner, order):
         ("PUT", f"/reminders/{uuid4()}"): {"order": order_that_is_ready(owner), "kind": "ready"},
         ("POST", "/quick-prices"): {"styles": ["palazzo"], "hip": "41", "width": "58 in"},
         ("PATCH", "/workshop"): {"heading": "Quay 3"},
+        ("PUT", f"/tablets/{uuid4()}"): {"name": "Cutting table"},
+        ("POST", "/session/tablet"): {"person": str(uuid4()), "code": "2580"},
+        ("PUT", "/session/code"): {"password": "wrong one", "code": "2580"},
         ("PUT", "/workshop/unit"): {"unit": "in"},
         ("PATCH", "/session/own"): {"light": "dim"},
     }

@@ -60,6 +60,8 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
     assert owner("PUT", f"/photos/{photo}", shown)[0] == 200
     reminder, ready = new_id(), order_that_is_ready(owner)
     assert owner("PUT", f"/reminders/{reminder}", {"order": ready, "kind": "ready"})[0] == 200
+    tablet = new_id()
+    assert owner("PUT", f"/tablets/{tablet}", {"name": "Table"})[0] == 200
     rows = {
         "chalks": chalk, "ticks": new_id(), "tape-readings": new_id(), "steps": step, "drill-answers": drilled, "call-answers": new_id(), "sewn": new_id(), "fitting-corrections": new_id(), "photos": photo, "house-corrections": new_id(),
         "shelf": kept["id"], "cuts": cut["id"], "house-rules": rule["id"], "house-patterns": pattern["id"], "clients": order["client"]["id"], "sheets": order["sheet"]["id"], "orders": order["id"], "lay-runs": run, "plots": plot,
@@ -67,7 +69,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "readings": order["sheet"]["readings"][0]["id"], "corrections": new_id(), "overrulings": new_id(),
         "people": str(User.objects.get(username="ebba").id), "invitations": invited["id"], "password-links": new_id(),
         "hours": str(User.objects.get(username="ebba").id), "away": away["id"], "client-days": comes["id"], "schedules": schedule,
-        "quotes": quote, "payments": payment, "taken-back": new_id(), "reminders": reminder, "ticket-moves": new_id(),
+        "quotes": quote, "payments": payment, "taken-back": new_id(), "reminders": reminder, "ticket-moves": new_id(), "tablets": tablet,
     }  # fmt: skip
     bodies = {
         "clients": {"name": "x", "other": rows["clients"]}, "sheets": {"client": rows["clients"], "taken_on": "2026-01-01", "unit": "in", "text": "point,typed"},
@@ -93,7 +95,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
         "quotes": {"order": rows["orders"], "total": "1.00"}, "payments": taken, "reminders": {"order": rows["orders"], "kind": "ready"}, "taken-back": {"payment": payment}, "prices": {"rate": "3"},
         "ticket-moves": {"order": rows["orders"], "kinds": ["pack"], "person": rows["people"], "day": day, "stamp": ""},
         "quick-prices": {"styles": ["palazzo"], "hip": "104", "width": "150"},
-        "house-patterns": said, "sewn": {"order": rows["orders"], "plan": made["id"], "operation": "trousers.darts"},
+        "tablets": {"name": "x"}, "house-patterns": said, "sewn": {"order": rows["orders"], "plan": made["id"], "operation": "trousers.darts"},
     }  # fmt: skip
     secret = ids_in([rows, made["id"]], set())
     order = owner("GET", f"/orders/{order['id']}")[1]

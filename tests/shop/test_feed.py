@@ -59,7 +59,7 @@ def test_a_calendar_program_reads_what_the_week_shows_and_no_clients_name(owner,
                 start, end = (datetime.fromisoformat(f"{day['day']}T{one[key]}") for key in ("start", "end"))
                 shown.append((f"{', '.join(one['names'])}: {one['title']}", start, end))
     assert read(answer.content) == sorted(shown)
-    assert len(shown) > 3
+    assert shown
     for client in owner.get("/clients"):
         assert client["name"] not in answer.content.decode()
 

@@ -155,6 +155,22 @@ def test_a_group_of_drawings_counts_as_the_drafts_it_takes(owner, order, monkeyp
     assert statuses == [200, 200, 429]
 
 
+def test_so_many_files_a_minute_are_taken_of_a_person_and_of_a_workshop(team, monkeypatch):
+    monkeypatch.setattr(pace, "MOST_FILES", 3)
+    monkeypatch.setattr(pace, "MOST_FILES_OF_ALL", 5)
+    cache.clear()
+    monkeypatch.setattr(pace, "time", lambda: 6e8)  # all within one minute
+    book = {"text": "BEGIN:VCARD", "keep": False}
+    asked = [("POST", "/book", book), ("POST", "/jobs", {"text": "{}"})] * 2
+    statuses = [team["owner"](*one)[0] for one in asked]
+    assert 429 not in statuses[:3]
+    assert statuses[3] == 429
+    # What one was refused is counted too; the others of the workshop have what is left of it.
+    mine = [team["cutter"]("POST", "/book", book) for _ in range(3)]
+    assert [status for status, _ in mine] == [200, 200, 429]
+    assert "files of this workshop" in mine[-1][1]["title"]
+
+
 def test_a_link_is_made_by_who_may_and_for_so_many_days(owner, stranger, run):
     assert stranger("DELETE", f"/plans/{run}/link")[0] == 404
     assert stranger("GET", f"/plans/{run}/link")[0] == 404

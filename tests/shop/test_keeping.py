@@ -146,9 +146,17 @@ def test_what_is_there_is_kept_beside_and_stays_where_a_backup_is_damaged_or_som
             restore(newest)
     with psycopg.connect(address(NAME)) as line:
         line.execute("update accounts_workshop set name = 'Changed since'")
+    with server() as line:
+        for stamp in ("20260102-030405", "20260302-030405", "20251231-235959"):
+            line.execute(SQL("create database {}").format(Identifier(f"{NAME}_before_{stamp}")))
     beside = restore(newest)
     assert content() == now
     assert any("Changed since" in row for row in content(beside)["accounts_workshop"])
+    # Of those that backups were taken in the place of the last two stay.
+    with server() as line:
+        names = {name for (name,) in line.execute("select datname from pg_database")}
+    assert {name for name in names if name.startswith(f"{NAME}_before_")} == {beside, f"{NAME}_before_20260302-030405"}
+    drop(f"{NAME}_before_20260302-030405")
 
 
 def test_where_it_cannot_take_the_place_of_what_was_there_that_is_put_back(drill, monkeypatch):
@@ -334,12 +342,14 @@ def test_the_first_owner_comes_in_by_one_link_and_nobody_after():
     page = Caller(None)
     seen = page.get(f"/session/join/{fresh.token}")
     assert (seen["first"], seen["unit"], seen["user_name"]) == (True, "in", "")
-    house = {"workshop": "Slip and Quay", "unit": "cm", "name": "Runa"}
+    house = {"workshop": "Slip and Quay", "unit": "cm", "name": "Runa", "time_zone": "Europe/Oslo"}
     body = {"user_name": "runa", "password": "slip-and-quay-7", "house": house}
     assert page("POST", f"/session/join/{fresh.token}", body | {"house": house | {"workshop": "  "}})[0] == 422
+    status, said = page("POST", f"/session/join/{fresh.token}", body | {"house": house | {"time_zone": "Here"}})
+    assert (status, said["problems"][0]["what"]) == (422, "There is no time zone Here")
     status, me = page("POST", f"/session/join/{fresh.token}", body)
     assert (status, me["workshop"], me["unit"], me["name"], me["role"]) == (200, "Slip and Quay", "cm", "Runa", "owner")
-    assert first_owner() is None
+    assert (me["time_zone"], first_owner()) == ("Europe/Oslo", None)
     # Nobody after says that: neither another owner, nor who has a new password.
     second = page("PUT", f"/invitations/{uuid4()}", {"name": "Siv", "role": "owner"})[1]["link"].rpartition("/")[2]
     other = Caller(None)

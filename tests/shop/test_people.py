@@ -113,6 +113,8 @@ def test_every_write_asks_for_its_right(team, order, new_id):
         ("workshop", "GET", "/installation", None),
         ("workshop", "PATCH", "/workshop", {"paper": "Letter"}),
         ("workshop", "PUT", "/workshop/unit", {"unit": "in"}),
+        ("people", "GET", "/tablets", None),
+        ("people", "PUT", f"/tablets/{new_id()}", {"name": "Table"}),
         ("people", "PUT", f"/people/{User.objects.get(username='a-cutter').id}", {"role": "cutter"}),
     ]  # fmt: skip
     for right, method, path, body in writes:

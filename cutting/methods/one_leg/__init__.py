@@ -10,9 +10,9 @@ UNUSED = (
     "front_darts", "front_dart_place", "front_dart_intake", "front_dart_length", "back_darts", "back_dart_place",
     "back_dart_intake", "back_dart_length", "front_waist", "hem_ease", "side_in_hem", "inner_in_hem", "knee_width",
     "knee_ease", "pocket_start", "bag_deep", "bag_wide", "bag_cut", "patch_wide", "patch_deep", "patch_foot",
-    "patch_from_centre",
-    "mouth_wide", "mouth_deep", "piping", "turn_up_strip", "hem_from", "side_in_knee", "crotch_fit", "thigh_line",
-    "thigh_ease", "fullness", "hip_line", "yoke", "turn_up", "pockets", "waist_cleanup", "belt_loops", "back_from",
+    "patch_from_centre", "mouth_wide", "mouth_deep", "piping", "turn_up_strip", "hem_from", "leg_inwards",
+    "side_in_knee", "crotch_fit", "thigh_line", "thigh_ease", "fullness", "hip_line", "yoke", "turn_up", "pockets",
+    "waist_cleanup", "belt_loops", "back_from",
 )  # fmt: skip
 """Choices that a leg in one piece does not read: it has no back to lay out, no dart and no knee."""
 

@@ -5,7 +5,7 @@ from math import sqrt
 from cutting.body import Body
 from cutting.drafting import Draft, Place
 from cutting.geometry import Line, Path, Point, Segment, squared, unit
-from cutting.lengths import Length, found, inch, named
+from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.share import most
 from cutting.methods.styles import STYLES
@@ -26,6 +26,7 @@ from cutting.where import choice
 
 BLEND = 5.0
 """How much further down a leg that falls straight begins, for each mm that it runs in before."""
+ON_THE_CREASE = mm(0)
 DOWN, UP = Point(0, 1), Point(0, -1)
 STAGES = ("lines", "widths", "crotch", "waist", "darts", "side", "leg")
 """The order of the table."""
@@ -115,7 +116,7 @@ def _waist(ask: Ask, sums: Sums, d: Draft, corner: Place, hip: Place) -> tuple[P
 class Leg:
     """Where the leg's edges go: the point the inner leg aims for, then the hem's two ends, and the side's points.
 
-    `onward` is the direction in which the inner leg passes its anchor.
+    `onward` is the direction in which the inner leg passes its anchor, `inwards` how far its middle is from the crease.
     """
 
     def __init__(
@@ -125,8 +126,9 @@ class Leg:
         side: list[Point],
         marks: list[tuple[str, str, Length, str]],
         onward: Point | None = None,
+        inwards: Length = ON_THE_CREASE,
     ):
-        self.anchor, self.hem_in, self.side, self.marks = anchor, hem_in, side, marks
+        self.anchor, self.hem_in, self.side, self.marks, self.inwards = anchor, hem_in, side, marks, inwards
         self.onward = onward or unit(hem_in.minus(anchor))
 
     def inner(self, tip: Point) -> tuple[list[Segment], Point]:
@@ -145,15 +147,21 @@ class Leg:
         side = [*self.side[:-1], self.side[-1].plus(inwards, -1)]
         if self.anchor == self.hem_in:
             return Leg(hem_in, hem_in, side, self.marks, self.onward)
-        return Leg(self.anchor, hem_in, side, self.marks)
+        return Leg(self.anchor, hem_in, side, self.marks, inwards=self.inwards)
 
 
 def _leg(body: Body, ask: Ask, sums: Sums, tip: Point, crease: Place, knee: Place | None, hem: Place) -> Leg:
-    """The front's leg: shared equally about the crease, straight down from the thigh line, or from the crotch point."""
+    """The front's leg: shared about the crease, equally or moved towards the inside, straight down from the thigh line,
+    or from the crotch point.
+    """
     middle, low = crease.point.across, hem.point.down
     kind = STYLES[ask.style].leg
     if sums.hem_round is not None:
         half_hem = (sums.hem_round - named(ask.wider, "back_wider")) / 4
+        kneed = sums.knee_round is not None and ask.hem_from == "crease"
+        moved = ask.leg_inwards if kneed else inch(0)
+        inwards = named(moved, "leg_inwards" if moved.size > 0 else "leg_outwards")
+        middle += inwards.mm
         hem_in, hem_side = Point(middle + half_hem.mm, low), Point(middle - half_hem.mm, low)
         hem_mark = ("hem", "crease", half_hem, "L")
         if ask.hem_from == "guide" and sums.knee_round is not None and knee is not None:
@@ -163,7 +171,8 @@ def _leg(body: Body, ask: Ask, sums: Sums, tip: Point, crease: Place, knee: Plac
             return Leg(hem_in, hem_in, [hem_side], [hem_mark], onward)
         half_knee = (sums.knee_round - named(ask.wider, "back_wider")) / 4
         anchor, outer = (Point(middle + sign * half_knee.mm, knee.point.down) for sign in (1, -1))
-        return Leg(anchor, hem_in, [outer, hem_side], [("knee", "crease", half_knee, "K"), hem_mark])
+        marks = [("knee", "crease", half_knee, "K"), hem_mark]
+        return Leg(anchor, hem_in, [outer, hem_side], marks, inwards=inwards)
     side_in: Length = ask.side_in_hem or inch(1 if kind == "wide" else 0)
     if kind in ("short", "wide") or ask.inner_in_hem is not None:
         line = sums.crotch_width - (ask.inner_in_hem or inch(1))
@@ -220,8 +229,8 @@ def _mark_leg(d: Draft, leg: Leg, crease: Place, knee: Place | None, hem: Place)
         line = "hem_line" if what == "hem_in" else f"{what}_line"
         if datum == "crease":
             start = Place(Point(crease.point.across, down), "crease")
-            d.mark(f"{name}1", start.out(size), f"{what}_inner", line, closes="inner_leg")
-            d.mark(f"{name}2", start.back(size), f"{what}_side", line, closes="side")
+            d.mark(f"{name}1", start.out(size + leg.inwards), f"{what}_inner", line, closes="inner_leg")
+            d.mark(f"{name}2", start.back(size - leg.inwards), f"{what}_side", line, closes="side")
         elif what == "hem_in":
             d.mark(f"{name}1", Place(Point(0, down), "guide_line").out(size), what, line, "guide", "side")
         elif what == "knee_in" and knee is not None:

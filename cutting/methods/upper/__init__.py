@@ -9,12 +9,12 @@ from cutting.methods.upper.panels import half
 from cutting.methods.upper.resolve import OF_THE_SEAM, QUARTER_BUST, resolve_top, usual_top, usual_top_sources
 from cutting.methods.upper.sleeve import Sleeve, sleeve, sleeve_sums
 from cutting.methods.upper.styles import TOPS, TopStyle
-from cutting.methods.upper.sums import TopSums, work_out
+from cutting.methods.upper.sums import WAIST_LEVELS, TopSums, work_out
 from cutting.methods.upper.sums import needs as top_needs
 
 __all__ = [
-    "OF_THE_SEAM", "QUARTER_BUST", "TOPS", "DraftedTop", "Sleeve", "TopAllowances", "TopAsk", "TopStyle", "TopSums",
-    "draw_top", "resolve_top", "top_needs", "usual_top", "usual_top_sources", "work_out",
+    "OF_THE_SEAM", "QUARTER_BUST", "TOPS", "WAIST_LEVELS", "DraftedTop", "Sleeve", "TopAllowances", "TopAsk",
+    "TopStyle", "TopSums", "draw_top", "resolve_top", "top_needs", "usual_top", "usual_top_sources", "work_out",
 ]  # fmt: skip
 
 

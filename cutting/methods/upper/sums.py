@@ -29,6 +29,8 @@ SIDE_TAKES, ONE_DART, TWO_DARTS = Rule(1), Rule(1.5), Rule(3)
 """What the side takes of a fitted waist before a dart does; the most one dart takes, and two."""
 NAPE = Rule(1, "nape")
 """How far the nape is below the neck point."""
+WAIST_LEVELS = ("nape_to_waist", "neck_to_waist")
+"""The measures that say where the waist is; what a fitting finds of it corrects them."""
 HIP_BELOW = Rule(8, "hip_below_waist")
 
 
@@ -122,7 +124,7 @@ def needs(ask: TopAsk, has: Collection[str]) -> tuple[str, ...]:
     """The measurements that a top cannot be drafted without; of two that will do, the one that is in `has`."""
     style = TOPS[ask.style]
     girths = ("chest", "bust") if style.girth == "chest" else ("bust", "chest")
-    lengths = ["nape_to_waist", "neck_to_waist"]
+    lengths = [*WAIST_LEVELS]
     if not style.fitted and not ask.joined:
         lengths.append("shoulder_to_tummy")
     keys = [_first(girths, has), _first(("shoulder", "shoulder_length"), has), _first(lengths, has)]
@@ -230,10 +232,11 @@ def _waist_levels(body: Body) -> tuple[Length, Length]:
         front: Length = body.shoulder_to_tummy
         return front, front - inch(0.5, "over_the_bust")
     if not body.has("neck_to_waist"):
-        back = NAPE.now + body.nape_to_waist
+        back = NAPE.now + body.corrected("nape_to_waist")
         return back + inch(0.5, "over_the_bust"), back
-    front = body.neck_to_waist
-    back = NAPE.now + body.nape_to_waist if body.has("nape_to_waist") else front - inch(0.5, "over_the_bust")
+    front = body.corrected("neck_to_waist")
+    over_bust = inch(0.5, "over_the_bust")
+    back = NAPE.now + body.corrected("nape_to_waist") if body.has("nape_to_waist") else front - over_bust
     if front.mm < back.mm - inch(2.5).mm:
         raise refuse("front.short", measure("neck_to_waist"), front=front, back=back)
     return front, back

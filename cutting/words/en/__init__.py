@@ -11,7 +11,7 @@ from cutting.words.en.assembly import (
 )
 from cutting.words.en.calls import call_say, call_words, chalk_name
 from cutting.words.en.checks import check_labels, check_say
-from cutting.words.en.choices import choice_words, group_name, rule_name, source_name
+from cutting.words.en.choices import choice_words, corrected_name, group_name, rule_name, source_name
 from cutting.words.en.controls import say_suspect
 from cutting.words.en.effects import say_effect
 from cutting.words.en.enough import saving_words
@@ -64,6 +64,7 @@ __all__ = [
     "check_say",
     "choice_words",
     "cloth_name",
+    "corrected_name",
     "cost_formula",
     "cure_name",
     "currencies",

@@ -1,5 +1,6 @@
 """Each choice in a tailor's words: what is asked, a hint, what is taken where nothing is chosen, its rules."""
 
+from cutting.words.en.measures import measure_name
 from cutting.words.en.trade import METHODS
 from cutting.words.language import ChoiceWords
 
@@ -74,6 +75,7 @@ CHOICES: dict[str, dict[str, tuple[str, str, str]]] = {
         "hem_width": ("Hem, all round one leg", "sewn", "by the style"),
         "hem_ease": ("Hem wider than the ankle by", "all round", ""),
         "hem_from": ("Knee and hem are measured from", "from the guide line the side falls straight", ""),
+        "leg_inwards": ("Knee and hem, towards the inside", "as far from the middle of the crease; with a minus towards the side", ""),
         "side_in_knee": ("Side, in at the knee", "from the guide line", "none"),
         "side_in_hem": ("Side, in at the hem", "from the guide line", "by the style"),
         "inner_in_hem": ("Inner leg, in at the hem", "from the crotch line's width", "by the style"),
@@ -231,6 +233,11 @@ def choice_words(kind: str, key: str, joined: bool) -> ChoiceWords:
     """What a choice asks; `key` is `allowances.side` for one of a set; `joined` of a half that is sewn to another."""
     table = CHOICES[kind]
     return ChoiceWords(*table.get(f"{key}.joined", table[key]) if joined else table[key])
+
+
+def corrected_name(kind: str, key: str) -> str:
+    """What a correction of a kind of garment changes: a choice, or a measure."""
+    return choice_words(kind, key, False).legend if key in CHOICES[kind] else measure_name(key).capitalize()
 
 
 def rule_name(kind: str, key: str, rule: str, joined: bool) -> str:

@@ -3,7 +3,7 @@
 from cutting.finding import Finding
 from cutting.lengths import Unit, show
 from cutting.words.en.checks import CHECKS, check_say
-from cutting.words.en.choices import choice_words, idle_words
+from cutting.words.en.choices import corrected_name, idle_words
 from cutting.words.en.marks import panel_name
 from cutting.words.en.measures import measure_name
 from cutting.words.en.problems import worded
@@ -88,7 +88,7 @@ def say_finding(finding: Finding, unit: Unit) -> str:
     if "panel" in params:
         params["piece"] = panel_name(params["panel"]).capitalize()
     if finding.code.startswith("correction.") and "kind" in params:
-        params["choice"] = f"'{choice_words(params['kind'], finding.where.path[-1], False).legend}'"
+        params["choice"] = f"'{corrected_name(params['kind'], finding.where.path[-1])}'"
     if finding.code == "choice.idle" and "kind" in params:
         params |= idle_words(**finding.params)
     if "percent" in params:

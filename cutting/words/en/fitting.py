@@ -19,8 +19,10 @@ SIGNS: dict[str, tuple[str, str]] = {
     "bags_under_seat": ("It bags under the seat", "Pinned: the fold that can be taken up there."),
     "waist_stands_off": ("The waist stands off behind", "Pinned: what can be taken up there."),
     "zip_stands_out": ("The zip stands out at the waist", "Pinned: what stands out; the edge is changed by its own amount."),
-    "leg_long": ("Too long", "Pinned: what is too long."),
-    "leg_short": ("Too short", "Pinned: what is missing to the hem."),
+    "leg_long": ("Too long", "Pinned: what is too long. With other shoes: measure the heel anew and note it on Measure."),
+    "leg_short": ("Too short", "Pinned: what is missing to the hem. With other shoes: measure the heel anew and note it on Measure."),
+    "leg_turns_out": ("The leg turns out", "It presses inside the knee and hangs empty outside. Pinned: how far its middle has to move in there."),
+    "leg_turns_in": ("The leg turns in", "It presses outside the knee and hangs empty inside. Pinned: how far its middle has to move out there."),
     "hip_high": ("The waist pulls up over a hip", "Pinned: what is missing at the side, up to the waist."),
     "waist_dips": ("The waist dips behind when seated", "Pinned: what is missing up to the waist."),
     "thigh_tight": ("The thigh is tight when seated", "Pinned: what is missing round the thigh."),
@@ -34,6 +36,8 @@ SIGNS: dict[str, tuple[str, str]] = {
     "armhole_cuts": ("The armhole cuts in", "Pinned: by how much it is too high."),
     "sleeve_tight": ("The sleeve is tight", "Pinned: what is missing round the arm."),
     "from_file": ("Found at a fitting before", "It came with a job file."),
+    "waist_high": ("The top rides up", "Its waist is above the waist. Pinned: by how much."),
+    "waist_low": ("It is too long in the waist", "Folds cross the back above the waist. Pinned: the fold that can be taken up there."),
     "top_short": ("The top is too short", "Pinned: what is missing."),
 }  # fmt: skip
 CURES = {
@@ -52,7 +56,9 @@ CURES = {
     "neck_narrower": "A narrower neck", "neck_wider": "A wider neck", "neck_deeper": "A deeper neck in front",
     "bust_more": "More bust ease", "slope_less": "Less shoulder slope", "slope_more": "More shoulder slope",
     "armhole_higher": "A higher armhole", "armhole_lower": "A lower armhole", "sleeve_wider": "A wider sleeve",
-    "top_longer": "A longer top", "from_file": "As the job file has it",
+    "top_longer": "A longer top", "leg_inside": "Knee and hem further in", "leg_outside": "Knee and hem further out",
+    "waist_lower": "A lower waist: longer from the nape and from the neck", "waist_higher": "A higher waist: shorter from the nape and from the neck",
+    "from_file": "As the job file has it",
 }  # fmt: skip
 ROOMS = {
     "side": ("On this garment: let the sides out, up to {left} all round.", "On this garment: take it in at the sides."),

@@ -25,7 +25,7 @@ LABELS = {
     "opening": "of opening",
     "overlap": "overlap", "hem": "hem", "zip": "zip", "crotch_ease": "crotch ease", "hip_ease": "hip ease",
     "waist_ease": "waist ease", "thigh_ease": "thigh ease", "knee_ease": "knee ease", "side_raise": "side raise",
-    "back_wider": "that the back is wider", "lift": "lift", "over_the_bust": "over the bust",
+    "back_wider": "that the back is wider", "leg_inwards": "towards the inside", "leg_outwards": "towards the side", "lift": "lift", "over_the_bust": "over the bust",
     "low_waist": "that the waist is worn low", "hip_split": "that the back's hip is wider", "half_elastic": "to gather",
     "two_seams": "the two seams", "leg": "of leg", "at_the_knee": "at the knee", "to_take_in": "to take in", "turn_up": "turn-up", "below_the_band": "below the band", "loose": "to be loose", "casing": "casing", "heading": "heading and its turn", "heading_inside": "heading", "channel": "channel",
     "cut_round": "cut all round", "in_seams": "in seams", "in_darts": "in darts", "inner_seam": "inner seam",

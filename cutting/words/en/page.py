@@ -28,6 +28,7 @@ PAGE = {
     "card_waits": "Do not cut this line yet: it waits until the back is traced.",
     "card_under": "Another layer is over this piece: fold it back before you chalk, or cut what is on it first.",
     "card_folded": "Mark through all layers of a piece: left and right are cut as one.",
+    "card_sided": "The sides differ: each of their pieces has calls of its own and is cut from one layer.",
     "card_open": "These calls are for one of each pair; its twin is the same, turned over, as the lay shows.",
     "card_long": "{long} long: of the cloth from {start} to {end}, where piece {letter} ends.",
     "card_buy": "Buy {buy}",

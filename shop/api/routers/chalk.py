@@ -9,7 +9,7 @@ from ninja import Field, Query, Router, Schema
 
 from shop.accounts.writing import own
 from shop.api.auth import person
-from shop.api.routers.orders import ClothName
+from shop.api.routers.plans import ClothName
 from shop.bridge.controls import TapeShape, VerdictShape, verdict
 from shop.chalk import actions, queries
 from shop.chalk.models import Chalking

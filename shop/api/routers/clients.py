@@ -17,6 +17,7 @@ from shop.clients import book, queries, seen, vcard
 from shop.clients.models import Client
 from shop.money.queries import money_of_client
 from shop.orders import client_file
+from shop.plans.pace import check_files
 from shop.reminders.queries import reminders_of_client
 from shop.scheduling.queries import days_of_client
 
@@ -149,6 +150,7 @@ def whole_book(request: HttpRequest) -> HttpResponse:
 @router.post("/book", response=FileOut)
 def take_contacts(request: HttpRequest, body: FileIn) -> FileOut:
     """Read contacts from a vCard file; with `keep` the good ones come into the book. The same file twice is one."""
+    check_files(person(request))
     lines, kept = book.import_contacts(actor=person(request), text=body.text, keep=body.keep)
     return FileOut(lines=[LineOut(**line) for line in lines], kept=kept)
 

@@ -19,6 +19,7 @@ from shop.clients.models import Client, Correction, FittingPhoto
 from shop.clients.photos import of_order, remove_photo
 from shop.orders.models import Order
 from shop.plans.fitting import change_correction, put_correction, put_photo, try_cures
+from shop.plans.pace import check_files
 
 router = Router(tags=["fitting"])
 ON_A_PAGE = 40
@@ -123,6 +124,7 @@ def photos(request: HttpRequest, id: UUID) -> list[PhotoOut]:
 @router.put("/photos/{id}", response=PhotoOut)
 def add_photo(request: HttpRequest, id: UUID, body: PhotoIn) -> PhotoOut:
     """Keep a photo of a fitting: its pixels alone."""
+    check_files(person(request))
     return _photo(put_photo(actor=person(request), id=id, **body.dict()))
 
 

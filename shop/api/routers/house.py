@@ -35,6 +35,7 @@ class HouseIn(Schema):
     tables: Annotated[int, Field(ge=1, le=99)] | None = None
     machines: Annotated[int, Field(ge=1, le=99)] | None = None
     reminds: bool | None = None
+    owners_step: bool | None = Field(None, description="whether its owners have to have a second step")
 
 
 class HouseOut(Schema):
@@ -51,6 +52,7 @@ class HouseOut(Schema):
     tables: int
     machines: int
     reminds: bool
+    owners_step: bool
     unit: Literal["in", "cm"]
     turning_to: str
     edges: list[AllowanceOut]
@@ -74,7 +76,7 @@ def _out(row: Workshop) -> HouseOut:
         turning_to=row.turning_to,
         time_zone=row.time_zone, paper="Letter" if row.paper == "Letter" else "A4",
         allowances=row.allowances, tables=row.tables, machines=row.machines, reminds=row.reminds,
-        edges=edges(), zones=sorted(zone for zone in available_timezones() if "/" in zone),
+        owners_step=row.owners_step, edges=edges(), zones=sorted(zone for zone in available_timezones() if "/" in zone),
     )  # fmt: skip
 
 

@@ -9,6 +9,7 @@ from shop.api.auth import person
 from shop.api.incoming import Day
 from shop.api.routers.orders import OrderOut, order_out
 from shop.orders import from_job, queries
+from shop.plans.pace import check_files
 
 router = Router()
 
@@ -39,6 +40,7 @@ class JobHeldOut(Schema):
 @router.post("/jobs", response=JobHeldOut)
 def look_into_job(request: HttpRequest, body: JobFileIn) -> JobHeldOut:
     """What a job file holds, or every problem in it; nothing is written."""
+    check_files(person(request))
     parts = from_job.look_into(actor=person(request), text=body.text)
     return JobHeldOut(
         client=parts.client, styles=parts.styles, measures=len(parts.measures), cloth=parts.cloth["kind"],
@@ -49,5 +51,6 @@ def look_into_job(request: HttpRequest, body: JobFileIn) -> JobHeldOut:
 @router.put("/orders/{id}/from-job", response=OrderOut)
 def open_job(request: HttpRequest, id: UUID, body: OpenJobIn) -> OrderOut:
     """A job file opened as the order `id`."""
+    check_files(person(request))
     made = from_job.open_job(actor=person(request), id=id, **body.dict())
     return order_out(request, queries.order(person(request), made.id))

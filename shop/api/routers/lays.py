@@ -7,7 +7,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Field, Router, Schema
 
 from shop.api.auth import person
-from shop.api.routers.orders import PlanAnswer, plan_answer
+from shop.api.routers.plans import PlanAnswer, plan_answer
 from shop.bridge.drafting import LayShape
 from shop.bridge.words import said_lay, words
 from shop.plans import lays, queries, searches

@@ -1,24 +1,20 @@
-"""Orders, garments, cloth, and the plan of an order."""
+"""Orders, garments and cloth."""
 
 from datetime import date, datetime
 from typing import Annotated, Any, Literal, cast
 from uuid import UUID
 
-from django.http import HttpRequest, HttpResponse
+from django.http import HttpRequest
 from ninja import Field, Query, Router, Schema
 
-from shop.accounts.models import User
 from shop.accounts.reading import page_of
 from shop.accounts.rights import rights_of
-from shop.accounts.writing import own
 from shop.api.auth import person
 from shop.api.incoming import Day, Version
 from shop.api.routers.clients import ClientOut, client_out
 from shop.api.routers.sheets import SheetOut, sheet_out
-from shop.bridge.drafting import PlanShape, WidthShape
-from shop.bridge.own_number import OwnNumberIn, OwnNumberOut, own_number
 from shop.bridge.trade import session_of
-from shop.chalk.queries import chalked_plan, name_of, newer, open_chalking
+from shop.chalk.queries import name_of
 from shop.clients import seen
 from shop.clients.queries import counting, how_many_of
 from shop.cloths import actions as cloths
@@ -28,18 +24,11 @@ from shop.orders.group import members
 from shop.orders.models import Cut, Garment, Order
 from shop.orders.patterns import MOST_OF_AN_ORDER, set_patterns
 from shop.orders.whole import whole_order
-from shop.plans.job import needs_of_order, outfit_id
-from shop.plans.making import plan_order, widths_of
-from shop.plans.models import PlanRun
-from shop.plans.queries import best, searched
-from shop.plans.said import plan_text
-from shop.plans.together import plan_together
+from shop.plans.job import needs_of_order
 from shop.sewing.queries import done_states
 
 router = Router(tags=["orders"])
 State = life.State
-ClothName = Literal["main", "other", "all"]
-"""A cloth of an order, or the one that a whole group is cut from."""
 
 
 class NewGarmentIn(Schema):
@@ -198,29 +187,6 @@ class OrderOut(Schema):
     passed: list[str] = Field(description="the stations where somebody chose, or looked and went on")
 
 
-class PlanAbout(Schema):
-    """What is said of a stored plan; its `stamp` is another where anything of it moved."""
-
-    id: UUID
-    stamp: str
-    clients: dict[str, str] = Field(
-        default_factory=dict, description="where outfits of several clients are cut from the cloth: names by outfit"
-    )
-    newer: list[str] = Field(
-        default_factory=list, description="what the order as it stands has otherwise than the plan it is chalked by"
-    )
-    searched: Literal["none", "under_way", "done"] = Field(
-        "done", description="whether a shorter lay was looked for: none of its figures falls any more where it is done"
-    )
-    search: UUID | None = Field(None, description="the search that is under way")
-
-
-class PlanAnswer(PlanAbout):
-    """A stored plan; `plan` is the file of docs/file-formats.md."""
-
-    plan: PlanShape
-
-
 def _garment(row: Garment) -> GarmentOut:
     return GarmentOut(
         id=row.id, version=row.version, order=row.order_id, name=row.name, style=row.style, method=row.method,
@@ -346,67 +312,3 @@ def put_garment(request: HttpRequest, id: UUID, body: GarmentIn) -> GarmentOut:
 @router.put("/cloths/{id}", response=ClothOut)
 def put_cloth(request: HttpRequest, id: UUID, body: ClothIn) -> ClothOut:
     return _cloth(cloths.put_cloth(actor=person(request), id=id, **body.dict()))
-
-
-@router.post("/orders/{id}/plan", response=PlanAnswer, by_alias=True)
-def plan(
-    request: HttpRequest,
-    id: UUID,
-    cloth: ClothName = "main",
-    unit: Literal["", "in", "cm"] = "",
-    chalked: bool = False,
-) -> HttpResponse:
-    """The plan of the order as it stands, for one of its cloths, or with `all` for its whole group on one: made at the
-    first call, found at the next; with its best lay. With `chalked` the plan that the cloth is chalked by, where
-    somebody began. Lengths are shown in `unit`, else in the workshop's.
-    """
-    actor = person(request)
-    row = queries.order(actor, id)
-    chalking = open_chalking(actor, row.id, cloth) if chalked else None
-    if chalking is not None:
-        run, plan, stamp = chalking.plan_run, chalked_plan(chalking), chalking.stamp
-        told = newer(actor, row, chalking)
-    else:
-        made = plan_together(actor=actor, order=row) if cloth == "all" else plan_order(
-            actor=actor, order=row, cut_from=cloth
-        )  # fmt: skip
-        run, found = made, best(actor.workshop, made)
-        plan, stamp, told = found.plan, found.stamp, []
-    others = list(queries.bench(actor).filter(pk__in=run.others)) if run.others else []
-    names = {"": row.client.name} | {outfit_id(one): one.client.name for one in others} if cloth == "all" else {}
-    seen.note(actor, [row.client_id, *(one.client_id for one in others)], "measures")
-    about = PlanAbout(id=run.id, stamp=stamp, clients=names, newer=told, **_search(actor, run))
-    return _planned(about, plan, unit or actor.workshop.unit)
-
-
-def plan_answer(request: HttpRequest, run: PlanRun) -> HttpResponse:
-    """A stored plan with its best lay, in words: a PlanAnswer."""
-    actor = person(request)
-    found = best(actor.workshop, run)
-    about = PlanAbout(id=run.id, stamp=found.stamp, **_search(actor, run))
-    return _planned(about, found.plan, actor.workshop.unit)
-
-
-def _planned(about: PlanAbout, plan: dict[str, Any], unit: str) -> HttpResponse:
-    """A PlanAnswer around a plan's text, which is not read again to be written."""
-    head = about.model_dump_json().removesuffix("}")
-    text = f'{head},"plan":{plan_text(about.id, about.stamp, plan, unit)}}}'
-    return HttpResponse(text, content_type="application/json; charset=utf-8")
-
-
-def _search(actor: User, run: PlanRun) -> dict[str, Any]:
-    state, search = searched(actor, run.id)
-    return {"searched": state, "search": search}
-
-
-@router.post("/plans/{id}/number", response=OwnNumberOut)
-def check_own_number(request: HttpRequest, id: UUID, body: OwnNumberIn) -> OwnNumberOut:
-    """A number of one's own beside the plan's: the difference, what it does, the slip it looks like."""
-    actor = person(request)
-    return own_number(own(PlanRun, actor, id).plan, body.key, body.typed, actor.workshop.unit)
-
-
-@router.get("/plans/{id}/widths", response=list[WidthShape])
-def plan_widths(request: HttpRequest, id: UUID) -> list[dict[str, Any]]:
-    """What the pieces of a plan need on cloth of other widths."""
-    return widths_of(actor=person(request), plan_run=id)

@@ -84,6 +84,7 @@ class FirstHouseIn(Schema):
     workshop: str = Field(min_length=1, max_length=120)
     unit: Literal["in", "cm"]
     name: str = Field(min_length=1, max_length=60)
+    time_zone: str = Field("", max_length=40, description="whose days are its days; empty as each device has it")
 
 
 class JoinIn(Schema):

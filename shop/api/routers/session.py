@@ -48,6 +48,8 @@ class Me(Schema):
     paper: str
     light: str
     single_keys: bool
+    at_tablet: bool = Field(description="came in by a short code: what needs the password is not among the rights")
+    step_asked: bool = Field(description="an owner whom the workshop asks for a second step that is not on yet")
 
 
 def me_of(user: User) -> Me:
@@ -57,7 +59,8 @@ def me_of(user: User) -> Me:
         name=user.first_name or user.username, workshop=user.workshop.name, unit=user.workshop.unit, role=user.role,
         rights=rights_of(user), turning_to=user.workshop.turning_to, heading=user.workshop.heading,
         time_zone=user.workshop.time_zone, currency=user.workshop.currency, paper=user.workshop.paper,
-        light=user.light, single_keys=user.single_keys,
+        light=user.light, single_keys=user.single_keys, at_tablet=user.at_tablet,
+        step_asked=second_step.is_asked(user),
     )  # fmt: skip
 
 

@@ -16,6 +16,7 @@ from shop.bridge.measuring import points as points_of
 from shop.clients import queries, seen, sheets
 from shop.clients.files import import_sheet
 from shop.clients.models import Reading, Sheet
+from shop.plans.pace import check_files
 
 router = Router(tags=["sheets"])
 
@@ -250,6 +251,7 @@ def put_reading(request: HttpRequest, id: UUID, body: ReadingIn) -> ReadingOut:
 @router.post("/sheets/{id}/file", response=FileOut)
 def take_file(request: HttpRequest, id: UUID, body: FileIn) -> FileOut:
     """Read a sheet from a CSV or JSON file, line by line; with `keep` the good lines become readings."""
+    check_files(person(request))
     lines, kept = import_sheet(actor=person(request), id=id, text=body.text, keep=body.keep)
     out = [LineOut(number=one.number, point=one.point, typed=one.typed, what=one.what, mend=one.mend) for one in lines]
     return FileOut(lines=out, kept=kept)

@@ -1340,7 +1340,7 @@ export interface paths {
          *     first call, found at the next; with its best lay. With `chalked` the plan that the cloth is chalked by, where
          *     somebody began. Lengths are shown in `unit`, else in the workshop's.
          */
-        post: operations["shop_api_routers_orders_plan"];
+        post: operations["shop_api_routers_plans_plan"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1832,7 +1832,7 @@ export interface paths {
          * Check Own Number
          * @description A number of one's own beside the plan's: the difference, what it does, the slip it looks like.
          */
-        post: operations["shop_api_routers_orders_check_own_number"];
+        post: operations["shop_api_routers_plans_check_own_number"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1890,7 +1890,7 @@ export interface paths {
          * Plan Widths
          * @description What the pieces of a plan need on cloth of other widths.
          */
-        get: operations["shop_api_routers_orders_plan_widths"];
+        get: operations["shop_api_routers_plans_plan_widths"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2295,6 +2295,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Short Code
+         * @description Whether one has a short code.
+         */
+        get: operations["shop_api_routers_tablets_short_code"];
+        /**
+         * Choose Code
+         * @description A short code for oneself, or none any more.
+         */
+        put: operations["shop_api_routers_tablets_choose_code"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/everywhere": {
         parameters: {
             query?: never;
@@ -2415,6 +2439,30 @@ export interface paths {
         put?: never;
         /** Step Off */
         post: operations["shop_api_routers_session_step_off"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/tablet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * At Tablet
+         * @description Who can pick oneself on this browser; nothing where it is no tablet.
+         */
+        get: operations["shop_api_routers_tablets_at_tablet"];
+        put?: never;
+        /**
+         * Come In
+         * @description Start a session by a short code, on a tablet.
+         */
+        post: operations["shop_api_routers_tablets_come_in"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2673,6 +2721,50 @@ export interface paths {
          * @description Take the last state that was given by hand back.
          */
         delete: operations["shop_api_routers_orders_undo_step"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tablets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All Tablets
+         * @description The workshop's tablets, 40 at most.
+         */
+        get: operations["shop_api_routers_tablets_all_tablets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tablets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Here
+         * @description This browser is a tablet at a table from now on.
+         */
+        put: operations["shop_api_routers_tablets_put_here"];
+        post?: never;
+        /**
+         * Take Away
+         * @description It is no tablet any more; who is in on it is so no longer.
+         */
+        delete: operations["shop_api_routers_tablets_take_away"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3046,6 +3138,18 @@ export interface components {
             way: string;
             /** Why */
             why: string;
+        };
+        /**
+         * AtTabletOut
+         * @description Who can pick oneself on this browser; of nobody where it is no tablet.
+         */
+        AtTabletOut: {
+            /** Name */
+            name: string;
+            /** People */
+            people: components["schemas"]["PickOut"][];
+            /** Workshop */
+            workshop: string;
         };
         /** AwayIn */
         AwayIn: {
@@ -4043,6 +4147,12 @@ export interface components {
             /** Name */
             name: string;
             /**
+             * Time Zone
+             * @description whose days are its days; empty as each device has it
+             * @default
+             */
+            time_zone: string;
+            /**
              * Unit
              * @enum {string}
              */
@@ -4482,6 +4592,11 @@ export interface components {
             machines?: number | null;
             /** Name */
             name?: string | null;
+            /**
+             * Owners Step
+             * @description whether its owners have to have a second step
+             */
+            owners_step?: boolean | null;
             /** Paper */
             paper?: ("A4" | "Letter") | null;
             /** Reminds */
@@ -4516,6 +4631,8 @@ export interface components {
             machines: number;
             /** Name */
             name: string;
+            /** Owners Step */
+            owners_step: boolean;
             /**
              * Paper
              * @enum {string}
@@ -5196,6 +5313,11 @@ export interface components {
         };
         /** Me */
         Me: {
+            /**
+             * At Tablet
+             * @description came in by a short code: what needs the password is not among the rights
+             */
+            at_tablet: boolean;
             /** Currency */
             currency: string;
             /** Heading */
@@ -5217,6 +5339,11 @@ export interface components {
             role: string;
             /** Single Keys */
             single_keys: boolean;
+            /**
+             * Step Asked
+             * @description an owner whom the workshop asks for a second step that is not on yet
+             */
+            step_asked: boolean;
             /** Time Zone */
             time_zone: string;
             /**
@@ -6279,6 +6406,26 @@ export interface components {
              * Format: date
              */
             taken_on: string;
+        };
+        /** PickIn */
+        PickIn: {
+            /** Code */
+            code: string;
+            /**
+             * Person
+             * Format: uuid
+             */
+            person: string;
+        };
+        /** PickOut */
+        PickOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
         };
         /**
          * PieceOut
@@ -7899,6 +8046,21 @@ export interface components {
             orders: components["schemas"]["WaitsOut"][];
         };
         /**
+         * ShortCodeIn
+         * @description `code` has four to eight digits; empty there is none any more.
+         */
+        ShortCodeIn: {
+            /** Code */
+            code: string;
+            /** Password */
+            password: string;
+        };
+        /** ShortCodeOut */
+        ShortCodeOut: {
+            /** On */
+            on: boolean;
+        };
+        /**
          * ShownPiece
          * @description A kept piece: what is said of it, how large it is in mm, its lines as SVG path data, upper left at 0, 0.
          */
@@ -7994,6 +8156,31 @@ export interface components {
             call: number;
             /** Says */
             says: string;
+        };
+        /** TabletIn */
+        TabletIn: {
+            /** Name */
+            name: string;
+        };
+        /**
+         * TabletOut
+         * @description `here` is the browser that asks.
+         */
+        TabletOut: {
+            /**
+             * Created At
+             * Format: date-time
+             */
+            created_at: string;
+            /** Here */
+            here: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
         };
         /**
          * TakenBackIn
@@ -10992,7 +11179,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_orders_plan: {
+    shop_api_routers_plans_plan: {
         parameters: {
             query?: {
                 cloth?: "main" | "other" | "all";
@@ -11861,7 +12048,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_orders_check_own_number: {
+    shop_api_routers_plans_check_own_number: {
         parameters: {
             query?: never;
             header?: never;
@@ -11958,7 +12145,7 @@ export interface operations {
             };
         };
     };
-    shop_api_routers_orders_plan_widths: {
+    shop_api_routers_plans_plan_widths: {
         parameters: {
             query?: never;
             header?: never;
@@ -12720,6 +12907,68 @@ export interface operations {
             };
         };
     };
+    shop_api_routers_tablets_short_code: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShortCodeOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_tablets_choose_code: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShortCodeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShortCodeOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
     shop_api_routers_session_leave_everywhere: {
         parameters: {
             query?: never;
@@ -12987,6 +13236,68 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_tablets_at_tablet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AtTabletOut"] | null;
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_tablets_come_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PickIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
             };
             /** @description Refused, in words */
             "4XX": {
@@ -13474,6 +13785,99 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["OrderOut"];
                 };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_tablets_all_tablets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TabletOut"][];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_tablets_put_here: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TabletIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TabletOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_tablets_take_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused, in words */
             "4XX": {

@@ -22,6 +22,7 @@ const Seen = early(() => import("../features/people/Seen").then((m) => m.Seen));
 const LookedAt = early(() => import("../features/marking/LookedAt").then((m) => m.LookedAt));
 const Join = early(() => import("../features/login/Join").then((m) => m.Join));
 const Settings = early(() => import("../features/settings/Settings").then((m) => m.Settings));
+const StepAsked = early(() => import("../features/settings/StepAsked").then((m) => m.StepAsked));
 const CallCard = early(() => import("../features/marking/CallCard").then((m) => m.CallCard));
 const Others = early(() => import("../features/others/Others").then((m) => m.Others));
 const Outside = early(() => import("../features/outside/Outside").then((m) => m.Outside));
@@ -132,6 +133,7 @@ function Inside() {
       </Says>
     );
   }
+  if (me.data.step_asked) return <StepAsked workshop={me.data.workshop} />;
   return (
     <Paths>
       {ROOMS.map(([path, title, Page]) => (

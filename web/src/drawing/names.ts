@@ -28,10 +28,17 @@ export function pieceName(plan: Named, { garment, panel }: Piece): string {
   const mine = plan.pieces.filter((piece) => outfitOf(plan, piece.garment) === outfit);
   const whole = wholeOf(garment);
   const several = mine.some((piece) => wholeOf(piece.garment) !== whole);
-  const parted = mine.some((piece) => piece.panel === panel && piece.garment === whole + LEFT);
-  const name = parted ? `${garment === whole ? "Right" : "Left"} ${panelName(panel).toLowerCase()}` : panelName(panel);
+  const side = sideOf(plan, { garment, panel });
+  const name = side ? `${side} ${panelName(panel).toLowerCase()}` : panelName(panel);
   const whose = plan.clients ? [plan.clients[outfit]!] : [];
   return [name, ...(several ? [garmentName(whole).toLowerCase()] : []), ...whose].join(", ");
+}
+
+/** Which side a piece is of, where the other side has its own. */
+export function sideOf(plan: Named, { garment, panel }: Piece): "" | "Left" | "Right" {
+  const whole = wholeOf(garment);
+  if (!plan.pieces.some((piece) => piece.panel === panel && piece.garment === whole + LEFT)) return "";
+  return garment === whole ? "Right" : "Left";
 }
 
 /** A panel's name as it is written on the cloth: `pocket-bag` is "Pocket bag", as is `house-pocket-bag` of a pattern. */

@@ -1,6 +1,6 @@
 import { configure } from "@testing-library/react";
 
-configure({ asyncUtilTimeout: 5_000 });
+configure({ asyncUtilTimeout: 30_000 });
 
 /** Outside a browser an address without a host is no address: give it one. */
 const Plain = globalThis.Request;

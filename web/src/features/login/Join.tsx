@@ -4,9 +4,12 @@ import { useParams } from "react-router";
 import type { Refused } from "../../api/client";
 import { type House, useJoin, useWelcome } from "../../api/people";
 import { Chips } from "../../ui/chips";
-import { field, Label, Password, WrongAt } from "../../ui/field";
+import { field, Label, Password, Pick, WrongAt } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
+
+/** The time zones that this device knows, the one it has among them. */
+const zonesWith = (own: string) => [...new Set([own, ...Intl.supportedValuesOf("timeZone")])].sort();
 
 /** Following a link: a user name and a password, or a new password, and one is in. */
 export function Join() {
@@ -17,7 +20,13 @@ export function Join() {
   const [password, setPassword] = useState("");
   const first = welcome.data?.first ?? false;
   const [house, setHouse] = useState<Partial<House>>({});
-  const all: House = { workshop: welcome.data?.workshop ?? "", name: "", unit: welcome.data?.unit ?? "in", ...house };
+  const all: House = {
+    workshop: welcome.data?.workshop ?? "",
+    name: "",
+    unit: welcome.data?.unit ?? "in",
+    time_zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    ...house,
+  };
   const send = (event: FormEvent) => {
     event.preventDefault();
     join.mutate(
@@ -65,6 +74,13 @@ export function Join() {
                   ]}
                   onChoose={(unit) => setHouse({ ...house, unit: unit as House["unit"] })}
                 />
+                <Pick
+                  text="Time zone"
+                  value={all.time_zone}
+                  options={zonesWith(all.time_zone).map((zone): [string, string] => [zone, zone.replaceAll("_", " ")])}
+                  onPick={(time_zone) => setHouse({ ...house, time_zone })}
+                />
+                <WrongAt error={join.error} where="time_zone" />
                 <Label text="Your name">
                   <chakra.input
                     {...field}

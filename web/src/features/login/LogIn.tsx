@@ -2,14 +2,24 @@ import { Box, chakra } from "@chakra-ui/react";
 import { type FormEvent, useState } from "react";
 import { Refused } from "../../api/client";
 import { useLogIn } from "../../api/session";
+import { useAtTablet } from "../../api/tablets";
 import { field, Label, Password } from "../../ui/field";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 import { Code } from "../../ui/code";
+import { AtTablet } from "./AtTablet";
 import { words } from "./words";
 
-/** The door of the workshop. */
+/** The door of the workshop; of a tablet where this browser is one. */
 export function LogIn() {
+  const here = useAtTablet();
+  const [named, setNamed] = useState(false);
+  if (here.isPending) return null;
+  if (here.data && !named) return <AtTablet here={here.data} byName={() => setNamed(true)} />;
+  return <ByName pick={here.data ? () => setNamed(false) : undefined} />;
+}
+
+function ByName({ pick }: { pick: (() => void) | undefined }) {
   const [name, setName] = useState("");
   const [password, setPassword] = useState("");
   const [code, setCode] = useState("");
@@ -46,6 +56,11 @@ export function LogIn() {
         <Press type="submit" kind="main" disabled={logIn.isPending}>
           {words.enter}
         </Press>
+        {pick && (
+          <Press kind="quiet" onClick={pick}>
+            {words.pick}
+          </Press>
+        )}
       </chakra.form>
     </Box>
   );

@@ -59,7 +59,7 @@ export function CallCard() {
         <CutList plan={plan} />
         {groups.map((marks, k) => [
           sectionOf(marks[0]) && sectionOf(marks[0]) !== sectionOf(groups[k - 1]?.[0]) && (
-            <FoldSo key={`fold${k}`} section={sectionOf(marks[0])!} anew={k > 0} />
+            <FoldSo plan={plan} key={`fold${k}`} section={sectionOf(marks[0])!} anew={k > 0} />
           ),
           <CallTable
             key={marks[0]!.n}
@@ -105,11 +105,11 @@ function OnEachPage({ head, children }: { head: string; children: ReactNode }) {
 type Section = NonNullable<Plan["lay"]>["sections"][number];
 
 /** How the cloth is prepared for the calls that follow. */
-function FoldSo({ section, anew }: { section: Section; anew: boolean }) {
+function FoldSo({ plan, section, anew }: { plan: Plan; section: Section; anew: boolean }) {
   return (
     <Box marginTop={anew ? "16" : "8"} css={{ breakInside: "avoid" }}>
       <b>{section.part === "all" ? words.prepare : `${section.cut}: ${words.prepare.toLowerCase()}`}</b>
-      <Prepare section={section} />
+      <Prepare plan={plan} section={section} />
     </Box>
   );
 }

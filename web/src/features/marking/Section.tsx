@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Plan } from "../../api/plans";
 import type { Unit } from "../../lengths/units";
+import { sideOf } from "../../drawing/names";
 import { Length } from "../../ui/length";
 import { words } from "./words";
 import { Taped } from "../../ui/taped";
@@ -21,7 +22,8 @@ export function under(plan: Plan, call: number): boolean {
 }
 
 /** What is done to the cloth before the first call of a section, one thing after the other. */
-export function Prepare({ section }: { section: Section }) {
+export function Prepare({ plan, section }: { plan: Plan; section: Section }) {
+  const sided = plan.pieces.some((piece) => sideOf(plan, piece));
   return (
     <>
       <chakra.ol paddingLeft="24" display="grid" gap="4" marginBlock="8">
@@ -31,7 +33,7 @@ export function Prepare({ section }: { section: Section }) {
           </li>
         ))}
       </chakra.ol>
-      <p>{section.layers.length === 1 ? words.open : words.folded}</p>
+      <p>{sided ? words.sided : section.layers.length === 1 ? words.open : words.folded}</p>
     </>
   );
 }
@@ -51,7 +53,7 @@ export function Refold({ plan, section, unit }: { plan: Plan; section: Section; 
         </p>
       )}
       <b>{words.prepare}</b>
-      <Prepare section={section} />
+      <Prepare plan={plan} section={section} />
     </Box>
   );
 }

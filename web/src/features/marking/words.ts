@@ -40,5 +40,6 @@ export const words = {
     notch: "Notch",
   },
   folded: "Mark through all layers of a piece: left and right are cut as one.",
+  sided: "The sides differ: each of their pieces has calls of its own and is cut from one layer.",
   open: "These calls are for one of each pair; its twin is the same, turned over, as the lay shows.",
 };

@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useLeaveEverywhere, useSessions } from "../../api/session";
 import { moment } from "../../ui/day";
+import { DeviceRow } from "../../ui/deviceRow";
 import { Press } from "../../ui/press";
 import { Says } from "../../ui/words";
 
@@ -16,23 +17,14 @@ export function Sessions() {
       </chakra.h2>
       <chakra.ul listStyleType="none" width="100%">
         {list.data?.map((one) => (
-          <chakra.li
+          <DeviceRow
             key={one.id}
-            display="flex"
-            gap="12"
-            alignItems="center"
-            minHeight="56px"
-            borderBottom="1px solid {colors.hairline}"
+            name={one.device}
+            here={one.here ? ", here" : ""}
+            says={`last used ${moment(one.used_at)}`}
           >
-            <chakra.span flex="1">
-              <b>{one.device}</b>
-              {one.here && ", here"}
-              <chakra.span display="block" color="ink2" fontSize="16px">
-                last used {moment(one.used_at)}
-              </chakra.span>
-            </chakra.span>
             {!one.here && <Press onClick={() => end.mutate(one.id)}>End</Press>}
-          </chakra.li>
+          </DeviceRow>
         ))}
       </chakra.ul>
       <p>A session that nobody uses for a week ends by itself.</p>

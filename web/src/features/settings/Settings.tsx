@@ -7,6 +7,8 @@ import { Keeping } from "./Keeping";
 import { NewPassword } from "./Password";
 import { SecondStep } from "./SecondStep";
 import { Sessions } from "./Sessions";
+import { ShortCode } from "./ShortCode";
+import { Tablets } from "./Tablets";
 import { Workshop } from "./Workshop";
 import { Yours } from "./Yours";
 
@@ -29,16 +31,24 @@ export function Settings() {
         {may("workshop") && (
           <Part name={me.workshop}>
             <Workshop />
+            <Tablets />
             <Archive />
             <Installation />
           </Part>
         )}
         <Part name={`You: ${me.name}, ${me.role}`}>
+          {me.at_tablet && (
+            <p>
+              You came in by your short code. To remove something, and for people and the workshop’s settings, leave and
+              come in with your user name and password.
+            </p>
+          )}
           <Yours me={me} />
           <Keeping />
           <NewPassword />
           <Sessions />
           <SecondStep />
+          <ShortCode />
         </Part>
       </Box>
     </Box>

@@ -69,6 +69,16 @@ export function Workshop() {
         ]}
         onChoose={(paper) => pick.mutate({ paper: paper as House["paper"] })}
       />
+      <Chips
+        legend="Second step of owners"
+        hint="with it an owner’s password alone lets nobody in"
+        value={now.owners_step ? "asked" : "free"}
+        options={[
+          { value: "free", label: "As each wants" },
+          { value: "asked", label: "Asked of all" },
+        ]}
+        onChoose={(value) => pick.mutate({ owners_step: value === "asked" })}
+      />
       {error && <Says tone="wrong">{inWords(error)}</Says>}
       <Allowances house={now} keep={(allowances) => settle.mutateAsync({ allowances })} />
     </>
