@@ -9,6 +9,7 @@ from collections.abc import Callable
 
 from setup import postgres, processes, real, workers
 from setup.lanes import Step, run_side_by_side, table
+from setup.pages import collected
 from setup.places import ROOT, RUN, VAR, secret
 from setup.upgrade import upgrade
 
@@ -44,7 +45,7 @@ def serve() -> str:
     """Migrate, load the demo workshop, start the server and the worker; the address they answer at."""
     env = environment()
     must([PYTHON, "manage.py", "migrate", "--verbosity", "0"], env)
-    must([PYTHON, "manage.py", "collectstatic", "--noinput", "--clear", "--verbosity", "0"], env)
+    collected(lambda: must([PYTHON, "manage.py", "collectstatic", "--noinput", "--clear", "--verbosity", "0"], env))
     must([PYTHON, "manage.py", "load_demo"], env)
     port_file = RUN / "port"
     _stop_if_changed()

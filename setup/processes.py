@@ -64,8 +64,8 @@ def stop(name: str) -> bool:
     return True
 
 
-def wait_for(host: str, port: int, log: Path, seconds: float = 30) -> None:
-    """Wait until the server can serve; give up with the end of `log`."""
+def wait_for(host: str, port: int, log: Path, seconds: float = 120) -> None:
+    """Wait until the server can serve, long enough for a machine that does much else; give up with the end of `log`."""
     end = time.monotonic() + seconds
     while time.monotonic() < end:
         try:

@@ -10,6 +10,7 @@ from pathlib import Path
 from urllib.parse import urlsplit
 
 from setup import postgres, processes, workers
+from setup.pages import collected
 from setup.places import ROOT, VAR
 
 PYTHON = str(ROOT / ".venv/bin/python")
@@ -128,7 +129,7 @@ def start(_arguments: list[str]) -> int:
         made = manage_said("backup", env=env)
         print(f"A backup before the database is brought to this release: {made.strip()}")
     manage_said("migrate", "--verbosity", "0", env=env)
-    manage_said("collectstatic", "--noinput", "--verbosity", "0", env=env)
+    collected(lambda: manage_said("collectstatic", "--noinput", "--verbosity", "0", env=env))
     for process in PROCESSES:
         processes.stop(process)  # it is begun anew by what is said now
     proxy = ["--proxy", real.said["PLAVET_PROXY"]] if real.said.get("PLAVET_PROXY") else []

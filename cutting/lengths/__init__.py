@@ -20,11 +20,12 @@ from cutting.lengths.length import (
     named,
     on_tape,
     total,
+    unit_of_tape,
 )
 from cutting.lengths.units import Shown, Unit, read, read_signed, show
 
 __all__ = [
     "INCH_MM", "Corrected", "Exact", "Fixed", "Found", "Length", "Measured", "OfCorrection", "Rule", "Scaled", "Shown",
     "Sum", "Unit", "as_marked", "cm", "found", "inch", "mm", "named", "on_tape", "read", "read_signed", "show",
-    "total",
+    "total", "unit_of_tape",
 ]  # fmt: skip

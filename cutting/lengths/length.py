@@ -167,6 +167,11 @@ def on_tape(unit: str) -> Iterator[None]:
         _TAPE.reset(token)
 
 
+def unit_of_tape() -> str:
+    """The unit of the tape in use."""
+    return _TAPE.get()
+
+
 def as_marked(length: Fixed) -> Fixed:
     """A rule's own amount as the tape in use is marked: on a metric one the nearest half centimetre.
 

@@ -6,10 +6,13 @@ a quarter of the hip 1.4 cm longer, sd 6.8.
 """
 
 from contextlib import suppress
+from fractions import Fraction
+from functools import lru_cache
+from typing import Literal
 
-from cutting.body import Body
+from cutting.body import Body, Correction
 from cutting.errors import CuttingError
-from cutting.lengths import inch
+from cutting.lengths import inch, unit_of_tape
 from cutting.methods.fit import crotch_seam
 from cutting.methods.registry import METHODS, resolve
 
@@ -23,6 +26,16 @@ def usual_crotch(body: Body) -> tuple[float, float, str] | None:
     """From and to, in mm: two standard deviations either way; by "rise" or "hip". None without waist or hip."""
     if not (body.has("waist") and body.has("hip")):
         return None
+    return _of(unit_of_tape(), tuple(body.sizes.items()), body.corrections, body.side)
+
+
+@lru_cache(64)
+def _of(
+    _unit: str, sizes: tuple[tuple[str, Fraction], ...], corrections: tuple[Correction, ...],
+    side: Literal["right", "left"],
+) -> tuple[float, float, str] | None:  # fmt: skip
+    """The same of all that it follows from: one body is drafted for many times, as often as a choice is looked at."""
+    body = Body(dict(sizes), corrections, side)
     if body.has("body_rise"):
         depth, by = "seated", "rise"
     elif body.has("outseam") and body.has("inseam"):

@@ -102,7 +102,19 @@ def _of_half(name: str, kind: str, was: dict[str, Any], now: dict[str, Any]) -> 
     told = []
     if was.get("method") != now.get("method"):
         told = [_changed(f"{name}, method", *(words().method_words(str(one.get("method"))).name for one in (was, now)))]
-    known = KINDS[kind].choices if kind in KINDS else {}
-    for key, _, _ in _apart(was.get("choices") or {}, now.get("choices") or {}):
-        told.append(f"{name}: {words().choice_words(kind, key, False).legend.lower() if key in known else key}")
+    chosen = [one.get("choices") or {} for one in (was, now)]
+    for key, one, other in _apart(*chosen):
+        told += [f"{name}: {title.lower()}" for title in _titles(kind, key, one, other)]
     return told
+
+
+def _titles(kind: str, key: str, was: Any, now: Any) -> list[str]:
+    """What a choice is called that differs; of a set of lengths each one that does."""
+    choice = KINDS[kind].choices.get(key) if kind in KINDS else None
+    if choice is None:
+        return [key]
+    if choice.kind == "allowances":
+        sets = [one if isinstance(one, dict) else {} for one in (was, now)]
+        edges = [edge for edge, _, _ in _apart(*sets) if edge in choice.offered]
+        return [f"allowance, {words().choice_words(kind, f'{key}.{edge}', False).legend}" for edge in edges]
+    return [words().choice_words(kind, key, False).legend]

@@ -139,18 +139,22 @@ def _usual(style: str) -> dict[str, str]:
     return {"style": style, "method": kind_of(style).first_method(style)}
 
 
+def next_step(now: datetime) -> tuple[date, int]:
+    """The day, and the minute of it at which work begins that is begun now."""
+    return now.date(), -(-(now.hour * 60 + now.minute) // STEP) * STEP
+
+
 def work_of(
     people: Sequence[Works], waiting: Sequence[Waiting], own: Mapping[str, float], now: datetime,
     shared: Mapping[str, int], kept: Mapping[str, WasPlaced] | None = None,
 ) -> Waits:  # fmt: skip
     """What waits, from this moment on, by the workshop's own clock; `kept` is how it was placed before."""
-    today = now.date()
-    begin = -(-(now.hour * 60 + now.minute) // STEP) * STEP
+    today, begin = next_step(now)
     workers = [
         Worker(
             one.id,
             frozenset(one.skills),
-            hours_of(week_of(one.week), today.weekday(), HORIZON, _off(one, today), begin),
+            _hours(week_of(one.week), today.weekday(), HORIZON, _off(one, today), begin),
         )
         for one in people
     ]
@@ -213,12 +217,16 @@ def _before(kept: Mapping[str, WasPlaced], today: date, tasks: Collection[str]) 
     }
 
 
-def _off(one: Works, today: date) -> set[int]:
+def _off(one: Works, today: date) -> frozenset[int]:
     """The days, by their numbers from today, on which somebody is away."""
     found = set[int]()
     for first, last in one.away:
         found.update(range(max(0, (first - today).days), min(HORIZON, (last - today).days + 1)))
-    return found
+    return frozenset(found)
+
+
+_hours = lru_cache(256)(hours_of)
+"""Most have the same hours as others: these are one and the same, worked out once."""
 
 
 def moment_of(at: datetime, first: date) -> int:

@@ -175,11 +175,13 @@ def _day(work: Work, one: Works, day: int, tickets: list[WeekTicketOut], on: dat
 
 def broken_of(
     work: Work, schedule: Stands, people: Mapping[str, str], called: Mapping[str, Called], today: date,
-    without: Collection[str] = (),
+    without: Collection[str] = (), known: dict[str, tuple[Cure, ...]] | None = None,
 ) -> list[BrokenOut]:  # fmt: skip
     """The promises that are not kept so, the first promised first, each with why and what would keep it; `without`
-    those that are broken already.
+    those that are broken already. `known` is what was found before to keep those of the same schedule, by order; what
+    is found is put there.
     """
+    known = {} if known is None else known
     ends, late = outcomes(work, schedule), broken(work, schedule).difference(without)
     found = []
     for order in sorted(late, key=lambda one: (work.due[one], one))[:MOST_SAID]:
@@ -192,10 +194,10 @@ def broken_of(
         says += [_missed(work, id, today) for id in schedule.missed if work.task[id].order == order]
         if end is not None and ends[order].late > 0:
             says += _why(waits_of(work, schedule, order), people, today)
-            others = {id: one for id, one in schedule.placed.items() if work.task[id].order != order}
-            tasks = work.of_order[order]
-            cures = cures_of(work, type(schedule)(others), tasks, work.due[order], end)
-            says += [_cure(one, people, today) for one in cures]
+            if order not in known:
+                others = {id: one for id, one in schedule.placed.items() if work.task[id].order != order}
+                known[order] = cures_of(work, type(schedule)(others), work.of_order[order], work.due[order], end)
+            says += [_cure(one, people, today) for one in known[order]]
         found.append(BrokenOut(
             order=order, title=what.title, client_name=what.client_name, promised_on=what.promised_on,
             done_on=None if end is None else today + timedelta(days=(end - 1) // DAY), says=says,

@@ -1,9 +1,11 @@
 """The life of an order: most of its states follow from what was done; each can be given by hand, and taken back."""
 
+from collections.abc import Collection
 from typing import Literal, get_args
 from uuid import UUID
 
 from django.db import transaction
+from django.db.models import QuerySet
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
@@ -41,6 +43,11 @@ def steps(actor: User, order: UUID) -> list[Step]:
     """The states that were given to an order by hand and not taken back, the last first."""
     rows = Step.of(actor.workshop).filter(order_id=order, undone=False).select_related("changed_by")
     return list(rows.order_by("-created_at", "id")[:MOST_STEPS])
+
+
+def steps_to(actor: User, order: UUID, states: Collection[str]) -> QuerySet[Step]:
+    """Those of them that gave one of some states."""
+    return Step.of(actor.workshop).filter(order_id=order, undone=False, state__in=states)
 
 
 def put_step(*, actor: User, id: UUID, order: UUID, state: State) -> Step:

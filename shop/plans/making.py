@@ -27,8 +27,9 @@ def plan_order(*, actor: User, order: Order, cut_from: str = "main") -> PlanRun:
 
 
 def stored(actor: User, order: Order, job: dict[str, Any]) -> PlanRun | None:
-    """The plan of a job, where it was made."""
-    return PlanRun.of(actor.workshop).filter(order=order, job_hash=hash_of(job)).first()
+    """The plan of a job, where it was made; the plan itself is read from the database when it is asked for."""
+    rows = PlanRun.of(actor.workshop).filter(order=order, job_hash=hash_of(job))
+    return rows.defer("plan", "widths").first()
 
 
 def stored_or_made(actor: User, order: Order, job: dict[str, Any], others: Sequence[str] = ()) -> PlanRun:

@@ -22,8 +22,8 @@ from shop.bridge.scheduling import (
     standing,
     summed,
     with_kept,
-    work_of,
 )
+from shop.bridge.standing import Standing, standing_of
 from shop.bridge.week import Called
 from shop.clients.queries import how_many_of
 from shop.orders import life
@@ -46,14 +46,23 @@ class WaitingWork:
     """
 
     today: date
-    work: Waits
-    stands: Stands
+    standing: Standing
     people: list[Works]
     called: dict[str, Called]
     own: dict[str, float]
     kept: Schedule | None
     more: bool
     summed: dict[tuple[str, str], str]
+
+    @property
+    def work(self) -> Waits:
+        """As the core has it."""
+        return self.standing.work
+
+    @property
+    def stands(self) -> Stands:
+        """The schedule that it goes by."""
+        return self.standing.stands
 
     def by(self, kept: dict[str, WasPlaced]) -> Stands:
         """The schedule that this would go by if another were kept."""
@@ -106,11 +115,9 @@ def waiting_work(
     kept = Schedule.of(actor.workshop).filter(kept_at__isnull=False).order_by("-kept_at", "id").first()
     placed = was_placed(kept.made, kept.first) if kept is not None else {}
     shared = {"table": actor.workshop.tables, "machine": actor.workshop.machines}
-    work = work_of(people, waiting, own, now, shared, placed)
+    stands = standing_of(people, waiting, own, now, shared, placed)
     called = {str(row.id): Called(row.title, row.client.name, row.promised_on) for row in rows[:MOST]}
-    return WaitingWork(
-        now.date(), work, standing(work), people, called, own, kept, len(rows) > MOST, summed(waiting, own)
-    )
+    return WaitingWork(now.date(), stands, people, called, own, kept, len(rows) > MOST, summed(waiting, own))
 
 
 def _put(one: Waiting, days: Mapping[UUID, Mapping[str, date]]) -> Waiting:

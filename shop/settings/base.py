@@ -78,6 +78,11 @@ CACHES = {
         "BACKEND": "django.core.cache.backends.locmem.LocMemCache", "LOCATION": "said", "TIMEOUT": 3600,
         "OPTIONS": {"MAX_ENTRIES": 100},
     },
+    # Of which lay each plan is.
+    "stamps": {
+        "BACKEND": "django.core.cache.backends.locmem.LocMemCache", "LOCATION": "stamps", "TIMEOUT": 3600,
+        "OPTIONS": {"MAX_ENTRIES": 1000},
+    },
 }  # fmt: skip
 _url = urlsplit(os.environ["DATABASE_URL"])
 DATABASES = {

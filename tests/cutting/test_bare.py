@@ -43,8 +43,10 @@ def test_every_choice_of_every_kind_is_read_the_same_in_either_unit(kind, unit):
     one = Fraction(254, 10) if unit == "in" else Fraction(10)
     for key, choice in KINDS[kind].choices.items():
         middle = f"{float(Fraction((choice.least + choice.most) / 2) / one):.3f}"
+        # Of what can be less than nothing one with its minus.
+        low = f"{float(Fraction(choice.least + (choice.most - choice.least) / 8) / one):.3f}"
         values = {
-            "rule": choice.offered, "length": (middle,), "rule-or-length": (*choice.offered, middle),
+            "rule": choice.offered, "length": (low, middle), "rule-or-length": (*choice.offered, low, middle),
             "list": [[word] for word in choice.offered], "allowances": (dict.fromkeys(choice.offered, middle),),
             "number": (middle if choice.kind != "number" else str((choice.least + choice.most) / 2),),
         }[choice.kind]  # fmt: skip

@@ -9,6 +9,10 @@ from pypdfium2 import PdfDocument
 def test_a_cure_is_tried_kept_seen_in_the_draft_and_dropped(inside: Page):
     page = inside
     page.get_by_role("link", name="Mark").first.click()
+    # Something is sewn: what is found now can be altered.
+    page.get_by_role("link", name="7 Sew").click()
+    page.get_by_role("button", name=re.compile(": done$")).first.click()
+    expect(page.get_by_text(re.compile("^1 of .* steps done"))).to_be_visible()
     page.get_by_role("link", name="8 Fit").click()
     expect(page.get_by_role("heading", name="Fitting of Marit Sol: Choir, concert palazzo")).to_be_visible()
     page.get_by_role("radio", name="From behind").check(force=True)

@@ -6,8 +6,10 @@ from uuid import uuid4
 import pytest
 from django.db import connections
 
+from cutting.kinds import KINDS, PAIRS, all_styles, kind_of
 from demo.load import load
 from shop.accounts.models import User
+from shop.bridge.differences import differences
 from shop.chalk.models import Chalking, Tick
 from shop.plans.making import KEPT
 from shop.plans.models import PlanRun
@@ -83,6 +85,7 @@ def test_a_new_measure_or_a_shorter_lay_does_not_move_what_is_chalked(owner, ord
     ({"cloth": {"fold": "open"}}, "cloth, fold: "),
     ({"garment": {"crotch_depth": "12"}}, "depth to the crotch line"),
     ({"garment": {}, "style": "shorts"}, "style: "),
+    ({"garment": {"allowances": {"side": "1 1/4"}}}, "allowance, side"),
 ])  # fmt: skip
 def test_what_a_newer_plan_has_otherwise_is_said(owner, order, change, says):
     tick(owner, order, plan_of(owner, order), 1)
@@ -97,6 +100,27 @@ def test_what_a_newer_plan_has_otherwise_is_said(owner, order, change, says):
     assert status == 200, answer
     newer = plan_of(owner, order)["newer"]
     assert any(says in one.lower() for one in newer), newer
+
+
+@pytest.mark.parametrize("kind", KINDS)
+def test_every_choice_that_differs_is_named_in_words(kind):
+    """Those of a set one by one; in a jumpsuit's half as in a garment by itself."""
+    style = next(style for style, each in PAIRS.items() if kind in each.halves)
+    own = next(one for one in all_styles() if kind_of(one).name == kind)
+
+    def job(choices):
+        half = {"style": own, "choices": choices}
+        garments = [{"id": "one"} | half, {"id": "two", "style": style, kind: half}]
+        return {"unit": "in", "measurements": {}, "garments": garments, "cloth": {}}
+
+    for key, choice in KINDS[kind].choices.items():
+        sets = [{edge: "1"} for edge in choice.offered] if choice.kind == "allowances" else ["another"]
+        for value in sets:
+            found = differences(job({}), job({key: value}), "in")
+            assert [one.split(": ")[0] for one in found] == ["one", f"two, {kind}"], key
+            assert len({one.split(": ")[1] for one in found}) == 1
+            assert "_" not in found[0], found
+            assert ("allowance, " in found[0]) == (choice.kind == "allowances")
 
 
 def test_ticks_are_added_and_the_last_of_a_call_counts(owner, order):

@@ -87,6 +87,7 @@ def test_what_is_kept_is_in_every_draft_of_the_client_and_dropped_leaves_no_trac
 
 def test_a_leg_that_is_longer_is_cut_by_itself(owner, order, keep, new_id):
     """Kept for one side: that side's pieces are in the plan, Design, Sew and the job's file say which."""
+    owner("PUT", f"/steps/{new_id()}", {"order": order["id"], "state": "cut"})
     leg = {"sign": "leg_short", "pinned": "1/2"}
     seen = owner("POST", f"/orders/{order['id']}/cures", {"garment": "trousers", "side": "left", **leg})[1]
     assert seen[0]["state"] == "changes"

@@ -17,8 +17,8 @@ from shop.orders import queries
 from shop.plans.job import outfit_id
 from shop.plans.making import plan_order, widths_of
 from shop.plans.models import PlanRun
-from shop.plans.queries import best, searched
-from shop.plans.said import plan_text
+from shop.plans.queries import searched
+from shop.plans.said import best_text, plan_text
 from shop.plans.together import plan_together
 
 router = Router(tags=["plans"])
@@ -64,35 +64,33 @@ def plan(
     actor = person(request)
     row = queries.order(actor, id)
     chalking = open_chalking(actor, row.id, cloth) if chalked else None
+    shown, told = unit or actor.workshop.unit, list[str]()
     if chalking is not None:
-        run, plan, stamp = chalking.plan_run, chalked_plan(chalking), chalking.stamp
-        told = newer(actor, row, chalking)
+        run, stamp, told = chalking.plan_run, chalking.stamp, newer(actor, row, chalking)
+        text = plan_text(run.id, stamp, chalked_plan(chalking), shown)
     else:
-        made = plan_together(actor=actor, order=row) if cloth == "all" else plan_order(
+        run = plan_together(actor=actor, order=row) if cloth == "all" else plan_order(
             actor=actor, order=row, cut_from=cloth
         )  # fmt: skip
-        run, found = made, best(actor.workshop, made)
-        plan, stamp, told = found.plan, found.stamp, []
+        stamp, text = best_text(actor.workshop, run, shown)
     others = list(queries.bench(actor).filter(pk__in=run.others)) if run.others else []
     names = {"": row.client.name} | {outfit_id(one): one.client.name for one in others} if cloth == "all" else {}
     seen.note(actor, [row.client_id, *(one.client_id for one in others)], "measures")
     about = PlanAbout(id=run.id, stamp=stamp, clients=names, newer=told, **_search(actor, run))
-    return _planned(about, plan, unit or actor.workshop.unit)
+    return _planned(about, text)
 
 
 def plan_answer(request: HttpRequest, run: PlanRun) -> HttpResponse:
     """A stored plan with its best lay, in words: a PlanAnswer."""
     actor = person(request)
-    found = best(actor.workshop, run)
-    about = PlanAbout(id=run.id, stamp=found.stamp, **_search(actor, run))
-    return _planned(about, found.plan, actor.workshop.unit)
+    stamp, text = best_text(actor.workshop, run, actor.workshop.unit)
+    return _planned(PlanAbout(id=run.id, stamp=stamp, **_search(actor, run)), text)
 
 
-def _planned(about: PlanAbout, plan: dict[str, Any], unit: str) -> HttpResponse:
+def _planned(about: PlanAbout, plan: str) -> HttpResponse:
     """A PlanAnswer around a plan's text, which is not read again to be written."""
     head = about.model_dump_json().removesuffix("}")
-    text = f'{head},"plan":{plan_text(about.id, about.stamp, plan, unit)}}}'
-    return HttpResponse(text, content_type="application/json; charset=utf-8")
+    return HttpResponse(f'{head},"plan":{plan}}}', content_type="application/json; charset=utf-8")
 
 
 def _search(actor: User, run: PlanRun) -> dict[str, Any]:

@@ -363,7 +363,8 @@ def order_tasks(actor: User, id: UUID) -> OrderTasksOut:
 
 
 def _broken(waiting: WaitingWork) -> list[BrokenOut]:
-    return broken_of(waiting.work, waiting.stands, waiting.names, waiting.called, waiting.today)
+    known = waiting.standing.cures
+    return broken_of(waiting.work, waiting.stands, waiting.names, waiting.called, waiting.today, known=known)
 
 
 def _clock(at: datetime | None) -> str | None:
