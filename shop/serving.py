@@ -6,6 +6,7 @@ where a request came from is then believed, of nobody else, so that a guesser is
 """
 
 import argparse
+import ctypes
 import os
 import signal
 import socket
@@ -29,6 +30,10 @@ TURN = 0.001
 """A thread that works gives way to the others of its process after so many seconds (five times as long where nothing is
 said): an answer asks the database a dozen times, and after each would wait so long for a draft that is worked out.
 """
+LARGE = 1_000_000
+"""A block of memory over so many bytes is given back to the machine when it is free."""
+M_MMAP_THRESHOLD = -3
+"""What glibc's malloc.h calls the setting of that (from memory)."""
 PROXY_SAYS = {"x-forwarded-for", "x-forwarded-proto"}
 LARGEST = 2_000_000
 """No larger body is read at all; what is over the application's own limit is refused in words."""
@@ -51,12 +56,21 @@ def serve(bound: socket.socket, proxy: str | None = None) -> None:
     from shop.wsgi import application
 
     sys.setswitchinterval(TURN)
+    give_back()
     said = {"trusted_proxy": proxy, "trusted_proxy_headers": PROXY_SAYS, "clear_untrusted_proxy_headers": True}
     run(
         application, sockets=[bound], threads=THREADS, channel_timeout=WAITED_FOR, cleanup_interval=5,
         connection_limit=CONNECTIONS, max_request_body_size=LARGEST, ident=None, asyncore_use_poll=True, _quiet=True,
         **(said if proxy else {}),
     )  # fmt: skip
+
+
+def give_back() -> None:
+    """Have large blocks given back when they are free. By itself the C library keeps those of the size that it has seen
+    once, for each thread: 20 MB for each that has looked at a password.
+    """
+    if set_to := getattr(ctypes.CDLL(None), "mallopt", None):
+        set_to(M_MMAP_THRESHOLD, LARGE)
 
 
 def _child(work: Callable[[], None]) -> int:
