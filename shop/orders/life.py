@@ -46,7 +46,7 @@ def steps(actor: User, order: UUID) -> list[Step]:
 
 
 def steps_to(actor: User, order: UUID, states: Collection[str]) -> QuerySet[Step]:
-    """Those of them that gave one of some states."""
+    """The steps that brought an order to one of some states by hand and were not taken back, however many."""
     return Step.of(actor.workshop).filter(order_id=order, undone=False, state__in=states)
 
 

@@ -11,6 +11,7 @@ from shop.bridge.drafting import bought
 from shop.bridge.sewing import usual_minutes
 from shop.chalk.models import Chalking
 from shop.orders.models import Step
+from shop.plans.queries import code_of
 from shop.sewing.models import Sewn
 
 MONTHS, MOST = 12, 5_000
@@ -49,7 +50,7 @@ def months(actor: User) -> list[Month]:
         more(at, handed_over=1, in_time=int(timezone.localtime(at).date() <= promised))
     timed = Sewn.of(actor.workshop).filter(took__isnull=False, sewn=True, created_at__gte=since)
     for at, operation, took in timed.values_list("created_at", "operation", "took")[:MOST]:
-        more(at, usual=usual_minutes(operation.rpartition(".")[2]), taken=took or 0.0)
+        more(at, usual=usual_minutes(code_of(operation)), taken=took or 0.0)
     cut = Chalking.of(actor.workshop).filter(cut_at__gte=since, rubbed_out_at=None, order__shelf=None, cut_from="main")
     rows = cut.filter(lay_mm__isnull=False, plan_run__plan__yardage__isnull=False).values_list(
         "cut_at", "lay_mm", "plan_run__plan__yardage__length_mm", "order__cloth__unit_of_sale"

@@ -12,6 +12,7 @@ from shop.bridge.sewing import OwnMinutes, minutes_of
 from shop.chalk.queries import chalk_states
 from shop.clients.models import Correction
 from shop.orders.life import State
+from shop.plans.queries import code_of
 from shop.sewing.models import Sewn
 
 LATELY = 3_000
@@ -45,7 +46,7 @@ def own_minutes(actor: User) -> list[OwnMinutes]:
     taken: dict[str, list[float]] = defaultdict(list)
     rows = Sewn.of(actor.workshop).filter(took__isnull=False).order_by("-created_at")[:LATELY]
     for operation, took in rows.values_list("operation", "took"):
-        taken[operation.rpartition(".")[2]].append(took or 0.0)
+        taken[code_of(operation)].append(took or 0.0)
     return minutes_of(taken)
 
 
