@@ -11,7 +11,7 @@ from cutting.errors import refuse
 from cutting.lay.bound import Bound, plain_bound
 from cutting.lay.checker import faults
 from cutting.lay.habit import habit
-from cutting.lay.one_pass import fit, one_pass
+from cutting.lay.one_pass import ALIKE, fit, largest, one_pass
 from cutting.lay.placement import Lay
 from cutting.lay.variants import Item
 from cutting.where import LAY
@@ -38,7 +38,7 @@ def first_lay(
     valid = [lay for lay in (one, block, *more, _end_to_end(outfits, table)) if lay is not None]
     if not valid:
         return None
-    best = min(valid, key=lambda lay: lay.length)
+    best = min(valid, key=lambda lay: round(lay.length, ALIKE))
     pieces = list({item.piece.id: item.piece for item in items}.values())
     wrong = faults(best, pieces, one_way)
     if wrong:
@@ -53,7 +53,7 @@ def _tried(items: Sequence[Item], table: Folded) -> tuple[Lay | None, Lay | None
 
 def _fold_first(items: Sequence[Item], table: Folded) -> Lay | None:
     """Pieces on the fold have only one place across: laid first, others find room beside them."""
-    order = sorted(items, key=lambda item: (not item.variants[0].first, not item.on_fold, -item.area))
+    order = sorted(items, key=lambda item: (not item.variants[0].first, not item.on_fold, -largest(item)))
     return fit(order, table) if any(item.on_fold for item in items) else None
 
 
@@ -66,7 +66,7 @@ def _end_to_end(outfits: Sequence[Sequence[Item]], table: Folded) -> Lay | None:
         tried = [lay for lay in _tried(items, table) if lay is not None]
         if not tried:
             return None
-        best = min(tried, key=lambda lay: lay.reach)
+        best = min(tried, key=lambda lay: round(lay.reach, ALIKE))
         axis = "y" if table.crosswise else "x"
         placements += [replace(one, **{axis: getattr(one, axis) + reach}) for one in best.placements]
         reach += best.reach

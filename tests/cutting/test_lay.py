@@ -1,8 +1,11 @@
 """BestLay: every one passes the exact checker; the checker catches a lay that was tampered with."""
 
+import json
+import random
 from dataclasses import replace
 from fractions import Fraction
 from math import hypot
+from pathlib import Path
 
 import pytest
 from hypothesis import given
@@ -11,15 +14,19 @@ from shapely.geometry import Polygon, box
 
 from cutting.checks import worst_fit
 from cutting.cloth import FOLDS, Cloth, folded
+from cutting.formats import read_job
 from cutting.geometry import Point
 from cutting.lay import Placement, faults, first_lay, is_under, items_for, offcuts
 from cutting.lay.variants import CELL
 from cutting.pieces import Piece
+from cutting.plan import draft
 from cutting.words import ENGLISH
 from cutting.words.en import cost_formula
 from cutting.yardage import yardage
 from tests.jobs import planned
 from tests.strategies import asks, bodies, served
+
+ROOT = Path(__file__).parents[2]
 
 
 @given(bodies(), asks(), st.integers(36, 70), st.sampled_from(list(FOLDS)), st.booleans())
@@ -41,6 +48,33 @@ def test_every_lay_is_valid_and_beats_the_habit(body, made, inches, fold, one_wa
         <= lays.lay.length
         <= min(x for x in (lays.habit, lays.one_pass) if x is not None) + 0.01
     )
+
+
+@pytest.mark.parametrize("fold", list(FOLDS))
+@pytest.mark.parametrize("name", ["choir-palazzo", "crew-jumpsuit"])
+def test_a_lay_is_the_same_where_only_the_last_digits_differ(name, fold):
+    """As on another machine: every corner is moved by less than a millionth of a mm."""
+    asked = read_job(json.loads((ROOT / f"demo/jobs/{name}.json").read_text()))
+    pieces = [
+        piece for outfit in draft(asked) for garment in outfit for piece in garment.pieces(on_fold=fold != "open")
+    ]
+    table = folded(Cloth(width=Fraction(1524)), fold, 500.0)
+    r = random.Random(1)  # noqa: S311  # cases, no secrets
+
+    def placed(pieces):
+        made = first_lay(items_for(pieces, table, one_way=False), table, one_way=False)
+        return [] if made is None else list(made.lay.placements)
+
+    def off(point):
+        return Point(point.across + r.uniform(-1e-10, 1e-10), point.down + r.uniform(-1e-10, 1e-10))
+
+    as_it_is = placed(pieces)
+    for _ in range(3):
+        there = placed([replace(piece, cut=tuple(map(off, piece.cut))) for piece in pieces])
+        assert [replace(p, x=0, y=0) for p in there] == [replace(p, x=0, y=0) for p in as_it_is]
+        assert [at for p in there for at in (p.x, p.y)] == pytest.approx(
+            [at for p in as_it_is for at in (p.x, p.y)], abs=0.01
+        )
 
 
 def test_on_one_way_cloth_a_fold_across_is_refused_in_words():
