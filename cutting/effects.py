@@ -33,7 +33,7 @@ class Effect:
 def effects(
     body: Body, method: str, style: str, chosen: dict[str, Any], cloth: Cloth, joined: bool = False
 ) -> list[Effect]:
-    """Every rule of every choice that is asked, every method that makes the style, and every typed length left out.
+    """Every other rule of every choice that is asked, every method that makes the style, every typed length left out.
 
     `joined` where it is half of a jumpsuit.
 
@@ -41,16 +41,22 @@ def effects(
     """
     kind = kind_of(style)
 
-    def sums_of(choices: dict[str, Any], by: str = method) -> dict[str, float]:
+    def asks(choices: dict[str, Any], by: str) -> Any:
         kept = {name: value for name, value in choices.items() if name not in kind.unused(by)}
-        return kind.sums(body, by, kind.resolve(by, style, kept, cloth, joined))
+        return kind.resolve(by, style, kept, cloth, joined)
 
-    now = sums_of(chosen)
+    def sums_of(choices: dict[str, Any], by: str) -> dict[str, float]:
+        return kind.sums(body, by, asks(choices, by))
+
+    ask = asks(chosen, method)
+    now = kind.sums(body, method, ask)
     makes = kind.methods_for(style)
     tries = [("method", name, chosen, name) for name in makes] if len(makes) > 1 else []
     for row in asked(kind, method, style, chosen, cloth, joined):
         if row.choice.kind in ("rule", "rule-or-length"):
-            tries += [(row.key, rule, chosen | {row.key: rule}, method) for rule in row.rules]
+            # The rule that stands changes nothing.
+            others = [rule for rule in row.rules if rule != getattr(ask, row.key)]
+            tries += [(row.key, rule, chosen | {row.key: rule}, method) for rule in others]
         if isinstance(chosen.get(row.key), Fixed) and not row.of:
             tries.append((row.key, LEFT_OUT, {key: value for key, value in chosen.items() if key != row.key}, method))
     return [_effect(key, rule, now, partial(sums_of, choices, by)) for key, rule, choices, by in tries]

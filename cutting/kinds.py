@@ -9,7 +9,7 @@ from typing import Any
 
 from cutting.body import Body
 from cutting.cloth import Cloth
-from cutting.garments import Garment, draft_lower, draft_top
+from cutting.garments import Garment, draft_lower, draft_top, lower_panels, top_panels
 from cutting.geometry import Point, beyond
 from cutting.lengths import Length
 from cutting.methods import (
@@ -41,7 +41,7 @@ from cutting.methods.upper import (
     usual_top_sources,
 )
 from cutting.methods.upper.choices import EDGE_NEEDS, TOP
-from cutting.pieces import finish
+from cutting.pieces import Panel, finish
 
 Chosen = Mapping[str, Any]
 
@@ -54,7 +54,7 @@ class GarmentKind:
     `facts` are what its choices may need to know of a style, a method and what is asked; `sources` where a choice's
     default comes from; `needs` the measurements that a draft cannot be made without, of two that will do the one that
     there is; `sums` the sizes a draft works out, in mm; `outline` half of a style's front as it hangs, from its centre
-    line; `measures` those that a fitting may correct.
+    line; `measures` those that a fitting may correct. `panels` are those of a draft alone, quicker.
     """
 
     name: str
@@ -72,6 +72,7 @@ class GarmentKind:
     needs: Callable[[str, Any, Collection[str]], tuple[str, ...]]
     resolve: Callable[[str, str, dict[str, Any], Cloth | None, bool], Any]
     draft: Callable[[str, str, Body, Any], Garment]
+    panels: Callable[[str, str, Body, Any], dict[str, Panel]]
     sums: Callable[[Body, str, Any], dict[str, float]]
     outline: Callable[[Body, str], Sequence[Point]]
     measures: tuple[str, ...] = ()
@@ -180,12 +181,12 @@ KINDS: dict[str, GarmentKind] = {
             "lower", "straight-trousers", STYLES, LOWER, Ask, Allowances, LOWER_EDGES, methods_for, usual_method,
             lambda method: METHODS[method].unused, _lower_facts, usual_sources,
             lambda method, ask, _: METHODS[method].needs(ask), resolve,
-            draft_lower, _lower_sums, _lower_outline,
+            draft_lower, lower_panels, _lower_sums, _lower_outline,
         ),
         GarmentKind(
             "top", "straight-top", TOPS, TOP, TopAsk, TopAllowances, EDGE_NEEDS, lambda style: [QUARTER_BUST],
             lambda style: QUARTER_BUST, lambda method: (), _top_facts, usual_top_sources,
-            lambda _, ask, has: top_needs(ask, has), resolve_top, draft_top,
+            lambda _, ask, has: top_needs(ask, has), resolve_top, draft_top, top_panels,
             _top_sums, _top_outline, WAIST_LEVELS,
         ),
     )

@@ -47,44 +47,47 @@ class Move:
 
 
 def moves(
-    body: Body, method: str, style: str, chosen: dict[str, Any], cloth: Cloth, joined: bool, group: str, more: Fixed
-) -> list[Move]:
-    """What every other rule of a group's choices would move, and `more` of every length; nothing where nothing moves
-    or it cannot be drafted so.
+    body: Body, method: str, style: str, chosen: dict[str, Any], cloth: Cloth, joined: bool, choice: str, of: str,
+    more: Fixed,
+) -> list[Move]:  # fmt: skip
+    """What every other rule of a choice would move, or `more` of a length; nothing where nothing moves, where it cannot
+    be drafted so, and where the choice is not asked. `of` is the set it is one of.
 
     Raises CuttingError where the draft as it stands cannot be made.
     """
     kind = kind_of(style)
+    row = next(
+        (row for row in asked(kind, method, style, chosen, cloth, joined) if (row.key, row.of) == (choice, of)), None
+    )
+    if row is None:
+        return []
 
     def asks(choices: dict[str, Any]) -> Any:
         kept = {key: value for key, value in choices.items() if key not in kind.unused(method)}
         return kind.resolve(method, style, kept, cloth, joined)
 
     ask = asks(chosen)
-    now = kind.draft(style, method, body, ask).panels
-    sums = kind.sums(body, method, ask)
+    now = kind.panels(style, method, body, ask)
     found: list[Move] = []
-    for row in asked(kind, method, style, chosen, cloth, joined):
-        if row.choice.group != group:
+    for way, rule, choices in _others(row, chosen, ask, kind.sums(body, method, ask), more):
+        try:
+            then = kind.panels(style, method, body, asks(choices))
+        except CuttingError:
             continue
-        for way, rule, choices in _others(row, chosen, ask, sums, more):
-            try:
-                then = kind.draft(style, method, body, asks(choices)).panels
-            except CuttingError:
-                continue
-            moved = moved_panel(now, then, row.key)
-            if moved:
-                found.append(Move(row.key, row.of, way, rule, moved.panel, moved.lines, moved.was, moved.view))
+        if any(not panel.sound for key, panel in then.items() if key not in now or panel.edges != now[key].edges):
+            continue
+        moved = moved_panel(now, then, row.key)
+        if moved:
+            found.append(Move(row.key, row.of, way, rule, moved.panel, moved.lines, moved.was, moved.view))
     return _alike(found)
 
 
 def _alike(found: list[Move]) -> list[Move]:
-    """All that one choice moves on one panel seen from one place, so that the drawings are compared."""
-    views: dict[tuple[str, str, str], View] = {}
+    """All that a choice moves on one panel seen from one place, so that the drawings are compared."""
+    views: dict[str, View] = {}
     for one in found:
-        key = (one.of, one.choice, one.panel)
-        views[key] = _both(views.get(key, one.view), one.view)
-    return [replace(one, view=views[one.of, one.choice, one.panel]) for one in found]
+        views[one.panel] = _both(views.get(one.panel, one.view), one.view)
+    return [replace(one, view=views[one.panel]) for one in found]
 
 
 def _both(one: View, other: View) -> View:
@@ -168,7 +171,9 @@ def _pairs(one: Panel, other: Panel) -> list[tuple[Lines, Lines]]:
     mine, theirs = _lines(one), _lines(other)
     if mine != theirs:
         return [(mine, theirs)]
-    return [] if one.cut == other.cut else [([*mine, _closed(one.cut)], [*theirs, _closed(other.cut)])]
+    if one.edges == other.edges or one.cut == other.cut:
+        return []
+    return [([*mine, _closed(one.cut)], [*theirs, _closed(other.cut)])]
 
 
 def _lines(panel: Panel) -> Lines:

@@ -101,16 +101,17 @@ def calls_of(
     writing(board, piece)
     points = board.points | board.seen
     outline = Polyline((*drawn_.cut, drawn_.cut[0]))
-    calls = tuple(_aside(call, outline) for call in board.calls)
+    away = outline.away([call.end for call in board.calls])
+    calls = tuple(_aside(call, far) for call, far in zip(board.calls, away, strict=True))
     return Chalked(piece.panel, guide, top, corner, calls, board.levels, board.uprights, points, tuple(chalked))
 
 
-def _aside(call: Call, outline: Polyline) -> Call:
-    """The call, which says so where its point is only measured from."""
+def _aside(call: Call, away: float) -> Call:
+    """The call, which says so where its point, so far away from the outline, is only measured from."""
     by_edge = call.along is not None and call.along.code == "edge"
     if call.kind not in ("point", "meet") or call.inside or by_edge:
         return call
-    return replace(call, aside=outline.place(call.end)[1] > BESIDE)
+    return replace(call, aside=away > BESIDE)
 
 
 def _on_paper(piece: Piece) -> Piece:

@@ -2,9 +2,8 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from math import atan2, degrees
 
-from shapely.geometry import Point as Place
+import numpy as np
 
 from cutting.cached import cached_property
 from cutting.drafting import Edge
@@ -66,13 +65,12 @@ def _clean(cut: Sequence[Point]) -> list[Point]:
 
 
 def _corners(ring: Sequence[Point]) -> list[int]:
-    turns = [abs(_turn(ring[k - 1], ring[k], ring[(k + 1) % len(ring)])) for k in range(len(ring))]
-    found = []
-    for k, turn in enumerate(turns):
-        beside = max(turns[k - 1], turns[(k + 1) % len(turns)])
-        if turn > SHARP or (turn > KINK and turn > TIMES * beside):
-            found.append(k)
-    return found
+    points = np.array(ring)
+    (x, y), (dx, dy) = (points - np.roll(points, 1, axis=0)).T, (np.roll(points, -1, axis=0) - points).T
+    turns = np.abs(np.degrees(np.arctan2(x * dy - y * dx, x * dx + y * dy)))
+    beside = np.maximum(np.roll(turns, 1), np.roll(turns, -1))
+    sharp = (turns > SHARP) | ((turns > KINK) & (turns > TIMES * beside))
+    return [int(k) for k in np.flatnonzero(sharp)]
 
 
 def _apart(ring: Sequence[Point], corners: list[int]) -> list[int]:
@@ -82,13 +80,13 @@ def _apart(ring: Sequence[Point], corners: list[int]) -> list[int]:
 
 def _with_joints(ring: Sequence[Point], corners: list[int], edges: Sequence[Edge]) -> list[int]:
     """The corners, and where one edge goes over into the next without one, such as the top of a sleeve's cap."""
-    found = list(corners)
+    found, points = list(corners), np.array(ring)
     for one, other in zip(edges, [*edges[1:], edges[0]], strict=True):
         joint = one.path.end
         if distance(joint, other.path.start) > APART or one.turned or other.turned:
             continue
         wide = max(one.allowance.mm, other.allowance.mm)
-        near = min(range(len(ring)), key=lambda k: distance(ring[k], joint))
+        near = int(np.hypot(*(points - np.array(joint)).T).argmin())
         # Where nothing is added the joint itself is on the outline.
         smooth = wide == 0 or one.path.segments[-1].direction(1.0).dot(other.path.segments[0].direction(0.0)) > SMOOTH
         if smooth and distance(ring[near], joint) <= wide + 1 and near not in found:
@@ -96,16 +94,11 @@ def _with_joints(ring: Sequence[Point], corners: list[int], edges: Sequence[Edge
     return sorted(found)
 
 
-def _turn(a: Point, b: Point, c: Point) -> float:
-    one, other = b.minus(a), c.minus(b)
-    return degrees(atan2(one.cross(other), one.dot(other)))
-
-
 def _edge_of(points: Sequence[Point], edges: Sequence[Edge], ways: Sequence[Polyline], folds: float | None) -> str:
     """The edge nearest to a span: to its middle and to what is on both sides of that."""
     if folds is not None and all(abs(p.across - folds) < 0.01 for p in points):
         return FOLD
     own = Polyline(points)
-    seen = [Place(own.share(share)) for share in (0.3, 0.5, 0.7)]
-    far = [sum(way.line.distance(place) for place in seen) for way in ways]
+    seen = [own.share(share) for share in (0.3, 0.5, 0.7)]
+    far = [sum(way.away(seen)) for way in ways]
     return edges[far.index(min(far))].name

@@ -5,6 +5,8 @@ from dataclasses import dataclass
 from itertools import pairwise
 from math import hypot
 
+import numpy as np
+from shapely import is_valid, polygons
 from shapely.geometry import LineString, Polygon
 
 from cutting.geometry.point import Point, distance, unit
@@ -32,9 +34,9 @@ def crossings(polyline: Sequence[Point], start: Point, direction: Point, extend:
     # How far each point is to the side of the line; a segment crosses where this passes through nothing.
     still = dx * start.down - dy * start.across
     aside = [dx * down - dy * across - still for across, down in polyline]
-    for k, (one, other) in enumerate(pairwise(aside)):
-        if (one > BESIDE < other or one < -BESIDE > other) and not (extend and k in (0, last)):
-            continue
+    near = [k for k, (a, b) in enumerate(pairwise(aside)) if not (a > BESIDE < b or a < -BESIDE > b)]
+    for k in sorted({*near, 0, last}) if extend else near:
+        one, other = aside[k], aside[k + 1]
         slope = other - one
         if abs(slope) < 1e-12:
             continue
@@ -90,7 +92,7 @@ def area(points: Sequence[Point]) -> float:
 
 def is_simple(points: Sequence[Point]) -> bool:
     """True where the outline does not cross or touch itself."""
-    return bool(Polygon([(p.across, p.down) for p in points]).is_valid)
+    return bool(is_valid(polygons(np.array(points))))
 
 
 def simplified(points: Sequence[Point], near: float) -> list[Point]:

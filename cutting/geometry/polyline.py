@@ -6,7 +6,8 @@ from itertools import accumulate, pairwise
 from math import hypot, inf, sqrt
 
 import numpy as np
-from shapely import hausdorff_distance, linestrings
+from shapely import distance, hausdorff_distance, linestrings
+from shapely import points as shapely_points
 from shapely.geometry import LineString
 
 from cutting.cached import cached_property
@@ -70,6 +71,10 @@ class Polyline:
             if far < nearest:
                 nearest, at = far, size + share * sqrt(square)
         return at, sqrt(nearest)
+
+    def away(self, points: Sequence[Point]) -> list[float]:
+        """How far each of some points is from the line."""
+        return [float(far) for far in distance(self.line, shapely_points(np.array(points)))] if points else []
 
     def part(self, start: float, end: float) -> list[Point]:
         """The points between two places along it, both included."""

@@ -11,6 +11,7 @@ from contextlib import contextmanager
 from contextvars import ContextVar
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import lru_cache
 
 from cutting.cached import cached_property
 
@@ -186,6 +187,12 @@ def as_marked(length: Fixed) -> Fixed:
 
 def inch(amount: int | float | Fraction, label: str = "") -> Fixed:
     """`amount` inches, as a rule has them: `as_marked` on the tape in use."""
+    return _inch(amount, label, _TAPE.get())
+
+
+@lru_cache(2048)
+def _inch(amount: int | float | Fraction, label: str, _tape: str) -> Fixed:
+    """The same rules are asked for thousands of times in one draft."""
     return as_marked(Fixed(Fraction(amount) * INCH_MM, label))
 
 

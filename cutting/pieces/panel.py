@@ -5,7 +5,7 @@ from math import asin
 
 from cutting.cached import cached_property
 from cutting.drafting import Dart, Draft, Edge, Step
-from cutting.geometry import Path, Point, crossings, distance, offset_polyline, unit
+from cutting.geometry import Path, Point, crossings, distance, is_simple, offset_polyline, unit
 from cutting.lengths import Length
 
 LONG = 300.0
@@ -60,6 +60,11 @@ class Panel:
     def cut(self) -> list[Point]:
         """The cut line as a closed polyline: edges offset, corners mitred, hems mirrored at the turn."""
         return _cut_line(self)
+
+    @property
+    def sound(self) -> bool:
+        """Whether neither of its outlines crosses itself."""
+        return is_simple(self.net) and is_simple(self.cut)
 
     @property
     def waist_closed(self) -> float:

@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
+from cutting.cached import cached_property
 from cutting.drafting import Dart, Edge
 from cutting.geometry import Path, Point, beyond, beyond_path, crossings
 from cutting.pieces.panel import Notch, Panel
@@ -47,14 +48,15 @@ class Piece:
         """Down, cut, in mm."""
         return max(p.down for p in self.cut) - min(p.down for p in self.cut)
 
-    @property
+    @cached_property
     def grain(self) -> tuple[Point, Point]:
         """The grain line, from its upper to its lower end: at `grain_at`, else where the longest line is inside."""
         left, right = min(p.across for p in self.net), max(p.across for p in self.net)
         if self.grain_at is None:
             places = [left + share * (right - left) for share in PLACES]
-            longest = max(_upright(self.net, across)[1] for across in places)
-            across = next(at for at in places if _upright(self.net, at)[1] >= 0.9 * longest)
+            lines = [(across, _upright(self.net, across)[1]) for across in places]
+            longest = max(long for _, long in lines)
+            across = next(across for across, long in lines if long >= 0.9 * longest)
         else:
             across = min(right, max(left, self.grain_at))
         top, long = _upright(self.net, across)
@@ -69,7 +71,7 @@ def _upright(net: Sequence[Point], across: float) -> tuple[float, float]:
     """The longest stretch of an upright line inside an outline: where it begins, and how long it is."""
     downs = [hit.at for hit in crossings([*net, net[0]], Point(across, 0.0), Point(0, 1))]
     inside = [(top, foot - top) for top, foot in zip(downs[::2], downs[1::2], strict=False)]
-    return max(inside, key=lambda one: one[1], default=(min(p.down for p in net), 0.0))
+    return max(inside, key=lambda one: one[1]) if inside else (min(p.down for p in net), 0.0)
 
 
 def whole_piece(panel: Panel, count: int, pair: bool, interfacing: bool, grain_at: float | None = None) -> Piece:

@@ -1,11 +1,12 @@
 """When the work of a workshop is done, by whom, and what can be promised."""
 
 from cutting.scheduling.bundles import Rest, Takes, rest_of, takes_of, tasks_of
+from cutting.scheduling.cures import Cure, cures_of
 from cutting.scheduling.hours import DAY, Hours, Week, hours_of
 from cutting.scheduling.judging import Outcome, Score, broken, done_on, outcomes, score
 from cutting.scheduling.moving import by_hand
 from cutting.scheduling.placing import Board, Schedule, as_before, earliest_promise_first
-from cutting.scheduling.promising import Answer, Cure, Moves, Waits, could_promise, cures_of, moves_of, waits_of
+from cutting.scheduling.promising import Answer, Moves, Waits, could_promise, moves_of, waits_of
 from cutting.scheduling.task import KINDS, Before, Placed, ScheduleError, Task, Work, Worker
 
 __all__ = [

@@ -1,10 +1,11 @@
 """How good a schedule is: first the promises that are broken, then by how much, then what it moves, then how early."""
 
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from cutting.scheduling.hours import DAY
-from cutting.scheduling.placing import Schedule
-from cutting.scheduling.task import Placed, Work
+from cutting.scheduling.placing import Board, Schedule
+from cutting.scheduling.task import Placed, Task, Work, Worker
 
 NEVER = 10**6
 """By so many minutes an order is late that is never done."""
@@ -35,17 +36,27 @@ class Outcome:
     late: int
 
 
-def outcomes(work: Work, schedule: Schedule) -> dict[str, Outcome]:
+def outcomes(work: Work, schedule: Schedule | Board) -> dict[str, Outcome]:
     """What becomes of each order."""
-    found = {}
-    for order, tasks in work.of_order.items():
-        if any(one.id not in schedule.placed for one in tasks):
-            found[order] = Outcome(order, None, NEVER)
-            continue
-        last = max((schedule.placed[one.id] for one in tasks), key=lambda one: one.end)
-        due, hours = work.due.get(order, 10**9), work.worker[last.worker].hours
-        found[order] = Outcome(order, last.end, last.last - hours.worked(due))
-    return found
+    return {
+        order: _outcome(order, tasks, work.due, work.worker, schedule) for order, tasks in work.of_order.items()
+    }  # fmt: skip
+
+
+def ends_well(
+    order: str, tasks: Sequence[Task], due: Mapping[str, int], workers: Mapping[str, Worker], schedule: Schedule | Board
+) -> bool:
+    """Whether an order of these tasks is done by its promise, where these are the workers."""
+    return _outcome(order, tasks, due, workers, schedule).late <= 0
+
+
+def _outcome(
+    order: str, tasks: Sequence[Task], due: Mapping[str, int], workers: Mapping[str, Worker], schedule: Schedule | Board
+) -> Outcome:
+    if any(one.id not in schedule.placed for one in tasks):
+        return Outcome(order, None, NEVER)
+    last = max((schedule.placed[one.id] for one in tasks), key=lambda one: one.end)
+    return Outcome(order, last.end, last.last - workers[last.worker].hours.worked(due.get(order, 10**9)))
 
 
 def done_on(placed: Placed) -> int:

@@ -2,7 +2,7 @@
 time.
 """
 
-from bisect import insort
+from bisect import bisect_left, insort
 from collections import defaultdict
 from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
@@ -89,6 +89,13 @@ class Board:
         if task in self.missed:
             self.missed.remove(task)
 
+    def rehang(self, who: Worker) -> None:
+        """What somebody does is counted by other hours of theirs, each task at the same moment: only for hours that
+        have all those it was placed by.
+        """
+        hung = [(who.hours.worked(one.start), one) for one in self.placed.values() if one.worker == who.id]
+        self._taken[who.id] = sorted((first, first + one.last - one.first) for first, one in hung)
+
     def _hang(self, placed: Placed) -> None:
         self.placed[placed.task] = placed
         insort(self._taken[placed.worker], (placed.first, placed.last))
@@ -109,8 +116,10 @@ class Board:
         """The first place of a task among somebody's minutes from a moment on, which ends by `until`."""
         hours, taken = who.hours, self._taken[who.id]
         first = hours.worked(ready)
-        k = 0
-        while first + task.minutes <= hours.all:
+        # What ends before is passed over at once.
+        k = max(0, bisect_left(taken, (first, first)) - 1)
+        most = hours.all if until is None else hours.worked(until)
+        while first + task.minutes <= most:
             while k < len(taken) and taken[k][1] <= first:
                 k += 1
             if k < len(taken) and taken[k][0] < first + task.minutes:
@@ -118,8 +127,6 @@ class Board:
                 continue
             last = first + task.minutes
             start, end = hours.begins(first), hours.ends(last)
-            if until is not None and end > until:
-                return None
             spans = hours.between(start, end)
             free = self._free(task.uses, spans)
             if free is None:

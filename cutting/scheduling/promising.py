@@ -1,18 +1,12 @@
-"""Whether a day can be promised, and what would make it possible; answered from a schedule as it stands."""
+"""Whether a day can be promised; answered from a schedule as it stands."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from typing import Literal
 
-from cutting.scheduling.hours import DAY, Hours, Span
+from cutting.scheduling.cures import Cure, cures_of
 from cutting.scheduling.judging import broken, done_on, outcomes
 from cutting.scheduling.placing import Board, Schedule, as_before, earliest_promise_first
-from cutting.scheduling.task import Task, Work, Worker
-
-MORE = (60, 120, 180, 240)
-"""So many more minutes of somebody are tried, the least first."""
-EVENING = 22 * 60
-"""Nobody is asked to work later than this, in minutes of a day."""
+from cutting.scheduling.task import Task, Work
 
 
 @dataclass(frozen=True)
@@ -36,19 +30,6 @@ class Waits:
     worker: str
     start: int
     end: int
-
-
-@dataclass(frozen=True)
-class Cure:
-    """What would keep a promise: so many `minutes` more of a `worker` on a `day`; `kinds` of tasks handed to somebody
-    who does none of those now; or another `day` promised.
-    """
-
-    code: Literal["hours", "hand", "day"]
-    worker: str = ""
-    kinds: tuple[str, ...] = ()
-    minutes: int = 0
-    day: int = -1
 
 
 @dataclass(frozen=True)
@@ -115,82 +96,9 @@ def waits_of(work: Work, schedule: Schedule, order: str) -> Waits | None:
     return max(found, key=lambda one: one[0], default=(0, None))[1]
 
 
-def cures_of(work: Work, stands: Schedule, tasks: Sequence[Task], due: int, end: int | None) -> tuple[Cure, ...]:
-    """What would keep the promise of an order with nothing else moved: one of each sort, the least of it."""
-    found = [*_more_hours(work, stands, tasks, due), *_handed(work, stands, tasks)]
-    if end is not None and end > due:
-        found.append(Cure("day", day=(end - 1) // DAY))
-    return tuple(found)
-
-
 def beside(work: Work, stands: Schedule, tasks: Sequence[Task]) -> Schedule:
     """The schedule with more tasks placed in what is left free."""
     board = Board.of(work, stands)
     for task in tasks:
         board.put(task)
     return board.schedule()
-
-
-def _keeps(work: Work, stands: Schedule, tasks: Sequence[Task]) -> bool:
-    return tasks[0].order not in broken(work, beside(work, stands, tasks))
-
-
-def _more_hours(work: Work, stands: Schedule, tasks: Sequence[Task], due: int) -> list[Cure]:
-    """The least more of one person on one day, the last of a day first tried; none where no such is enough."""
-    kinds = {one.kind for one in tasks}
-    who = [one for one in work.workers if one.skills & kinds]
-    for minutes in MORE:
-        for day in range((due - 1) // DAY, -1, -1):
-            for one in who:
-                longer = _longer(one, day, minutes)
-                if longer is None:
-                    continue
-                try_ = replace(work, workers=tuple(longer if each.id == one.id else each for each in work.workers))
-                if _keeps(try_, rehung(try_, stands), tasks):
-                    return [Cure("hours", one.id, minutes=minutes, day=day)]
-    return []
-
-
-def _handed(work: Work, stands: Schedule, tasks: Sequence[Task]) -> list[Cure]:
-    """Something that somebody does none of now, handed to them for this order alone: one kind of task, else all."""
-    for all_ in (False, True):
-        for one in work.workers:
-            lacks = [task for task in tasks if task.kind not in one.skills]
-            for some in [lacks] if all_ else [[task] for task in lacks]:
-                if some and _keeps_by(work, stands, tasks, one, some):
-                    return [Cure("hand", one.id, kinds=tuple(task.kind for task in some))]
-    return []
-
-
-def _keeps_by(work: Work, stands: Schedule, tasks: Sequence[Task], one: Worker, some: Sequence[Task]) -> bool:
-    """Whether the promise is kept where somebody does some of the tasks."""
-    able = replace(one, skills=one.skills.union(task.kind for task in some))
-    ids = {task.id for task in some}
-    only = [replace(task, by=one.id) if task.id in ids else task for task in tasks]
-    by = {task.id: task for task in only}
-    try_ = replace(
-        work, workers=tuple(able if each.id == one.id else each for each in work.workers),
-        tasks=tuple(by.get(each.id, each) for each in work.tasks),
-    )  # fmt: skip
-    return _keeps(try_, stands, only)
-
-
-def _longer(one: Worker, day: int, minutes: int) -> Worker | None:
-    """Somebody who works so much longer on a day, none where they do not work then or would into the night."""
-    ends = [end for start, end in one.hours.spans if start // DAY == day]
-    if not ends or ends[-1] + minutes > day * DAY + EVENING:
-        return None
-    spans: list[Span] = sorted([*one.hours.spans, (ends[-1], ends[-1] + minutes)])
-    return replace(one, hours=Hours(tuple(spans)))
-
-
-def rehung(work: Work, stands: Schedule) -> Schedule:
-    """A schedule by other hours: every task at the same moment, at another place among the minutes worked.
-    Only for hours that have more than those it was made by.
-    """
-    placed = {}
-    for id, one in stands.placed.items():
-        hours = work.worker[one.worker].hours
-        first = hours.worked(one.start)
-        placed[id] = replace(one, first=first, last=first + one.last - one.first)
-    return Schedule(placed, stands.left, stands.missed)

@@ -27,6 +27,11 @@ class Worker:
     hours: Hours
 
 
+def can_do(who: Worker, kind: str, minutes: int, by: str) -> bool:
+    """Whether somebody can do so much of that kind, and may where it is for somebody: `by`, empty for everybody."""
+    return kind in who.skills and who.hours.all >= minutes and by in ("", who.id)
+
+
 @dataclass(frozen=True)
 class Task:
     """One thing that one person does: `minutes` of work, when all that it `needs` is done; `uses` are shared things
@@ -118,6 +123,4 @@ class Work:
         return {one.id: able(one.kind, one.minutes, one.by) for one in self.tasks}
 
     def _able(self, kind: Kind, minutes: int, by: str) -> tuple[Worker, ...]:
-        return tuple(
-            who for who in self.workers if kind in who.skills and who.hours.all >= minutes and by in ("", who.id)
-        )
+        return tuple(who for who in self.workers if can_do(who, kind, minutes, by))

@@ -144,6 +144,11 @@ def join(*, token: str, user_name: str, password: str, house: House | None = Non
     person.set_password(password)
     try:
         with transaction.atomic():
+            if house is not None:
+                # Whoever came in meanwhile by another link is the first.
+                Workshop.objects.select_for_update(no_key=True).get(pk=invitation.workshop_id)
+                if not is_first(invitation):
+                    raise Http404
             _use_up(invitation)
             person.save(force_insert=True)
             if house:

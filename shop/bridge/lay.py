@@ -8,14 +8,9 @@ import subprocess
 import sys
 from collections.abc import Generator
 from contextlib import suppress
-from pathlib import Path
 from typing import Any
 
-ROOT = Path(__file__).resolve().parents[2]
-CHILD = {"OPENBLAS_NUM_THREADS": "1", "OMP_NUM_THREADS": "1"}
-PASSED_ON = ("PATH", "NUMBA_CACHE_DIR", "PYTHONPYCACHEPREFIX")
-"""What of this process's environment a child has too: without what is compiled it takes seconds to begin."""
-
+from shop.bridge.child import ROOT, child_environment, give_way
 
 Lines = Generator[dict[str, Any] | None, None, None]
 
@@ -39,8 +34,7 @@ def _run(asked: dict[str, Any]) -> Lines:
     """
     child = subprocess.Popen(
         [sys.executable, "-m", "cutting.search_child"], cwd=ROOT, stdin=subprocess.PIPE, stdout=subprocess.PIPE,
-        stderr=subprocess.DEVNULL, start_new_session=True, preexec_fn=_be_modest,
-        env=CHILD | {key: os.environ[key] for key in PASSED_ON if key in os.environ},
+        stderr=subprocess.DEVNULL, start_new_session=True, preexec_fn=give_way, env=child_environment(),
     )  # fmt: skip
     assert child.stdin is not None
     assert child.stdout is not None
@@ -65,7 +59,3 @@ def _run(asked: dict[str, Any]) -> Lines:
             os.killpg(child.pid, signal.SIGKILL)
         child.wait()
         child.stdout.close()
-
-
-def _be_modest() -> None:
-    os.nice(10)

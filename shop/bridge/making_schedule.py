@@ -1,7 +1,6 @@
 """A schedule made in a child process: started, given what waits, always ended."""
 
 import json
-import os
 import subprocess
 import sys
 from collections.abc import Mapping
@@ -11,7 +10,7 @@ from typing import Any
 
 from cutting.scheduling import earliest_promise_first, score
 from cutting.scheduling.wire import placed_out, work_out
-from shop.bridge.lay import CHILD, PASSED_ON, ROOT
+from shop.bridge.child import ROOT, child_environment, give_way
 from shop.bridge.scheduling import Stands, Waits, WasPlaced, clock_of
 
 SECONDS = 60
@@ -31,7 +30,7 @@ def make_schedule(asked: Mapping[str, Any]) -> dict[str, Any] | None:
         done = subprocess.run(
             [sys.executable, "-m", "cutting.schedule_child"], cwd=ROOT, input=json.dumps(asked).encode(),
             stdout=subprocess.PIPE, stderr=subprocess.DEVNULL, timeout=SECONDS, start_new_session=True, check=False,
-            env=CHILD | {key: os.environ[key] for key in PASSED_ON if key in os.environ},
+            preexec_fn=give_way, env=child_environment(),
         )  # fmt: skip
     except subprocess.TimeoutExpired:
         return None

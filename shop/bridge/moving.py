@@ -1,4 +1,4 @@
-"""What each choice of a group moves on the client's own draft, as small drawings."""
+"""What a choice moves on the client's own draft, as small drawings."""
 
 from contextlib import suppress
 from typing import Any, Literal, TypeAlias
@@ -36,12 +36,12 @@ class MoveOut(BaseModel):
     view: list[float]
 
 
-def moved(job: dict[str, Any], garment: str, half: str, group: str) -> list[MoveOut]:
-    """What the choices of a group would move in a garment, or in a jumpsuit's half; nothing where it is not drafted."""
+def moved(job: dict[str, Any], garment: str, half: str, choice: str, of: str) -> list[MoveOut]:
+    """What a choice would move in a garment, or in a jumpsuit's half; nothing where it is not drafted."""
     made, unit = in_hand(job, garment, half), as_unit(job["unit"])
     with suppress(CuttingError), on_tape(unit):
         found = moves(
-            made.body(), made.method, made.style, made.read(), made.cloth, made.joined, group, MORE[unit]
+            made.body(), made.method, made.style, made.read(), made.cloth, made.joined, choice, of, MORE[unit]
         )  # fmt: skip
         return [_out(one, MORE[unit]) for one in found]
     return []

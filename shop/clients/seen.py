@@ -9,13 +9,16 @@ from django.db.models import Exists, F, OuterRef, Q, QuerySet
 from django.utils import timezone
 
 from shop.accounts.models import User
+from shop.accounts.on_disk import soon_on_disk
 from shop.accounts.reading import page_of
 from shop.accounts.rights import allow
 from shop.accounts.writing import own
 from shop.clients.models import Client, Seen, Sheet
 
-What = Literal["contacts", "measures", "export", "list", "book"]
-"""Phone and e-mail; measures, or what is drawn by them; a file of one client; a list with contacts; a file of all."""
+What = Literal["contacts", "measures", "export", "list", "book", "archive"]
+"""Phone and e-mail; measures, or what is drawn by them; a file of one client; a list with contacts; a file of all of
+them; the whole workshop as one file.
+"""
 KEPT_FOR = timedelta(days=400)
 A_PAGE = 50
 
@@ -26,14 +29,15 @@ def note(actor: User, clients: Collection[UUID | None], *what: What) -> None:
     whom = Q(client_id__in=[client for client in clients if client]) | (Q(client=None) if None in clients else Q())
     today = timezone.localdate()
     known = Seen.of(actor.workshop).filter(whom, changed_by=actor, day=today, what__in=what)
-    if known.update(times=F("times") + 1, changed_at=timezone.now()) == len(wanted):
-        return
-    missing = wanted - set(known.values_list("client_id", "what"))
-    # A twin of this request may have been quicker: then it has noted it.
-    Seen._base_manager.bulk_create(
-        (Seen(workshop=actor.workshop, changed_by=actor, day=today, client_id=c, what=w) for c, w in missing),
-        ignore_conflicts=True,
-    )
+    with soon_on_disk():
+        if known.update(times=F("times") + 1, changed_at=timezone.now()) == len(wanted):
+            return
+        missing = wanted - set(known.values_list("client_id", "what"))
+        # A twin of this request may have been quicker: then it has noted it.
+        Seen._base_manager.bulk_create(
+            (Seen(workshop=actor.workshop, changed_by=actor, day=today, client_id=c, what=w) for c, w in missing),
+            ignore_conflicts=True,
+        )
 
 
 def sheet(actor: User, id: UUID) -> Sheet:

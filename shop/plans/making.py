@@ -9,6 +9,7 @@ from django.db.models import Q
 from django.utils import timezone
 
 from shop.accounts.models import User
+from shop.accounts.on_disk import soon_on_disk
 from shop.accounts.writing import own
 from shop.bridge.drafting import make_plan, make_widths
 from shop.orders.models import Order
@@ -52,7 +53,8 @@ def stored_or_made(actor: User, order: Order, job: dict[str, Any], others: Seque
         others=list(others),
     )
     try:
-        with transaction.atomic():
+        # It is made again in no time; whatever refers to it reaches the disk after it.
+        with soon_on_disk(), transaction.atomic():
             made.save(force_insert=True)
             forget_old(actor, order)
     except IntegrityError:
@@ -67,7 +69,8 @@ def forget_old(actor: User, order: Order) -> None:
         pk__in=LayRun.of(actor.workshop).filter(plan_run__order=order).values("plan_run")
     )  # fmt: skip
     old = plain.order_by("-created_at").values_list("pk", flat=True)[KEPT:]
-    PlanRun.of(actor.workshop).filter(pk__in=list(old)).delete()
+    # A plan is large: what goes is not read first.
+    PlanRun.of(actor.workshop).filter(pk__in=list(old)).only("pk").delete()
 
 
 def widths_of(*, actor: User, plan_run: UUID) -> list[dict[str, Any]]:

@@ -11,11 +11,9 @@ from shop.accounts.models import User
 from shop.errors import ShopError
 
 MOST_A_MINUTE, MOST_OF_ALL = 240, 1200
-"""Drafts of one person, and of all of a workshop. A choice asks for three, ten methods side by side for ten, the
-drawings of a group of choices for DRAWN: a hand comes to half of it.
+"""Drafts of one person, and of all of a workshop. A choice asks for three, and for the drawings of the eight or so in
+sight, each of a few drafts without marks or a lay; ten methods side by side for ten: a hand comes to half of it.
 """
-DRAWN = 3
-"""The drawings of a group of choices are up to 25 drafts without marks or a lay: 0.1 to 0.4 s, so many whole ones."""
 MOST_LOOKS = 60
 """So often a minute a link's plan may be opened by everybody who has the link."""
 MOST_FILES, MOST_FILES_OF_ALL = 60, 240

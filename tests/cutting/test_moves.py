@@ -48,8 +48,8 @@ def drawn(lines):
 def moved(style, method, kind):
     read = read_job(asking(style, method))
     rows = asked(kind, method, style, {"marking": "on-cloth"}, read.cloth, False)
-    for group in dict.fromkeys(row.choice.group for row in rows):
-        yield from moves(read.body, method, style, {"marking": "on-cloth"}, read.cloth, False, group, inch(1))
+    for row in rows:
+        yield from moves(read.body, method, style, {"marking": "on-cloth"}, read.cloth, False, row.key, row.of, inch(1))
 
 
 @pytest.mark.parametrize(("style", "method"), some(STYLES_BY_METHOD, 12))
@@ -98,7 +98,10 @@ def test_what_moves_nothing_or_cannot_be_drafted_is_not_drawn():
     assert not any(choice in ("other_cloth", "marking") for choice, _ in found)
     assert ("length", "floor") in found
     without = read_job(job(ALL | {"waist_to_floor": None}, style="straight-trousers"))
-    assert not [one for one in moves(without.body, "quarter-hip", "straight-trousers", {}, without.cloth, False, "leg", inch(1)) if one.rule == "floor"]  # fmt: skip
+    assert "floor" not in {
+        one.rule
+        for one in moves(without.body, "quarter-hip", "straight-trousers", {}, without.cloth, False, "length", "", inch(1))
+    }  # fmt: skip
 
 
 @pytest.mark.parametrize("style", [style for style in KINDS["lower"].styles if style != "wide-gathered"])

@@ -11,13 +11,16 @@ import pytest
 from cutting.scheduling import (
     DAY,
     Before,
+    Board,
     Hours,
+    Schedule,
     ScheduleError,
     Task,
     Work,
     Worker,
     as_before,
     could_promise,
+    cures_of,
     done_on,
     earliest_promise_first,
     hours_of,
@@ -217,6 +220,68 @@ def test_an_answer_breaks_no_other_promise_and_stores_nothing():
             last = next(one for one in answer.cures if one.code == "day")
             assert could_promise(work, stands, tasks, (last.day + 1) * DAY).can
         assert stands == earliest_promise_first(work)
+
+
+def otherwise(work, tasks, who, able, minutes=0, day=0):
+    """The work where somebody can do more, or works longer on a day; its schedule of the others made by hand for it."""
+    hours = who.hours
+    if minutes:
+        end = max(end for start, end in hours.spans if start // DAY == day)
+        hours = Hours(tuple(sorted([*hours.spans, (end, end + minutes)])))
+    other = Worker(who.id, frozenset(able), hours)
+    by = {one.id: one for one in tasks}
+    return Work(
+        tuple(other if one.id == who.id else one for one in work.workers),
+        tuple(by.get(one.id, one) for one in work.tasks), work.due, work.shared,
+    )  # fmt: skip
+
+
+def kept_by(work, stands, tasks):
+    """Whether an order is kept where its tasks are placed last, all drawn up anew."""
+    placed = {
+        id: replace(one, first=(first := work.worker[one.worker].hours.worked(one.start)), last=first + one.last - one.first)
+        for id, one in stands.placed.items()
+    }  # fmt: skip
+    board = Board.of(work, Schedule(placed, stands.left, stands.missed))
+    for one in tasks:
+        board.put(one)
+    there = board.schedule()
+    return outcomes(work, there)[tasks[0].order].late <= 0 and not {one.id for one in tasks} & set(there.missed)
+
+
+def test_what_would_keep_a_promise_keeps_it_where_it_is_really_so_and_nothing_less_does():
+    """Each way is tried again on a workshop that is drawn up anew with it."""
+    said = Counter()
+    for seed in range(MANY):
+        work = workshop(seed, 14)
+        stands = earliest_promise_first(work)
+        tasks = tasks_of("new", rest_of([("side", 200), ("hem", 60)], 9, (), True))
+        due = 3 * DAY
+        more = Work(work.workers, (*work.tasks, *tasks), {**work.due, "new": due}, work.shared)
+        if kept_by(more, stands, tasks):
+            continue
+        first = {}
+        for minutes, day, who in product((60, 120, 180, 240), (2, 1, 0), work.workers):
+            ends = [end for start, end in who.hours.spans if start // DAY == day]
+            if not ends or ends[-1] + minutes > day * DAY + 22 * 60 or not who.skills & {one.kind for one in tasks}:
+                continue
+            if kept_by(otherwise(more, (), who, who.skills, minutes, day), stands, tasks):
+                first["hours"] = (who.id, (), minutes, day)
+                break
+        for all_, who in product((False, True), work.workers):
+            lacks = [one for one in tasks if one.kind not in who.skills]
+            for some in [lacks] if all_ else [[one] for one in lacks]:
+                only = [replace(one, by=who.id) if one in some else one for one in tasks]
+                able = who.skills | {one.kind for one in some}
+                if some and "hand" not in first and kept_by(otherwise(more, only, who, able), stands, only):
+                    first["hand"] = (who.id, tuple(one.kind for one in some), 0, -1)
+        found = {
+            one.code: (one.worker, one.kinds, one.minutes, one.day)
+            for one in cures_of(more, stands, tasks, due, None)
+        }  # fmt: skip
+        assert found == first, seed
+        said.update(found.keys())
+    assert min(said["hours"], said["hand"]) >= 3, said
 
 
 def test_an_urgent_order_moves_what_a_kept_schedule_has_no_further_than_it_must():

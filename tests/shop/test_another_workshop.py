@@ -111,6 +111,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
                 method.upper(),
                 path.replace("{id}", rows.get(kind, "")).format(method="half-thigh", name="plan.svg")
                 + "?garment=trousers&panel=front" * path.endswith("/tapes")
+                + "?choice=seat" * path.endswith("/moves")
                 + "?until=2026-12-31" * (path == "/shopping"),
                 bodies.get(kind, {}),
             )

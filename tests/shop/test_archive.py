@@ -151,6 +151,8 @@ def test_an_owner_asks_for_it_takes_it_and_it_goes_after_a_day(owner, team, live
     assert "no-store" in answer.headers["Cache-Control"]
     with ZipFile(io.BytesIO(b"".join(answer.streaming_content))) as read:
         assert json.loads(read.read("workshop.json"))["name"] == lived.name
+    noted = owner.get("/seen")[0]
+    assert (noted["what"], noted["client"], noted["times"]) == ("archive", None, 1)
     assert (tmp_path / "kept").stat().st_mode & 0o077 == 0
     taking_along.forget(time.time() + 25 * 3600)
     assert owner.get("/archive")["state"] == "none"

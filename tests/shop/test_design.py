@@ -194,20 +194,22 @@ def test_a_usual_house_rule_is_what_new_garments_start_from(owner, order, new_id
     assert new("palazzo") == {"seat": "full"}
 
 
-def test_what_a_group_moves_is_drawn_for_the_garment_as_it_stands(owner, order):
-    """The seat's other rules move the back; a rule that cannot be drafted is not drawn, nor what is not a group."""
-    found = owner.get(f"/orders/{order['id']}/design/moves", group="fit")
-    seats = [one for one in found if one["key"] == "seat"]
+def test_what_a_choice_moves_is_drawn_for_the_garment_as_it_stands(owner, order):
+    """The seat's other rules move the back; what is not asked is not drawn."""
+    at = f"/orders/{order['id']}/design/moves"
+    seats = owner.get(at, choice="seat")
+    assert {one["key"] for one in seats} == {"seat"}
     assert {one["rule"] for one in seats} == {"flat", "full"}
     assert {one["panel"] for one in seats} == {"back"}
     assert all(one["was"] == seats[0]["was"] and one["lines"] != one["was"] for one in seats)
-    eased = next(one for one in found if one["key"] == "hip_ease")
+    [eased] = owner.get(at, choice="hip_ease")
     assert (eased["way"], eased["by_mm"]) == ("more", 25.4)
+    [side] = owner.get(at, choice="side", of="allowances")
+    assert (side["of"], side["by_mm"]) == ("allowances", 25.4)
     path, body = garment_of(order)
     assert owner("PUT", path, body | {"choices": body["choices"] | {"seat": "full"}})[0] == 200
-    now = owner.get(f"/orders/{order['id']}/design/moves", group="fit")
-    assert {one["rule"] for one in now if one["key"] == "seat"} == {"flat", "usual"}
-    assert owner.get(f"/orders/{order['id']}/design/moves", group="nothing") == []
+    assert {one["rule"] for one in owner.get(at, choice="seat")} == {"flat", "usual"}
+    assert owner.get(at, choice="nothing") == owner.get(at, choice="side") == []
 
 
 def test_what_is_usual_of_a_number_can_be_typed_as_it_is_said(owner, order):

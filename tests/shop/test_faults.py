@@ -13,12 +13,14 @@ from uuid import uuid4
 
 import psycopg
 import pytest
-from django.db import connection, connections
+from django.db import connection, connections, transaction
 from django.db.models import F
+from django.test.utils import CaptureQueriesContext
 
 from demo.load import load
 from shop.accounts.models import User
 from shop.accounts.moments import Clock
+from shop.accounts.on_disk import soon_on_disk
 from shop.clients.models import Client, Reading, Sheet
 from shop.keeping.doctor import look
 from shop.orders.models import Order
@@ -110,6 +112,43 @@ def test_while_the_database_is_begun_anew_every_reading_comes_once_as_it_was_ans
     assert statuses.count(200) == len(sent) == 48
     kept = dict(Reading._base_manager.filter(id__in=sent).values_list("id", "typed"))
     assert kept == sent
+
+
+def waits_for_the_disk():
+    with connection.cursor() as cursor:
+        cursor.execute("show synchronous_commit")
+        return cursor.fetchone()[0] == "on"
+
+
+def test_what_a_hand_wrote_waits_for_the_disk_what_is_made_again_or_counted_does_not(transactional_db):
+    load()
+    call = Caller(User.objects.get(username="ebba"))
+    order = Order._base_manager.order_by("promised_on").first()
+    hurried = "set local synchronous_commit to off"
+
+    def asked(method, path, body=None):
+        with CaptureQueriesContext(connection) as queries:
+            status, said = call(method, path, body or {})
+        assert status == 200
+        return [one["sql"] for one in queries.captured_queries if not one["sql"].startswith("SELECT")], said
+
+    reading = {"sheet": str(order.sheet_id), "key": "hip", "typed": "43"}
+    for method, path, body in (
+        ("PUT", f"/readings/{uuid4()}", reading),
+        ("PUT", f"/clients/{uuid4()}", {"name": "Ane"}),
+    ):
+        written, _ = asked(method, path, body)
+        assert hurried not in written
+    for method, path in (("GET", f"/orders/{order.id}"), ("POST", f"/orders/{order.id}/plan")):
+        written, _ = asked(method, path)
+        kinds = {sql.split('"')[1] for sql in written if sql.startswith(("INSERT", "UPDATE", "DELETE"))}
+        assert kinds <= {"clients_seen", "plans_planrun", "plans_layrun", "plans_plot"}, kinds
+        assert written.count(hurried) == written.count("BEGIN") > 0
+    assert waits_for_the_disk(), "only as long as it writes"
+    with soon_on_disk():
+        assert not waits_for_the_disk()
+    with transaction.atomic(), soon_on_disk():
+        assert waits_for_the_disk(), "within somebody else's writing it is as theirs is"
 
 
 def test_with_a_clock_that_was_set_back_the_last_reading_is_still_the_last(owner, order, new_id, monkeypatch):

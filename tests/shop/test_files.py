@@ -145,12 +145,11 @@ def test_of_too_much_no_file_is_made_and_it_is_said(owner, run, monkeypatch):
     assert "more than 2 pieces" in owner("GET", f"/plans/{run}/files/pattern-a4.pdf/preview")[1]["title"]
 
 
-def test_a_group_of_drawings_counts_as_the_drafts_it_takes(owner, order, monkeypatch):
-    """Three of them are nine drafts; one more than eight is refused, and what is refused says when to go on."""
-    monkeypatch.setattr(pace, "MOST_A_MINUTE", 8)
+def test_the_drawings_of_a_choice_count_as_a_draft(owner, order, monkeypatch):
+    monkeypatch.setattr(pace, "MOST_A_MINUTE", 2)
     cache.clear()
     monkeypatch.setattr(pace, "time", lambda: 6e8)  # all within one minute
-    path = f"/orders/{order['id']}/design/moves?group=waist"
+    path = f"/orders/{order['id']}/design/moves?choice=seat"
     statuses = [owner("GET", path)[0] for _ in range(3)]
     assert statuses == [200, 200, 429]
 

@@ -15,9 +15,11 @@ import psycopg
 import pytest
 from django.core.management import call_command
 from django.db import connection
+from django.http import Http404
 from psycopg.sql import SQL, Identifier
 
 from demo.load import load
+from shop.accounts import links
 from shop.accounts.links import first_owner, new_workshop
 from shop.accounts.models import Invitation, User, Workshop
 from shop.keeping.backups import backups, make, read, restore
@@ -325,6 +327,29 @@ def test_every_migration_runs_on_a_database_of_the_release_before():
         assert ebba.get(f"/orders/{ticket['id']}")["client"]["name"] == ticket["client_name"]
         assert plan_order(actor=owner, order=Order._base_manager.get(pk=ticket["id"])).plan
     connection.close()
+
+
+@pytest.mark.usefixtures("db")
+def test_of_two_who_come_in_as_the_first_at_once_one_says_what_the_workshop_is(monkeypatch):
+    with connection.cursor() as cursor:
+        cursor.execute("truncate accounts_workshop, accounts_user cascade")
+    link = first_owner()
+    other = Invitation._base_manager.get(pk=link.pk)
+    other.pk, other.token = uuid4(), "another-link"
+    other.save(force_insert=True)
+    look = links.check_password
+
+    def meanwhile(*asked):
+        """The other comes in after it was seen that nobody works here, before anything is written."""
+        monkeypatch.undo()
+        look(*asked)
+        links.join(token=other.token, user_name="siv", password="slip-and-quay-7", house=links.House("Quay", "cm", "S"))
+
+    monkeypatch.setattr(links, "check_password", meanwhile)
+    with pytest.raises(Http404):
+        links.join(token=link.token, user_name="runa", password="slip-and-quay-7", house=links.House("Slip", "in", "R"))
+    assert [one.username for one in User.objects.all()] == ["siv"]
+    assert (other.workshop.name, Invitation._base_manager.get(pk=link.pk).used_at) == ("Quay", None)
 
 
 @pytest.mark.usefixtures("db")

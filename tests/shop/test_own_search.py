@@ -1,10 +1,14 @@
 """The search that every plan has by itself: once, behind all others, and every figure goes by the best lay known."""
 
+import os
+import subprocess
+import sys
 from uuid import uuid4
 
 import pytest
 from procrastinate.contrib.django.models import ProcrastinateJob
 
+from shop.bridge.child import LESS, give_way
 from shop.plans.models import LayRun, PlanRun
 from shop.plans.tasks import AUTO, improve_lay
 
@@ -83,3 +87,15 @@ def test_the_groups_table_and_shopping_list_go_by_the_best_lay(owner, order, mad
     after = owner.get(f"/orders/{order['id']}/group")["cloths"][0]["length_mm"]
     assert before - after == pytest.approx(120)
     assert plan_of(owner, order)["plan"]["lay"]["length_mm"] == pytest.approx(made["plan"]["lay"]["length_mm"] - 120)
+
+
+def test_a_search_gives_way_to_whoever_waits_also_where_the_processor_is_shared_out_by_sessions():
+    """Its own number alone counts for nothing beside another session's: the session's has to be as modest."""
+    shares = "import os; print(os.nice(0)); print(open('/proc/self/autogroup').read())"
+    child = [sys.executable, "-c", shares]
+    said = subprocess.run(
+        child, preexec_fn=give_way, start_new_session=True, capture_output=True, text=True, check=False
+    )
+    own, *session = said.stdout.split()
+    assert int(own) == min(19, os.nice(0) + LESS)
+    assert session[-1:] in ([], [str(LESS)]), "a system without such sessions has no such file"

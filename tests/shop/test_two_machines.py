@@ -1,7 +1,8 @@
 """Two workers, each reaching the database at an address of its own: one is killed, one is cut off in the middle of a
 search and comes back when the other has ended it. Nothing is done twice over, nothing that was found is lost.
 
-The addresses are of the loopback; what is cut off is a relay that lets no byte through, as a pulled plug does.
+Each worker is in a network namespace of its own, joined to the database's by a cable, which is what is cut. Only root
+may make such: for anybody else the addresses are of the loopback, and a relay is cut that lets no byte through.
 """
 
 import os
@@ -29,6 +30,9 @@ from tests.shop.test_killed_worker import children, take_up, until
 
 class Line:
     """A line from an address to the database, that can be cut and mended; what was sent meanwhile comes then."""
+
+    within = ()
+    """What a command begins with, so that it runs at the other end of the line."""
 
     def __init__(self, address):
         to = connection.settings_dict
@@ -69,16 +73,54 @@ class Line:
         self.bound.close()
 
 
+def ip(*words):
+    subprocess.run(["ip", *words], check=True, capture_output=True)
+
+
+class Cable(Line):
+    """A line to a network namespace, by a pair of network devices; what is sent while it is cut is lost and sent anew."""
+
+    def __init__(self, number):
+        self.name, self.here, there = f"plavet-{os.getpid()}-{number}", f"plv{os.getpid()}-{number}", "there"
+        self.net = f"10.{os.getpid() % 200}.{number}"
+        self.within = ("ip", "netns", "exec", self.name)
+        ip("netns", "add", self.name)
+        ip("link", "add", self.here, "type", "veth", "peer", "name", there, "netns", self.name)
+        ip("address", "add", f"{self.net}.1/24", "dev", self.here)
+        ip("link", "set", self.here, "up")
+        ip("-n", self.name, "address", "add", f"{self.net}.2/24", "dev", there)
+        for device in (there, "lo"):
+            ip("-n", self.name, "link", "set", device, "up")
+        super().__init__(f"{self.net}.1")
+
+    def cut(self):
+        ip("link", "set", self.here, "down")
+
+    def mend(self):
+        ip("link", "set", self.here, "up")
+
+    def close(self):
+        super().close()
+        ip("link", "delete", self.here)
+        ip("netns", "delete", self.name)
+
+
+def may_have_cables():
+    """Whether this machine lets us make a network namespace."""
+    return subprocess.run(["unshare", "--net", "ip", "link"], capture_output=True, check=False).returncode == 0
+
+
 @pytest.fixture
 def two(transactional_db):
     """A line at each of two addresses, and what starts a worker at one."""
     with connection.cursor() as cursor:
         cursor.execute("truncate procrastinate_jobs, procrastinate_workers cascade")
     load()
-    lines, started = [Line("127.0.0.2"), Line("127.0.0.3")], []
+    lines = [Cable(1), Cable(2)] if may_have_cables() else [Line("127.0.0.2"), Line("127.0.0.3")]
+    started = []
 
     def start(line):
-        command = [sys.executable, "manage.py", "procrastinate", "worker", "--queues", "lay"]
+        command = [*line.within, sys.executable, "manage.py", "procrastinate", "worker", "--queues", "lay"]
         environment = os.environ | {"DATABASE_URL": line.url}
         quiet = {"stdout": subprocess.DEVNULL, "stderr": subprocess.DEVNULL}
         started.append(subprocess.Popen(command, cwd=ROOT, env=environment, **quiet))
@@ -137,7 +179,7 @@ def test_who_was_cut_off_and_comes_back_changes_nothing_of_what_the_other_ended(
     done = rows.get()
     assert length(done, plan) <= length(left, plan)
     here.mend()
-    until(lambda: not children(first.pid), "the first one's search is over", 60)
+    until(lambda: not children(first.pid), "the first one's search is over", 120)
     time.sleep(2)
     after = rows.get()
     assert (after.state, after.seq, after.lay, after.plan) == (LayRun.DONE, done.seq, done.lay, done.plan)

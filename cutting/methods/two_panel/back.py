@@ -9,7 +9,7 @@ from math import cos, radians, sin
 from cutting.body import Body
 from cutting.drafting import Draft, Place
 from cutting.errors import refuse
-from cutting.geometry import Line, Path, Point, Segment, bisect, distance, hermite, squared, unit
+from cutting.geometry import Line, Path, Point, Segment, distance, hermite, squared, unit, zero_between
 from cutting.lengths import Length, found, inch, mm, named
 from cutting.methods.ask import Ask
 from cutting.methods.styles import STYLES
@@ -197,12 +197,12 @@ def _close_inner_leg(leg: _Leg, tip: Point, wanted: float, d: Draft) -> tuple[fl
     if abs(length(0, 0)) < 0.05:
         return 0.0, 0.0
     most = min(MOST_DROP, wanted / 4)
-    drop = bisect(lambda size: length(size, 0), -12.7, most)
+    drop = zero_between(lambda size: length(size, 0), -12.7, most)
     if drop is not None:
         return drop, 0.0
     # The inner leg is shortest where it falls straight from the tip: no wider a hem is needed than that.
     upright = tip.across - leg.anchor(0.0).across
-    widen = bisect(lambda size: length(most, size), 0.0, upright if upright > 0.2 else 127.0)
+    widen = zero_between(lambda size: length(most, size), 0.0, upright if upright > 0.2 else 127.0)
     if widen is None:
         raise refuse("inner_leg.open", choice("back_tip"), over=found(length(most, 0), ""))
     d.when("hem.widened", True, by=found(widen, "hem_widened"))
@@ -219,12 +219,14 @@ def _close_side(top: Point, hip: Point, upwards: Point, width: float, wanted: fl
         return side_above(hip, point(angle), upwards).length - wanted
 
     # From high to low the seam grows shorter until the side point nears the hip line: take the first that fits.
-    for high in range(-40, 60, 4):
-        if point(high + 4).down > hip.down - 6:
+    off = miss(-40)
+    for high in range(-36, 64, 4):
+        if point(high).down > hip.down - 6:
             break
-        angle = bisect(miss, high, high + 4)
-        if angle is not None:
-            return point(angle)
+        before, off = off, miss(high)
+        if before * off <= 0:
+            angle = zero_between(miss, high - 4, high)
+            return point(high if angle is None else angle)
     raise refuse("side.open", choice("seat_raise"))
 
 

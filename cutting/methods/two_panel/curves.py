@@ -4,7 +4,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from math import atan2, cos, hypot, radians, sin, sqrt
 
-from cutting.geometry import Cubic, Line, Path, Point, Segment, bisect, distance, hermite, squared, unit
+from cutting.geometry import Cubic, Line, Path, Point, Segment, distance, hermite, squared, unit, zero_between
 
 HALF_INCH = 12.7
 LEAST, MOST = 0.50, 0.72
@@ -93,7 +93,7 @@ def crotch(top: Point, base: Point, corner: Point, gap: float, tip: Point, arriv
     def miss(fill: float) -> float:
         return diagonal(curve(fill), corner) - used
 
-    fill = bisect(miss, 0.15, 0.95)
+    fill = zero_between(miss, 0.15, 0.95)
     if fill is None:
         fill = 0.15 if abs(miss(0.15)) < abs(miss(0.95)) else 0.95
     shape = curve(fill)
@@ -102,7 +102,7 @@ def crotch(top: Point, base: Point, corner: Point, gap: float, tip: Point, arriv
 
 def outside(curve: Segment, base: Point) -> float:
     """How far outside the centre line a curve is at the hip line's level, in mm."""
-    t = bisect(lambda share: curve.at(share).down - base.down, 0.0, 1.0)
+    t = zero_between(lambda share: curve.at(share).down - base.down, 0.0, 1.0)
     return curve.at(t).across - base.across if t is not None else 0.0
 
 
@@ -112,7 +112,7 @@ def passing(curve_from: Callable[[float], Crotch], base: Point, by: float, low: 
     def miss(height: float) -> float:
         return outside(curve_from(height).segments[-1], base) - by
 
-    found = bisect(miss, low, high) if high > low else None
+    found = zero_between(miss, low, high) if high > low else None
     return found if found is not None else max(low, high)
 
 
@@ -126,7 +126,7 @@ def diagonal(curve: Cubic, corner: Point) -> float:
         s = 1 - t
         return s * s * s * a + 3 * s * s * t * b + 3 * s * t * t * c + t * t * t * e
 
-    t = bisect(beside, 0.0, 1.0)
+    t = zero_between(beside, 0.0, 1.0)
     if t is None:
         return 0.0
     point = curve.at(t)

@@ -1,6 +1,6 @@
 """The curves of a top: neck, armhole, and the lower edge that runs level into the centre."""
 
-from cutting.geometry import Cubic, Line, Path, Point, Segment, bisect, hermite, unit
+from cutting.geometry import Cubic, Line, Path, Point, Segment, hermite, unit, zero_between
 
 
 def square_in(shoulder_from: Point, shoulder_to: Point) -> Point:
@@ -46,7 +46,7 @@ def side_for(width: float, level: float, centre: Point, arriving: Point, underar
         end = Point(across, level)
         return Path(tuple(lower_edge(end, centre, arriving, unit(end.minus(underarm))))).length - width
 
-    at = bisect(miss, centre.across + 0.6 * width, centre.across + 1.02 * width)
+    at = zero_between(miss, centre.across + 0.6 * width, centre.across + 1.02 * width)
     if at is None:
         at = centre.across + max(0.0, width**2 - (centre.down - level) ** 2) ** 0.5
     return Point(at, level)

@@ -2,7 +2,7 @@
 
 from cutting.drafting import Dart, Draft, Place
 from cutting.errors import refuse
-from cutting.geometry import Line, Path, Point, Segment, bisect, squared, unit
+from cutting.geometry import Line, Path, Point, Segment, squared, unit, zero_between
 from cutting.lengths import Length, Rule, found, inch, mm
 from cutting.methods.upper.ask import TopAsk
 from cutting.methods.upper.curves import armhole, lower_edge, neck, side_for, square_in
@@ -153,7 +153,7 @@ def _side_end(
             return Line(underarm, point).length - wanted
 
         low = max(underarm.down + 0.3 * wanted, bottom.down - inch(5).mm)
-        level = bisect(miss, low, underarm.down + 1.02 * wanted)
+        level = zero_between(miss, low, underarm.down + 1.02 * wanted)
         if level is None:
             raise refuse("side.open", measure("neck_to_waist"))
         point = end(level)

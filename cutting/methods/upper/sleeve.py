@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from cutting.body import Body
 from cutting.drafting import Draft, Place
 from cutting.errors import refuse
-from cutting.geometry import Cubic, Line, Point, bisect
+from cutting.geometry import Cubic, Line, Point, zero_between
 from cutting.lengths import Length, Rule, found, inch, mm, named
 from cutting.methods.share import least, most
 from cutting.methods.upper.ask import TopAsk
@@ -50,10 +50,10 @@ def sleeve_sums(body: Body, ask: TopAsk, armhole: float) -> Sleeve:
     widened = 0.0
     if cap_length(width.mm / 2, low) > wanted:
         raise refuse("sleeve.arm", measure("upper_arm"), armhole=found(armhole, ""), width=width)
-    height = bisect(lambda size: cap_length(width.mm / 2, size) - wanted, low, high)
+    height = zero_between(lambda size: cap_length(width.mm / 2, size) - wanted, low, high)
     if height is None:
         height = high
-        wide = bisect(lambda size: cap_length(size / 2, high) - wanted, width.mm, wanted)
+        wide = zero_between(lambda size: cap_length(size / 2, high) - wanted, width.mm, wanted)
         if wide is None:
             raise refuse("sleeve.arm", measure("upper_arm"), armhole=found(armhole, ""), width=width)
         widened = wide - width.mm
@@ -90,7 +90,7 @@ def _lower(body: Body, ask: TopAsk, width: Length, height: float) -> tuple[Lengt
 
 def _at_level(curve: Cubic, down: float) -> Point:
     """Where the cap passes a level; it falls all the way from its top to the underarm."""
-    at = bisect(lambda t: curve.at(t).down - down, 0, 1)
+    at = zero_between(lambda t: curve.at(t).down - down, 0, 1)
     assert at is not None
     return curve.at(at)
 

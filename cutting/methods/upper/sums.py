@@ -10,7 +10,7 @@ from dataclasses import dataclass
 from cutting.body import Body
 from cutting.errors import refuse
 from cutting.finding import Finding
-from cutting.geometry import Path, bisect
+from cutting.geometry import Path, zero_between
 from cutting.geometry import Point as At
 from cutting.lengths import Length, Measured, Rule, found, inch, mm, named
 from cutting.methods.darts import Darts
@@ -189,7 +189,7 @@ def _over_the_head(
     if most_ <= 0:
         return width, front
     # Where even that does not pass, it is cut as large as there is room for, and the check says so.
-    more = bisect(miss, 0.0, most_) or most_
+    more = zero_between(miss, 0.0, most_) or most_
     width, front = width + found(more / 3, "over_the_head"), front + found(more, "over_the_head")
     said = found(head, "")
     notes.append(Finding("neck.deepened", "note", part("front", "neck"), {"deep": front, "wide": width, "head": said}))

@@ -8,6 +8,7 @@ from ninja import Router, Schema
 
 from shop.api.auth import person
 from shop.archive import taking_along
+from shop.clients import seen
 
 router = Router(tags=["archive"])
 
@@ -34,8 +35,9 @@ def make_archive(request: HttpRequest) -> ArchiveOut:
 
 @router.get("/archive/file")
 def archive_file(request: HttpRequest) -> FileResponse:
-    """The archive as a zip."""
+    """The archive as a zip, which is noted as what is taken along of a client is."""
     file = taking_along.read(person(request))
+    seen.note(person(request), [None], "archive")
     return FileResponse(file, as_attachment=True, filename="workshop.zip", content_type="application/zip")
 
 

@@ -19,7 +19,7 @@ from shop.orders import actions, queries
 from shop.orders.actions import OutfitError
 from shop.orders.models import HouseRule
 from shop.plans.job import corrections_of_sheet, job_of
-from shop.plans.pace import DRAWN, check_pace
+from shop.plans.pace import check_pace
 
 router = Router(tags=["design"])
 
@@ -50,14 +50,14 @@ def _rule(row: HouseRule) -> HouseRuleOut:
     )
 
 
-def _job(request: HttpRequest, id: UUID, drafts: int = 1) -> dict[str, Any]:
-    """An order that has a garment, as a job; so many drafts more of the actor's."""
+def _job(request: HttpRequest, id: UUID) -> dict[str, Any]:
+    """An order that has a garment, as a job; one draft more of the actor's."""
     row = queries.order(person(request), id)
     seen.note(person(request), [row.client_id], "measures")
     job = job_of(person(request), row)
     if not job["garments"]:
         raise OutfitError("This order has no garment yet. Add one: what is to be sewn is chosen here then.")
-    check_pace(person(request), drafts)
+    check_pace(person(request))
     return job
 
 
@@ -79,10 +79,13 @@ def order_drawn(request: HttpRequest, id: UUID) -> list[PanelShape]:
 
 @router.get("/orders/{id}/design/moves", response=list[MoveOut])
 def order_moves(
-    request: HttpRequest, id: UUID, group: str = "", garment: str = "", half: Literal["", "top", "lower"] = ""
-) -> list[MoveOut]:
-    """What the choices of a group would move on this client's own draft, drawn before and after."""
-    return moved(_job(request, id, DRAWN), garment, half, group)
+    request: HttpRequest, id: UUID, choice: str, of: str = "", garment: str = "",
+    half: Literal["", "top", "lower"] = "",
+) -> list[MoveOut]:  # fmt: skip
+    """What a choice, of a set such as the seam allowances or by itself, would move on this client's own draft: drawn
+    before and after.
+    """
+    return moved(_job(request, id), garment, half, choice, of)
 
 
 @router.get("/trade", response=TradeOut)

@@ -8,6 +8,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 from scipy.integrate import quad
 from scipy.interpolate import BPoly
+from scipy.optimize import brentq
 from shapely.geometry import LineString, Polygon
 from shapely.geometry import Point as ShapelyPoint
 
@@ -17,13 +18,13 @@ from cutting.geometry import (
     Path,
     Point,
     area,
-    bisect,
     crossings,
     distance,
     hermite,
     is_simple,
     offset_polyline,
     parted,
+    zero_between,
 )
 
 numbers = st.floats(-500, 500, allow_nan=False)
@@ -123,10 +124,28 @@ def test_the_ends_of_a_polyline_go_on_only_when_asked():
 
 
 @given(st.floats(-9, 9), st.floats(0.1, 5))
-def test_bisect_finds_the_root_or_says_there_is_none(root, slope):
-    found = bisect(lambda x: slope * (x - root) ** 3, -10, 10)
+def test_a_zero_is_found_however_flat_it_is_there_or_it_is_said_that_there_is_none(root, slope):
+    found = zero_between(lambda x: slope * (x - root) ** 3, -10, 10)
     assert found == pytest.approx(root, abs=0.01)
-    assert bisect(lambda x: x * x + slope, -10, 10) is None
+    assert zero_between(lambda x: x * x + slope, -10, 10) is None
+
+
+@given(st.lists(st.floats(-3, 3), min_size=2, max_size=5), st.floats(-4, 0), st.floats(0.5, 8))
+def test_a_zero_is_where_another_library_has_it_and_is_found_in_few_looks(terms, low, wide):
+    looks = 0
+
+    def miss(x):
+        nonlocal looks
+        looks += 1
+        return x + sum(term * sin(k * x + term) / (16 * k) for k, term in enumerate(terms, 1))
+
+    high = low + wide
+    if miss(low) * miss(high) >= 0:
+        return
+    looks = 0
+    found = zero_between(miss, low, high)
+    assert looks <= 14, "halving alone takes 37"
+    assert found == pytest.approx(brentq(miss, low, high), abs=1e-8)
 
 
 @given(points, points)

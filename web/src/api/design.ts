@@ -49,15 +49,22 @@ export function useDrawn(order: string, plan: string, stamp: string): Plan["pane
 
 export type Move = Schemas["MoveOut"];
 
-/** What the choices of a group would move on the client's own draft; asked once there is `now` something to see. */
-export const useMoves = (order: string, garment: string, half: string, group: string, stamp: string, now: boolean) =>
+/** What a choice would move on the client's own draft; asked once there is `now` something to see. */
+export const useMoves = (
+  order: string,
+  garment: string,
+  half: string,
+  { key, of }: { key: string; of: string },
+  stamp: string,
+  now: boolean,
+) =>
   useQuery({
-    queryKey: ["moves", order, garment, half, group, stamp],
+    queryKey: ["moves", order, garment, half, of, key, stamp],
     enabled: !useDrafting(order) && now,
     queryFn: async (): Promise<Move[]> =>
       answered(
         server.GET("/api/orders/{id}/design/moves", {
-          params: { path: { id: order }, query: { garment, half: half as "" | "top" | "lower", group } },
+          params: { path: { id: order }, query: { garment, half: half as "" | "top" | "lower", choice: key, of } },
         }),
       ),
     placeholderData: (last: Move[] | undefined, query) =>

@@ -37,7 +37,7 @@ export interface paths {
         };
         /**
          * Archive File
-         * @description The archive as a zip.
+         * @description The archive as a zip, which is noted as what is taken along of a client is.
          */
         get: operations["shop_api_routers_archive_archive_file"];
         put?: never;
@@ -1154,7 +1154,8 @@ export interface paths {
         };
         /**
          * Order Moves
-         * @description What the choices of a group would move on this client's own draft, drawn before and after.
+         * @description What a choice, of a set such as the seam allowances or by itself, would move on this client's own draft: drawn
+         *     before and after.
          */
         get: operations["shop_api_routers_design_order_moves"];
         put?: never;
@@ -7631,7 +7632,7 @@ export interface components {
              * What
              * @enum {string}
              */
-            what: "contacts" | "measures" | "export" | "list" | "book";
+            what: "contacts" | "measures" | "export" | "list" | "book" | "archive";
             /** Who */
             who: string;
         };
@@ -10882,8 +10883,9 @@ export interface operations {
     };
     shop_api_routers_design_order_moves: {
         parameters: {
-            query?: {
-                group?: string;
+            query: {
+                choice: string;
+                of?: string;
                 garment?: string;
                 half?: "" | "top" | "lower";
             };

@@ -22,21 +22,23 @@ const ALWAYS: Record<string, Answer> = {
   "GET /orders/order-1/design": { body: choices },
 };
 
-export type Call = { method: string; path: string; body: Record<string, unknown> };
+export type Call = { method: string; path: string; query: Record<string, string>; body: Record<string, unknown> };
 type Answer = { status?: number; body: unknown };
 
 /** Answers by "METHOD /path"; what is not there is refused with 404. Every call is remembered in order. */
 export function standIn(answers: Record<string, (call: Call) => Answer | Promise<Answer>>) {
   const calls: Call[] = [];
   vi.stubGlobal("fetch", async (request: Request) => {
-    const path = new URL(request.url).pathname.replace(/^\/api/, "");
+    const { pathname, searchParams } = new URL(request.url);
+    const path = pathname.replace(/^\/api/, "");
     const text = await request.text();
-    const call = { method: request.method, path, body: text ? (JSON.parse(text) as Record<string, unknown>) : {} };
+    const body = text ? (JSON.parse(text) as Record<string, unknown>) : {};
+    const call = { method: request.method, path, query: Object.fromEntries(searchParams), body };
     calls.push(call);
     const key = Object.keys(answers).find((one) => new RegExp(`^${one}$`).test(`${call.method} ${path}`));
     const known = ALWAYS[`${call.method} ${path}`] ?? { status: 404, body: { title: "Not here" } };
-    const { status = 200, body } = key ? await answers[key]!(call) : known;
-    return new Response(JSON.stringify(body), { status, headers: { "content-type": "application/json" } });
+    const { status = 200, body: answer } = key ? await answers[key]!(call) : known;
+    return new Response(JSON.stringify(answer), { status, headers: { "content-type": "application/json" } });
   });
   return calls;
 }

@@ -17,7 +17,22 @@ vi.mock("../../ui/chips", async (original) => {
   };
 });
 
-beforeEach(() => localStorage.clear());
+/** What is watched on the page, and how it is reported that it came into sight; nothing does by itself. */
+const watched = new Map<Element, (found: { isIntersecting: boolean }[]) => void>();
+class Watch {
+  constructor(private readonly report: (found: { isIntersecting: boolean }[]) => void) {}
+  observe = (place: Element) => watched.set(place, this.report);
+  disconnect = () => {};
+}
+const intoSight = (name: string) => {
+  for (const [place, report] of watched) report([{ isIntersecting: place.querySelector(`[name="${name}"]`) !== null }]);
+};
+
+beforeEach(() => {
+  localStorage.clear();
+  watched.clear();
+  vi.stubGlobal("IntersectionObserver", Watch);
+});
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
@@ -246,17 +261,30 @@ it("shows each style as the server draws it on this client", async () => {
 });
 
 it("draws what each rule would move, and an inch more of a length; nothing for the rule that is chosen", async () => {
+  vi.stubGlobal("IntersectionObserver", undefined); // a browser that cannot say what is in sight
   const line = [[[0, 0], [100, 0], [100, 300]]]; // prettier-ignore
   const move = { of: "", panel: "back", lines: line, was: line, view: [0, 0, 320, 320], by_mm: 0 };
   const moves = [
     { ...move, key: "seat", way: "rule", rule: "flat" },
     { ...move, key: "hip_ease", way: "more", rule: "", by_mm: 25.4 },
   ];
-  const calls = standIn({ "GET /orders/order-1/design/moves": () => ({ body: moves }) });
+  const calls = standIn({
+    "GET /orders/order-1/design/moves": ({ query }) => ({ body: moves.filter(({ key }) => key === query.choice) }),
+  });
   await stand();
   const flat = () => screen.getByRole("radio", { name: "Flat" }).closest("label")!;
   await waitFor(() => expect(flat().querySelector("[data-moved=back]")).toBeTruthy());
   expect(screen.getByRole("radio", { name: "Usual" }).closest("label")!.querySelector("svg")).toBeNull();
-  expect(screen.getByText(whole("1″ more"))).toBeTruthy();
-  expect(calls.filter((call) => call.path.endsWith("/moves")).length).toBe(choices.groups.length);
+  expect(await screen.findByText(whole("1″ more"))).toBeTruthy();
+  const asked = calls.filter((call) => call.path.endsWith("/moves")).map(({ query }) => `${query.of}.${query.choice}`);
+  expect(asked.sort()).toEqual(choices.groups.flatMap(({ rows }) => rows.map((row) => `${row.of}.${row.key}`)).sort());
+});
+
+it("asks what a choice would move while it is in sight", async () => {
+  const calls = standIn({ "GET /orders/order-1/design/moves": () => ({ body: [] }) });
+  await stand();
+  const asked = () => calls.filter((call) => call.path.endsWith("/moves")).map(({ query }) => query.choice);
+  expect(asked()).toEqual([]);
+  act(() => intoSight("hip_ease"));
+  await waitFor(() => expect(asked()).toEqual(["hip_ease"]));
 });

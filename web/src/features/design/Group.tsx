@@ -1,9 +1,10 @@
 import { Box } from "@chakra-ui/react";
-import { useEffect, useMemo, useState } from "react";
-import { type Choices, type Move, useMoves } from "../../api/design";
+import { useEffect, useState } from "react";
+import { type Choices, useMoves } from "../../api/design";
 import type { Order } from "../../api/orders";
 import type { Unit } from "../../lengths/units";
 import { Folded } from "../../ui/folded";
+import { useInSight } from "../../ui/sight";
 import { NONE, OneChoice } from "./OneChoice";
 import type { Part } from "../../api/parts";
 import type { Chosen, Row } from "./outfit";
@@ -27,22 +28,15 @@ export function Group({ order, part, group, unit, stamp, first, drawn, press, ke
   const [open, setOpen] = useState(first);
   // The draft itself comes first: what else it could be is asked for when a hand rests.
   const rested = useRested(stamp, RESTS);
-  const moves = useMoves(order.id, part.row.name, part.half, group.key, rested, open && drawn).data;
-  const byRow = useMemo(() => {
-    const found = new Map<string, Move[]>();
-    for (const move of moves ?? []) found.set(rowOf(move), [...(found.get(rowOf(move)) ?? []), move]);
-    return found;
-  }, [moves]);
   return (
     <Folded title={group.name} first={first} onOpen={setOpen}>
       <Box display="grid" gap="12" paddingBlock="8">
         {group.rows.map((row) => (
-          <OneChoice
+          <Drawn
             key={row.of + row.key}
-            moves={byRow.get(rowOf(row)) ?? NONE}
-            own={(row.of ? ((part.choices[row.of] as Chosen) ?? {}) : part.choices)[row.key]}
-            place={`choice:${part.row.id}:${part.half}${row.key}`}
-            {...{ row, unit, press, keep }}
+            stamp={rested}
+            now={open && drawn}
+            {...{ order, part, row, unit, press, keep }}
           />
         ))}
       </Box>
@@ -50,7 +44,22 @@ export function Group({ order, part, group, unit, stamp, first, drawn, press, ke
   );
 }
 
-const rowOf = ({ of, key }: { of: string; key: string }) => `${of}.${key}`;
+type DrawnProps = Pick<GroupProps, "order" | "part" | "unit" | "stamp" | "press" | "keep"> & { row: Row; now: boolean };
+
+/** A choice with what it would move, which is asked for while it is in sight. */
+function Drawn({ order, part, row, unit, stamp, now, press, keep }: DrawnProps) {
+  const [place, inSight] = useInSight<HTMLDivElement>();
+  const moves = useMoves(order.id, part.row.name, part.half, row, stamp, now && inSight).data ?? NONE;
+  return (
+    <Box ref={place}>
+      <OneChoice
+        own={(row.of ? ((part.choices[row.of] as Chosen) ?? {}) : part.choices)[row.key]}
+        place={`choice:${part.row.id}:${part.half}${row.key}`}
+        {...{ row, moves, unit, press, keep }}
+      />
+    </Box>
+  );
+}
 
 /** So long nothing was changed, in ms. */
 const RESTS = 700;

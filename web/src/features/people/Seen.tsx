@@ -14,6 +14,7 @@ const WHAT: Record<Row["what"], string> = {
   export: "took along as a file",
   list: "the list with phone numbers",
   book: "took all contacts along as a file",
+  archive: "took the whole workshop along as a file",
 };
 
 /** Who was shown which client's contacts and measurements, and who took them along: for an owner. */
