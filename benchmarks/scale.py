@@ -1,7 +1,7 @@
 """
-./plavet benchmark scale: how many people one machine serves, by a simulation that replays measured answers. Those of
-ten people at work, one of each sort, who hardly wait for one another, come as often as many would ask, to so many
-cores, first come first served.
+./plavet benchmark scale: how many people and workshops one machine serves, by a simulation that replays measured
+answers. Those of ten people at work, one of each sort, who hardly wait for one another, come as often as many would
+ask, to so many cores, first come first served.
 """
 
 import heapq
@@ -15,7 +15,12 @@ ANSWERS = 20_000
 """So many answers are replayed for each count of people."""
 MINUTES = 3.0
 FEW = len(ROLES)
-
+AN_ORDER = {"25 readings": 25 * 5, "12 choices": 12 * 8, "120 calls": 120 * 2, "40 steps": 40, "100 looks": 260}
+"""How many answers an order asks for from its first reading to its last payment, by what is done: reckoned."""
+ORDERS_A_WEEK, PEAK = 10, 3.0
+"""A workshop's orders; so many times the mean of forty hours a week is asked for in its busiest hour. No source."""
+A_WORKSHOP = PEAK * ORDERS_A_WEEK * sum(AN_ORDER.values()) / (40 * 3600)
+"""So many answers a second a workshop asks for in its busiest hour."""
 
 Answer = tuple[float, bool]
 """How many ms it took, and whether it counts."""
@@ -49,17 +54,17 @@ def most(answers: list[Answer], each: float, cores: int) -> int:
 
 
 def main() -> None:
-    took = at_work(FEW, MINUTES)
-    count = sum(map(len, took.values()))
+    count, took = at_work(FEW, MINUTES)
     each = count / 60 / MINUTES / FEW
-    busy = sum(map(sum, took.values())) / count
+    busy = sum(map(sum, took.values())) / sum(map(len, took.values()))
     print(f"one person asks {each:.2f} times a second, {busy:.0f} ms each time")
     for name, left_out in (("all", ()), ("all but what is drafted", DRAFTED)):
         answers = [(ms, what not in left_out) for what, some in took.items() for ms in some]
         for cores in CORES:
             people = most(answers, each, cores)
             print(
-                f"{cores:3} cores: {people:6} people at work at once, of {name} nineteen of twenty within {GOAL:g} ms"
+                f"{cores:3} cores: {people:6} people at work at once, {people * each / A_WORKSHOP:6.0f} workshops, of"
+                f" {name} nineteen of twenty within {GOAL:g} ms"
             )
 
 
