@@ -228,8 +228,8 @@ def main(count: int = 30, minutes: float = 2.0, slower: float = 1.0) -> tuple[in
     every = [answer for answers in took.values() for answer in answers]
     a_second = len(every) / 60 / minutes
     print(f"{count} people, {minutes:g} min, {slower:g} times as slow, {len(every)} answers, {a_second:.1f} a second")
-    drafted = [answer for what, answers in took.items() if what not in DRAFTED for answer in answers]
-    rows = [*sorted(took.items(), key=lambda one: -len(one[1])), ("all but what is drafted", drafted), ("all", every)]
+    plain = [answer for what, answers in took.items() if what not in DRAFTED for answer in answers]
+    rows = [*sorted(took.items(), key=lambda one: -len(one[1])), ("all but what is drafted", plain), ("all", every)]
     for what, answers in rows:
         _say(what, answers)
     print(f"{taken}; without the answers that fell into that:")

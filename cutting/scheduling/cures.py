@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 from typing import Literal
 
 from cutting.scheduling.hours import DAY, Hours, Span
-from cutting.scheduling.judging import ends_well
+from cutting.scheduling.judging import end_of
 from cutting.scheduling.placing import Board, Schedule
 from cutting.scheduling.task import Task, Work, Worker, can_do
 
@@ -52,9 +52,9 @@ class _Tries:
         with self._tried():
             for task in tasks:
                 self.board.put(task, [who for who in workers if can_do(who, task.kind, task.minutes, task.by)])
-            order = tasks[0].order
-            missed = any(task.id in self.board.missed for task in tasks)
-            return not missed and ends_well(order, tasks, self.work.due, {one.id: one for one in workers}, self.board)
+            by_id = {one.id: one for one in workers}
+            _, late = end_of(tasks, self.work.due[tasks[0].order], by_id, self.board.placed)
+            return late <= 0 and not any(task.id in self.board.missed for task in tasks)
 
     @contextmanager
     def _tried(self) -> Iterator[None]:

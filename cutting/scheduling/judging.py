@@ -4,7 +4,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from cutting.scheduling.hours import DAY
-from cutting.scheduling.placing import Board, Schedule
+from cutting.scheduling.placing import Schedule
 from cutting.scheduling.task import Placed, Task, Work, Worker
 
 NEVER = 10**6
@@ -36,27 +36,23 @@ class Outcome:
     late: int
 
 
-def outcomes(work: Work, schedule: Schedule | Board) -> dict[str, Outcome]:
+def outcomes(work: Work, schedule: Schedule) -> dict[str, Outcome]:
     """What becomes of each order."""
-    return {
-        order: _outcome(order, tasks, work.due, work.worker, schedule) for order, tasks in work.of_order.items()
-    }  # fmt: skip
+    found = {}
+    for order, tasks in work.of_order.items():
+        end, late = end_of(tasks, work.due.get(order, 10**9), work.worker, schedule.placed)
+        found[order] = Outcome(order, end, late)
+    return found
 
 
-def ends_well(
-    order: str, tasks: Sequence[Task], due: Mapping[str, int], workers: Mapping[str, Worker], schedule: Schedule | Board
-) -> bool:
-    """Whether an order of these tasks is done by its promise, where these are the workers."""
-    return _outcome(order, tasks, due, workers, schedule).late <= 0
-
-
-def _outcome(
-    order: str, tasks: Sequence[Task], due: Mapping[str, int], workers: Mapping[str, Worker], schedule: Schedule | Board
-) -> Outcome:
-    if any(one.id not in schedule.placed for one in tasks):
-        return Outcome(order, None, NEVER)
-    last = max((schedule.placed[one.id] for one in tasks), key=lambda one: one.end)
-    return Outcome(order, last.end, last.last - workers[last.worker].hours.worked(due.get(order, 10**9)))
+def end_of(
+    tasks: Sequence[Task], due: int, workers: Mapping[str, Worker], placed: Mapping[str, Placed]
+) -> tuple[int | None, int]:
+    """When an order of these tasks is done and how late that is, as an Outcome has it, where these are the workers."""
+    if any(one.id not in placed for one in tasks):
+        return None, NEVER
+    last = max((placed[one.id] for one in tasks), key=lambda one: one.end)
+    return last.end, last.last - workers[last.worker].hours.worked(due)
 
 
 def done_on(placed: Placed) -> int:

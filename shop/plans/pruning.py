@@ -43,6 +43,7 @@ def prune(now: datetime) -> int:
     """Take them away; how many there were."""
     gone = 0
     while some := list(old_plans(now).values_list("pk", flat=True)[:AT_ONCE]):
+        # A plan is large: what goes is not read first.
         PlanRun._base_manager.filter(pk__in=some).only("pk").delete()
         gone += len(some)
     return gone
