@@ -280,6 +280,26 @@ it("draws what each rule would move, and an inch more of a length; nothing for t
   expect(asked.sort()).toEqual(choices.groups.flatMap(({ rows }) => rows.map((row) => `${row.of}.${row.key}`)).sort());
 });
 
+it("leaves what is typed, and why it was refused, where it is when the drawing comes", async () => {
+  const line = [[[0, 0], [100, 0], [100, 300]]]; // prettier-ignore
+  const move = { of: "", key: "hip_ease", panel: "back", way: "more", rule: "", lines: line, was: line };
+  const says = { where: "", code: "role", what: "This is for an owner", mend: "Ask them." };
+  standIn({
+    "GET /orders/order-1/design/moves": () => ({ body: [{ ...move, view: [0, 0, 320, 320], by_mm: 25.4 }] }),
+    "PUT /garments/g-1": () => ({ status: 403, body: { title: "No", problems: [says] } }),
+  });
+  await stand();
+  const field = document.querySelector<HTMLInputElement>('input[name="hip_ease"]')!;
+  fireEvent.change(field, { target: { value: "3" } });
+  fireEvent.blur(field);
+  await screen.findByText("This is for an owner. Ask them.");
+  field.focus();
+  act(() => intoSight("hip_ease"));
+  await screen.findByText(whole("1″ more"));
+  expect(document.activeElement).toBe(field);
+  screen.getByText("This is for an owner. Ask them.");
+});
+
 it("asks what a choice would move while it is in sight", async () => {
   const calls = standIn({ "GET /orders/order-1/design/moves": () => ({ body: [] }) });
   await stand();

@@ -76,37 +76,36 @@ export const OneChoice = memo(function OneChoice({ row, moves, own, unit, place,
   }
   const times = row.kind === "number";
   const [move] = moves;
-  const entry = (
-    <Box display="grid" gap="4" flex="1" minWidth="0">
-      <Entry
-        label={
-          <>
-            {row.legend}{" "}
-            <chakra.span fontWeight="400" color="ink2">
-              <Taped>{[row.hint, row.usually && `usually ${row.usually}`].filter(Boolean).join(", ")}</Taped>
-            </chakra.span>
-          </>
-        }
-        name={row.key}
-        unit={unit}
-        plain={times ? "times" : undefined}
-        also={times ? (typed) => /^[0-9]+([.,][0-9]+)?$/.test(typed) : undefined}
-        saved={String(own ?? "")}
-        placeholder={row.usually}
-        place={place}
-        keep={(typed) => keep(row, typed)}
-      />
-      <TypedSays row={row} />
-    </Box>
-  );
-  if (!move) return entry;
+  // One tree with and without the drawing: it comes later, and what is being typed stays as it is.
   return (
     <Box display="flex" gap="8" alignItems="start">
-      {entry}
-      <chakra.span display="grid" justifyItems="center" fontSize="14px" color="ink2" lineHeight="1.2">
-        <Moved move={move} />
-        <Taped>{`${text(show(move.by_mm, unit))} ${move.way}`}</Taped>
-      </chakra.span>
+      <Box display="grid" gap="4" flex="1" minWidth="0">
+        <Entry
+          label={
+            <>
+              {row.legend}{" "}
+              <chakra.span fontWeight="400" color="ink2">
+                <Taped>{[row.hint, row.usually && `usually ${row.usually}`].filter(Boolean).join(", ")}</Taped>
+              </chakra.span>
+            </>
+          }
+          name={row.key}
+          unit={unit}
+          plain={times ? "times" : undefined}
+          also={times ? (typed) => /^[0-9]+([.,][0-9]+)?$/.test(typed) : undefined}
+          saved={String(own ?? "")}
+          placeholder={row.usually}
+          place={place}
+          keep={(typed) => keep(row, typed)}
+        />
+        <TypedSays row={row} />
+      </Box>
+      {move && (
+        <chakra.span display="grid" justifyItems="center" fontSize="14px" color="ink2" lineHeight="1.2">
+          <Moved move={move} />
+          <Taped>{`${text(show(move.by_mm, unit))} ${move.way}`}</Taped>
+        </chakra.span>
+      )}
     </Box>
   );
 });
