@@ -10,7 +10,7 @@ from django.db.models import F
 
 from shop.accounts.models import User
 from shop.accounts.rights import allow
-from shop.accounts.writing import add, check_room, own, put_row, unit_for_writing
+from shop.accounts.writing import add, check_room, locked, own, put_row, unit_for_writing
 from shop.bridge.designing import first_method, styles_of
 from shop.bridge.drafting import check_part, job_garment, starts_from
 from shop.bridge.house import allowances_for, halves_with_allowances
@@ -106,7 +106,8 @@ def put_garment(
     """Make, change or take off a garment of an order; without a method it is the style's first. A new one that nothing
     is chosen for takes what the workshop begins with, unless it is to be `as_it_is`.
 
-    Raises CoreRefusal where a choice cannot be, OutfitError where nothing would be left or a name stands twice.
+    Raises CoreRefusal where a choice cannot be, OutfitError where nothing would be left, a name stands twice or the
+    garment is another order's.
     """
     allow(actor, "orders")
     method = method or first_method(style)
@@ -119,19 +120,32 @@ def put_garment(
         check_part(unit_for_writing(actor.workshop), garment=job_garment(name, style, method, choices))
     elif version == 0 and not as_it_is:
         choices = halves_with_allowances(style, choices, actor.workshop.allowances)
-    order_id = own(Order, actor, order).id
     with transaction.atomic():
+        # Under its lock: two that each take off one of two garments would else leave none.
+        whole = locked(Order, actor, order)
+        if Garment.of(actor.workshop).filter(pk=id).exclude(order=whole).exists():
+            raise OutfitError("This garment is of another order. Add one like it to this order instead.")
         row = put_row(
-            Garment, actor=actor, id=id, version=version, order_id=order_id, name=name, style=style, method=method,
+            Garment, actor=actor, id=id, version=version, order_id=whole.id, name=name, style=style, method=method,
             choices=choices, removed=removed,
         )  # fmt: skip
-        _lining(actor, order_id, choices)
-        kept = [one.name for one in Garment.of(actor.workshop).filter(order_id=order_id, removed=False)]
+        _lining(actor, whole, choices)
+        kept = [one.name for one in Garment.of(actor.workshop).filter(order_id=whole.id, removed=False)]
         if not kept:
             raise OutfitError("An order needs a garment. Add another before you take this one off.")
         if len(set(kept)) < len(kept):
             raise OutfitError(f"The order has a garment called {name} already. Give this one another name.")
     return row
+
+
+def put_outfit(*, actor: User, order: UUID, garments: Sequence[dict[str, Any]]) -> None:
+    """Garments of an order made, changed or taken off one after the other, all of it or nothing: as two are joined into
+    a jumpsuit, or one is parted. Each with what `put_garment` takes, and raises as that.
+    """
+    allow(actor, "orders")
+    with transaction.atomic():
+        for one in garments:
+            put_garment(actor=actor, order=order, **one)
 
 
 OTHER = {
@@ -141,12 +155,11 @@ OTHER = {
 """What the other cloth is until it is said."""
 
 
-def _lining(actor: User, order: UUID, choices: dict[str, Any]) -> None:
+def _lining(actor: User, order: Order, choices: dict[str, Any]) -> None:
     """Give the order another cloth as soon as one of its garments is partly cut from one."""
-    row = own(Order, actor, order)
-    if row.other_cloth_id is None and from_another_cloth(choices):
-        cloth = put_cloth(actor=actor, id=uuid5(order, "other cloth"), version=0, **OTHER)
-        Order.of(actor.workshop).filter(pk=order).update(other_cloth=cloth)
+    if order.other_cloth_id is None and from_another_cloth(choices):
+        cloth = put_cloth(actor=actor, id=uuid5(order.id, "other cloth"), version=0, **OTHER)
+        Order.of(actor.workshop).filter(pk=order.pk).update(other_cloth=cloth)
 
 
 def _usual_choices(actor: User, style: str, method: str) -> dict[str, Any]:

@@ -85,6 +85,7 @@ def bodies_for(owner, order):
         ("POST", "/drafts/quarter-hip/number?style=palazzo"): {"key": "palazzo.crotch_depth", "typed": "11"},
         ("POST", "/flat"): {"key": "hip", "typed": "20", "unit": "in"},
         ("PUT", f"/garments/{order['garments'][0]['id']}"): garment,
+        ("PUT", f"/orders/{ids['order']}/outfit"): {"garments": [{"id": order["garments"][0]["id"], **garment}]},
         ("PUT", f"/house-rules/{uuid4()}"): {"name": "Ours", "method": "quarter-hip", "choices": {}},
         ("PUT", f"/invitations/{uuid4()}"): {"name": "Nils", "role": "sewer", "to": "0555"},
         ("PUT", f"/lay-runs/{uuid4()}"): {"plan": plan, "seconds": 1},

@@ -77,6 +77,7 @@ def test_another_workshop_gets_nothing_on_any_path(owner, stranger, order, new_i
             "client": rows["clients"], "sheet": rows["sheets"], "cloth": rows["cloths"], "title": "x", "promised_on": "2026-01-01",
             "of": rows["orders"], "shelf": rows["shelf"], "station": "cloth", "text": JOB, "patterns": [], "sign": "seat_tight", "pinned": "1/2",
             "kinds": ["pack"], "person": rows["people"], "day": day,
+            "garments": [{"id": rows["garments"], "name": "t", "style": "palazzo"}],
         },
         "ticks": tick, "tape-readings": {"chalk": chalk, "garment": "trousers", "panel": "front", "tape": 0},
         "steps": {"order": rows["orders"], "state": "called_off"}, "drill-answers": drill,

@@ -76,6 +76,31 @@ def test_the_last_garment_stays_and_no_name_stands_twice(owner, order, new_id):
     assert "called trousers already" in shown["title"]
 
 
+def test_an_outfit_is_changed_whole_or_not_at_all(owner, order, new_id):
+    """As two are joined: what comes, then what goes, in one write that is the same when it is sent again."""
+    had, path = order["garments"][0], f"/orders/{order['id']}/outfit"
+    suit = {
+        "id": new_id(), "version": 0, "name": "suit", "style": "jumpsuit", "method": "",
+        "choices": {"top": {"style": "bodice"}, "lower": {"style": "palazzo"}},
+    }  # fmt: skip
+    bad = suit | {"name": had["name"]}
+    status, shown = owner("PUT", path, {"garments": [bad, had | {"removed": True, "version": had["version"] + 1}]})
+    assert (status, owner.get(f"/orders/{order['id']}")["garments"]) == (422, [had]), shown
+    status, shown = owner("PUT", path, {"garments": [suit, had | {"removed": True, "version": had["version"] + 1}]})
+    assert (status, owner.get(f"/orders/{order['id']}")["garments"]) == (409, [had]), "the second is stale: no suit either"
+    assert {owner("PUT", path, {"garments": [suit, had | {"removed": True}]})[0] for _ in range(2)} == {200}
+    (left,) = owner.get(f"/orders/{order['id']}")["garments"]
+    assert (left["id"], left["style"]) == (suit["id"], "jumpsuit")
+
+
+def test_a_garment_stays_with_its_order(owner, order):
+    other = opened(owner, TWO)
+    row = other["garments"][0]
+    status, shown = owner("PUT", f"/garments/{row['id']}", row | {"order": order["id"]})
+    assert (status, shown["title"].split(".")[0]) == (422, "This garment is of another order")
+    assert opened(owner, TWO)["garments"] == other["garments"]
+
+
 @pytest.mark.parametrize(
     ("choices", "where"),
     [

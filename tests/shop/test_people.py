@@ -70,6 +70,7 @@ def test_every_write_asks_for_its_right(team, order, new_id):
         ("measure", "POST", f"/sheets/{sheet['id']}/file", {"text": "point,typed"}),
         ("orders", "PUT", f"/orders/{order['id']}", plain | {"client": client["id"], "sheet": sheet["id"], "cloth": cloth["id"]}),
         ("orders", "PUT", f"/garments/{garment['id']}", {key: garment[key] for key in garment if key != "id"}),
+        ("orders", "PUT", f"/orders/{order['id']}/outfit", {"garments": [garment]}),
         ("orders", "PUT", f"/cloths/{cloth['id']}", {key: cloth[key] for key in cloth if key != "id"}),
         ("orders", "PUT", f"/house-rules/{new_id()}", {"name": "Ours", "method": "quarter-hip", "choices": {}}),
         ("lays", "PUT", f"/lay-runs/{new_id()}", {"plan": plan}),

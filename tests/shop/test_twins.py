@@ -106,6 +106,17 @@ def test_a_length_is_kept_for_one_order_and_a_sheet_is_closed_or_turned(at_once)
         assert float(last.mm) == pytest.approx(45 * {"in": 25.4, "cm": 10}[row.unit])
 
 
+def test_two_who_each_take_one_of_two_garments_off_leave_one(at_once):
+    ask = Caller(User.objects.get(username="ebba"))
+    two = next(one for one in ask.get("/orders") if len(one["styles"]) == 2)["id"]
+    for _ in range(3):
+        off = [one | {"removed": True} for one in ask.get(f"/orders/{two}")["garments"]]
+        answers = at_once(*[("PUT", f"/garments/{one['id']}", one) for one in off])
+        assert sorted(status for status, _ in answers) == [200, 422]
+        (gone,) = (answer for status, answer in answers if status == 200)
+        assert ask("PUT", f"/garments/{gone['id']}", gone | {"removed": False})[0] == 200
+
+
 LAST_ID = re.compile(r"[0-9a-f]{8}-[0-9a-f-]{27}(?=[^0-9a-f-]*$)")
 ONCE = ("POST", "/session/join/*")
 """A link is good for one: the others find it used."""

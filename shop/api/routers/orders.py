@@ -64,6 +64,19 @@ class GarmentIn(Schema):
     removed: bool = False
 
 
+class OutfitRowIn(NewGarmentIn):
+    """A garment made, changed or taken off with others of its order."""
+
+    version: Version = 0
+    removed: bool = False
+
+
+class OutfitIn(Schema):
+    """What an outfit is made of, changed at once: all of it or nothing, in this order."""
+
+    garments: list[OutfitRowIn] = Field(max_length=8)
+
+
 class GarmentOut(Schema):
     id: UUID
     version: int
@@ -301,6 +314,13 @@ def put_order(request: HttpRequest, id: UUID, body: OrderIn) -> OrderOut:
 def put_patterns(request: HttpRequest, id: UUID, body: PatternsIn) -> OrderOut:
     """Which house patterns are cut with the garments, in this order."""
     set_patterns(actor=person(request), order=id, patterns=body.patterns)
+    return order_out(request, queries.order(person(request), id))
+
+
+@router.put("/orders/{id}/outfit", response=OrderOut)
+def put_outfit(request: HttpRequest, id: UUID, body: OutfitIn) -> OrderOut:
+    """Garments added to an order, changed or taken off it, all of it or nothing."""
+    actions.put_outfit(actor=person(request), order=id, garments=[one.dict() for one in body.garments])
     return order_out(request, queries.order(person(request), id))
 
 

@@ -202,14 +202,13 @@ export function usePutGarment(order: string, garment: string) {
   );
 }
 
-/** Garments added to an order or taken off it, one after the other; then the order is read anew. */
+/** Garments added to an order or taken off it, all of it or nothing; then the order is read anew. */
 export function useOutfit(order: string) {
   const memory = useQueryClient();
   return useMutation({
     scope: { id: scopeOf(order) },
-    mutationFn: async (rows: Garment[]) => {
-      for (const { id, ...body } of rows) await answered(server.PUT("/api/garments/{id}", { ...path(id), body }));
-    },
+    mutationFn: (garments: Garment[]) =>
+      answered(server.PUT("/api/orders/{id}/outfit", { ...path(order), body: { garments } })),
     onSettled: async () => {
       await memory.invalidateQueries({ queryKey: ["order", order] });
       void planAnew(memory, order);

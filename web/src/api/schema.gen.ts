@@ -1266,6 +1266,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/outfit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Outfit
+         * @description Garments added to an order, changed or taken off it, all of it or nothing.
+         */
+        put: operations["shop_api_routers_orders_put_outfit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/passed": {
         parameters: {
             query?: never;
@@ -6111,6 +6131,48 @@ export interface components {
              * Format: uuid
              */
             other: string;
+        };
+        /**
+         * OutfitIn
+         * @description What an outfit is made of, changed at once: all of it or nothing, in this order.
+         */
+        OutfitIn: {
+            /** Garments */
+            garments: components["schemas"]["OutfitRowIn"][];
+        };
+        /**
+         * OutfitRowIn
+         * @description A garment made, changed or taken off with others of its order.
+         */
+        OutfitRowIn: {
+            /** Choices */
+            choices?: {
+                [key: string]: unknown;
+            };
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Method
+             * @default
+             */
+            method: string;
+            /** Name */
+            name: string;
+            /**
+             * Removed
+             * @default false
+             */
+            removed: boolean;
+            /** Style */
+            style: string;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
         };
         /** OutsideFileIn */
         OutsideFileIn: {
@@ -11067,6 +11129,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TicketMoveOut"];
+                };
+            };
+            /** @description Refused, in words */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    shop_api_routers_orders_put_outfit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutfitIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderOut"];
                 };
             };
             /** @description Refused, in words */
