@@ -8,10 +8,10 @@ from datetime import UTC, datetime, timedelta
 from pathlib import Path
 
 from django.db import Error, connection
-from django.db.migrations.executor import MigrationExecutor
 from psycopg.sql import SQL, Composed, Identifier
 
 from shop.keeping.backups import backups
+from shop.release import steps_behind
 
 OLD = timedelta(hours=36)
 """The last backup should be no older: they are made every night."""
@@ -58,10 +58,9 @@ def _disk(folder: Path) -> Found:
 
 
 def _migrations() -> Found:
-    executor = MigrationExecutor(connection)
-    ahead = len(executor.migration_plan(executor.loader.graph.leaf_nodes()))
-    says = "the database is of this release" if not ahead else f"{ahead} steps behind this release"
-    return Found("migrations", not ahead, says, "./plavet start takes them")
+    behind = steps_behind()
+    says = "the database is of this release" if not behind else f"{behind} steps behind this release"
+    return Found("migrations", not behind, says, "./plavet start takes them")
 
 
 def _clock() -> Found:

@@ -6,8 +6,9 @@ name of the host and without TLS, since a watcher on the same machine has neithe
 from collections.abc import Callable
 
 from django.db import Error, connection
-from django.db.migrations.executor import MigrationExecutor
 from django.http import HttpRequest, HttpResponse, JsonResponse
+
+from shop.release import steps_behind
 
 LIVE, READY = "/health/live", "/health/ready"
 
@@ -36,13 +37,9 @@ class HealthMiddleware:
             with connection.cursor() as cursor:
                 cursor.execute("select 1")
             # Looked at until it is so; it stays so while this process runs.
-            self.is_of_this_release = self.is_of_this_release or not _ahead()
+            self.is_of_this_release = self.is_of_this_release or not steps_behind()
         except Error:
             connection.close()
             return "database"
         return "" if self.is_of_this_release else "migrations"
 
-
-def _ahead() -> bool:
-    executor = MigrationExecutor(connection)
-    return bool(executor.migration_plan(executor.loader.graph.leaf_nodes()))

@@ -78,18 +78,20 @@ export function useLife(id: string) {
 export const useOrder = (id: string) =>
   useQuery({
     queryKey: ["order", id],
-    queryFn: async () => {
-      const order = await answered(server.GET("/api/orders/{id}", path(id)));
-      const shown = <One extends { id: string; version: number }>(row: One) => withAhead(scopeOf(id), row);
-      const whole = {
-        ...order,
-        garments: order.garments.map(shown),
-        cloth: shown(order.cloth),
-        other_cloth: order.other_cloth && shown(order.other_cloth),
-      };
-      return (await waiting("reading")).reduce(withReading, whole);
-    },
+    queryFn: async () => shownOrder(await answered(server.GET("/api/orders/{id}", path(id)))),
   });
+
+/** An order as the server has it, with what is on its way there from this browser. */
+async function shownOrder(order: Order): Promise<Order> {
+  const shown = <One extends { id: string; version: number }>(row: One) => withAhead(scopeOf(order.id), row);
+  const whole = {
+    ...order,
+    garments: order.garments.map(shown),
+    cloth: shown(order.cloth),
+    other_cloth: order.other_cloth && shown(order.other_cloth),
+  };
+  return (await waiting("reading")).reduce(withReading, whole);
+}
 
 type Waits = Pick<Row, "id" | "at" | "body">;
 
@@ -202,15 +204,21 @@ export function usePutGarment(order: string, garment: string) {
   );
 }
 
-/** Garments added to an order or taken off it, all of it or nothing; then the order is read anew. */
+/** Garments added to an order or taken off it, all of it or nothing. */
 export function useOutfit(order: string) {
   const memory = useQueryClient();
   return useMutation({
     scope: { id: scopeOf(order) },
     mutationFn: (garments: Garment[]) =>
       answered(server.PUT("/api/orders/{id}/outfit", { ...path(order), body: { garments } })),
-    onSettled: async () => {
-      await memory.invalidateQueries({ queryKey: ["order", order] });
+    onSuccess: async (done) => {
+      const shown = await shownOrder(done);
+      // One that is being read was asked for before this was written.
+      await memory.cancelQueries({ queryKey: ["order", order] });
+      memory.setQueryData(["order", order], shown);
+    },
+    onError: () => memory.invalidateQueries({ queryKey: ["order", order] }),
+    onSettled: () => {
       void planAnew(memory, order);
       void memory.invalidateQueries({ queryKey: ["bench"] });
     },

@@ -191,6 +191,36 @@ it("leaves out what another method does not read, and takes one that makes the s
   });
 });
 
+it("goes by the outfit as the server has it: nothing is joined while a top is being added", async () => {
+  const top = { ...order.garments[0]!, id: "g-2", name: "top", style: "straight-top", method: "quarter-bust" };
+  let letGo = () => {};
+  const calls = standIn({
+    "PUT /orders/order-1/outfit": async () => {
+      await new Promise<void>((go) => (letGo = go));
+      return { body: { ...order, garments: [order.garments[0], top] } };
+    },
+  });
+  const Page = () => <Design planId="plan-1" order={useOrder("order-1").data!} plan={plan} error={null} />;
+  show(<Page />, [[["order", order.id], order]]);
+  fireEvent.click(screen.getByRole("button", { name: "Add a matching top" }));
+  const join = () => screen.getByRole<HTMLButtonElement>("button", { name: "Join into a jumpsuit" });
+  await waitFor(() => expect(join().disabled).toBe(true));
+  await act(async () => letGo());
+  await waitFor(() => expect(join().disabled).toBe(false));
+  fireEvent.click(join());
+  const puts = () => calls.filter((call) => call.method === "PUT").map((call) => call.body.garments as Garment[]);
+  await waitFor(() => expect(puts()).toHaveLength(2));
+  expect(
+    puts()[1]!
+      .map(({ id, style, removed }) => [id, style, removed])
+      .slice(1),
+  ).toEqual([
+    ["g-2", "straight-top", true],
+    [order.garments[0]!.id, order.garments[0]!.style, true],
+  ]);
+  expect(puts()[1]![0]!.choices).toMatchObject({ top: { style: "straight-top" } });
+});
+
 it("adds and takes off pockets one by one", async () => {
   workshop();
   const { memory } = await stand();

@@ -15,6 +15,8 @@ type OutfitProps = { order: Order; parts: Part[]; at: number; go: (at: number) =
 /** What the order is made of: which part is being designed, and what can be added to it or joined. */
 export function Outfit({ order, parts, at, go }: OutfitProps) {
   const outfit = useOutfit(order.id);
+  // What is pressed next goes by what the outfit is then.
+  const disabled = outfit.isPending;
   const [wrong, setWrong] = useState("");
   const trade = useTrade();
   const part = parts[at]!;
@@ -73,22 +75,34 @@ export function Outfit({ order, parts, at, go }: OutfitProps) {
           halves
             .filter((kind) => !alone(kind))
             .map((kind) => (
-              <Press key={kind} onClick={() => run([fresh(nameOf(kind), newOf(trade, kind).style)])}>
+              <Press
+                key={kind}
+                disabled={disabled}
+                onClick={() => run([fresh(nameOf(kind), newOf(trade, kind).style)])}
+              >
                 {kind === "top" ? "Add a matching top" : `Add ${nameOf(kind)}`}
               </Press>
             ))}
-        {part.half === "" && pair && <Press onClick={join}>Join into a {pair.name.toLowerCase()}</Press>}
+        {part.half === "" && pair && (
+          <Press disabled={disabled} onClick={join}>
+            Join into a {pair.name.toLowerCase()}
+          </Press>
+        )}
         <chakra.span alignSelf="center" color="dye" textDecoration="underline">
           <Way to={`/orders/${order.id}/others`}>The same for others</Way>
         </chakra.span>
-        {part.half !== "" && <Press onClick={split}>Part into {halves.map(nameOf).join(" and ")}</Press>}
+        {part.half !== "" && (
+          <Press disabled={disabled} onClick={split}>
+            Part into {halves.map(nameOf).join(" and ")}
+          </Press>
+        )}
         {order.garments.length > 1 && (
-          <Press kind="quiet" onClick={() => run([{ ...part.row, removed: true }])}>
+          <Press kind="quiet" disabled={disabled} onClick={() => run([{ ...part.row, removed: true }])}>
             Take {part.name.toLowerCase()} off
           </Press>
         )}
       </Box>
-      {outfit.isPending && <chakra.p color="ink2">Changing the outfit…</chakra.p>}
+      {disabled && <chakra.p color="ink2">Changing the outfit…</chakra.p>}
       {wrong && <Says tone="wrong">{wrong}</Says>}
     </Box>
   );
