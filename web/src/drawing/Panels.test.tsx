@@ -49,6 +49,17 @@ it("draws legs side by side, parts below them, and the lines that are inside a p
   expect(sheet.querySelectorAll('path[data-role="cut"]').length).toBe(3);
 });
 
+it("gives small parts beside each other room for their names", () => {
+  const small = ["front-neck-facing", "back-neck-facing", "cuff"].map((name) => panel(name, 120, 140));
+  show(<Panels panels={[panel("front", 300, 900), ...small]} label="The draft" room={ROOM} />);
+  const texts = [...screen.getByRole("img").querySelectorAll("text")].slice(1);
+  const [one, other] = texts.map((text) => ({ x: Number(text.getAttribute("x")), y: Number(text.getAttribute("y")) }));
+  const size = Number(texts[0]!.getAttribute("font-size"));
+  expect(texts[0]!.textContent).toBe("Front neck facing");
+  // In the browser this name is 0.462 of its letters' size wide for each.
+  expect(other!.y > one!.y || other!.x - one!.x > 0.47 * size * texts[0]!.textContent.length).toBe(true);
+});
+
 it("lays a long band down and makes the sheet wide enough for it", () => {
   show(<Panels panels={[panel("front", 300, 900), panel("band", 100, 1400)]} label="The draft" room={ROOM} />);
   const { sheet, wide } = boxes();

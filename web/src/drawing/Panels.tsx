@@ -7,8 +7,13 @@ import { panelStrokes, Strokes } from "./Strokes";
 type Panel = Plan["panels"][number];
 const GAP = 70;
 
-/** Small parts in rows under the legs, each row no wider than they are. */
-function shelved(parts: Panel[], width: number, top: number) {
+/** A letter is no wider on the average of a name, as a share of the letters' size: 0.43 to 0.57 in the browser. */
+const LETTER = 0.58;
+/** How large the letters of a leg's name are at least, and of a part's, in mm; in px none is under 14. */
+const [OF_LEG, OF_PART, LEAST] = [34, 26, 14];
+
+/** Small parts in rows under the legs, each row no wider than they are; each has room for its name in letters so large. */
+function shelved(parts: Panel[], width: number, top: number, letters: number) {
   const placed: { panel: Panel; x: number; y: number }[] = [];
   let [x, y, tall] = [0, top, 0];
   for (const panel of parts) {
@@ -16,9 +21,10 @@ function shelved(parts: Panel[], width: number, top: number) {
     // A long strip is laid down.
     const lying = high > 2 * wide && high > 400;
     const [w, h] = lying ? [high, wide] : [wide, high];
-    if (x > 0 && x + w > width) [x, y, tall] = [0, y + tall + 90, 0];
+    const room = Math.max(w, panelName(panel.name).length * LETTER * letters);
+    if (x > 0 && x + room > width) [x, y, tall] = [0, y + tall + Math.max(90, 1.6 * letters), 0];
     placed.push({ panel, x: lying ? x + up + high : x - left, y: lying ? y - left : y - up });
-    x += w + GAP;
+    x += room + GAP;
     tall = Math.max(tall, h);
   }
   return { placed, bottom: y + tall };
@@ -26,8 +32,8 @@ function shelved(parts: Panel[], width: number, top: number) {
 
 type PanelsProps = { panels: Panel[]; label: string; room: { width: number; height: number } };
 
-/** Drafted panels on one sheet of so much `room` in px: sewing line dashed, cut line firm, lines inside them thin. */
-export function Panels({ panels, label, room }: PanelsProps) {
+/** Where the panels are on a sheet of so much room, and how many mm there are to a px. */
+function arranged(panels: Panel[], room: PanelsProps["room"]) {
   const legs = panels.filter((panel) => LEGS.includes(panel.name));
   const parts = panels.filter((panel) => !LEGS.includes(panel.name));
   const { shifts, width } = sideBySide(
@@ -39,10 +45,23 @@ export function Panels({ panels, label, room }: PanelsProps) {
   const low = Math.max(...boxes.map((box) => box[1] + box[3]));
   const longest = parts.map((panel) => Math.max(...boxOf(panel.cut).slice(2)));
   const wide = Math.max(width, 900, ...longest);
-  const { placed, bottom } = shelved(parts, wide, low + 130);
-  const height = (parts.length ? bottom : low) - top;
-  // Millimetres to a px: no name is under 14 px.
-  const px = Math.max((wide + 40) / Math.max(1, room.width), (height + 40) / Math.max(1, room.height));
+  const scaled = (px: number) => {
+    const { placed, bottom } = shelved(parts, wide, low + 130, Math.max(OF_PART, LEAST * px));
+    const height = (parts.length ? bottom : low) - top;
+    return {
+      placed,
+      height,
+      px: Math.max((wide + 40) / Math.max(1, room.width), (height + 40) / Math.max(1, room.height)),
+    };
+  };
+  // The smaller everything is drawn the more room its names take, which may make it smaller once more.
+  const last = scaled(scaled(scaled(0).px).px);
+  return { legs, shifts, top, wide, ...last };
+}
+
+/** Drafted panels on one sheet of so much `room` in px: sewing line dashed, cut line firm, lines inside them thin. */
+export function Panels({ panels, label, room }: PanelsProps) {
+  const { legs, shifts, placed, top, wide, height, px } = arranged(panels, room);
   return (
     <chakra.svg
       flex="1"
@@ -66,7 +85,7 @@ export function Panels({ panels, label, room }: PanelsProps) {
           <text
             x={(panel.points.M ?? panel.points.C1 ?? [100])[0]! - (panel.name === "sleeve" ? 150 : 60)}
             y={(panel.points.C?.[1] ?? panel.points.U?.[1] ?? 300) + 110}
-            fontSize={Math.max(34, 14 * px)}
+            fontSize={Math.max(OF_LEG, LEAST * px)}
             fontWeight="600"
             fill="currentColor"
           >
@@ -85,7 +104,7 @@ export function Panels({ panels, label, room }: PanelsProps) {
             <text
               x={lying ? x - up - h : x + left}
               y={(lying ? y + left : y + up) - 10}
-              fontSize={Math.max(26, 14 * px)}
+              fontSize={Math.max(OF_PART, LEAST * px)}
               fill="currentColor"
             >
               {panelName(panel.name)}
