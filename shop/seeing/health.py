@@ -42,4 +42,3 @@ class HealthMiddleware:
             connection.close()
             return "database"
         return "" if self.is_of_this_release else "migrations"
-

@@ -4,7 +4,9 @@ import json
 from uuid import uuid4
 
 import pytest
+from django.db import connection
 from django.test import Client
+from django.test.utils import CaptureQueriesContext
 
 from demo.load import load
 from shop.accounts.models import User, Workshop
@@ -31,6 +33,14 @@ class Caller:
         answer = self.http.get(f"/api{path}", query)
         assert answer.status_code == 200, answer.content
         return answer.json()
+
+    def counted(self, path, method="GET"):
+        """How often an answer that must be 200 asks the database, and its body; what is made at first is made before."""
+        self(method, path)
+        with CaptureQueriesContext(connection) as asked:
+            status, body = self(method, path)
+        assert status == 200, body
+        return len(asked), body
 
     def raw(self, method, path):
         """An answer's text."""

@@ -5,8 +5,6 @@ from datetime import date, timedelta
 from decimal import Decimal
 
 import pytest
-from django.db import connection
-from django.test.utils import CaptureQueriesContext
 from django.utils import timezone
 from pypdf import PdfReader
 
@@ -338,16 +336,11 @@ def test_papers_say_what_was_agreed_and_paid(owner, agreed, new_id):
 
 
 def test_open_money_asks_as_often_for_many_as_for_few(owner, agreed, new_id):
-    def asked():
-        with CaptureQueriesContext(connection) as queries:
-            answer = owner.get("/money")
-        return len(queries), answer
-
-    few, one = asked()
+    few, one = owner.counted("/money")
     assert [row["order"] for row in one["open"]] == [agreed]
     for row in owner.get("/orders")[1:]:
         pay(owner, row["id"], "10", new_id(), "deposit", paid="0.00")
-    many, more = asked()
+    many, more = owner.counted("/money")
     assert many == few
     assert len(more["open"]) == len(owner.get("/orders"))
     # A deposit before any price is agreed is not to be given back.

@@ -87,7 +87,9 @@ def test_an_outfit_is_changed_whole_or_not_at_all(owner, order, new_id):
     status, shown = owner("PUT", path, {"garments": [bad, had | {"removed": True, "version": had["version"] + 1}]})
     assert (status, owner.get(f"/orders/{order['id']}")["garments"]) == (422, [had]), shown
     status, shown = owner("PUT", path, {"garments": [suit, had | {"removed": True, "version": had["version"] + 1}]})
-    assert (status, owner.get(f"/orders/{order['id']}")["garments"]) == (409, [had]), "the second is stale: no suit either"
+    assert (status, owner.get(f"/orders/{order['id']}")["garments"]) == (409, [had]), (
+        "the second is stale: no suit either"
+    )
     assert {owner("PUT", path, {"garments": [suit, had | {"removed": True}]})[0] for _ in range(2)} == {200}
     (left,) = owner.get(f"/orders/{order['id']}")["garments"]
     assert (left["id"], left["style"]) == (suit["id"], "jumpsuit")

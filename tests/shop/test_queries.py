@@ -3,8 +3,6 @@
 from uuid import uuid4
 
 import pytest
-from django.db import connection
-from django.test.utils import CaptureQueriesContext
 
 from demo.people import ORDERS
 from shop.accounts.models import User
@@ -21,15 +19,6 @@ def ebba(owner):
     return User.objects.get(username="ebba")
 
 
-def asked(owner, method, path):
-    """How many queries a request makes, and its answer; what is made at the first time is made before."""
-    owner(method, path)
-    with CaptureQueriesContext(connection) as queries:
-        status, answer = owner(method, path)
-    assert status == 200, answer
-    return len(queries), answer
-
-
 def choir(ebba, first, count):
     """The order's outfit for so many more invented clients, each with the first's measures."""
     source = Order.of(ebba.workshop).select_related("sheet").get(pk=first["id"])
@@ -43,16 +32,16 @@ def choir(ebba, first, count):
 @pytest.mark.parametrize(("more", "again"), [(2, 9)])
 def test_bench_group_order_and_book_ask_as_often_for_many_as_for_few(owner, ebba, order, more, again):
     paths = [
-        ("GET", "/orders"), ("GET", f"/orders/{order['id']}/group"), ("GET", f"/orders/{order['id']}"),
-        ("GET", "/clients"), ("GET", f"/clients/{order['client']['id']}/sheets"), ("GET", "/shelf"),
-        ("GET", "/house-rules"), ("GET", "/bodies"), ("GET", "/money"), ("GET", "/reminders"),
+        "/orders", f"/orders/{order['id']}/group", f"/orders/{order['id']}",
+        "/clients", f"/clients/{order['client']['id']}/sheets", "/shelf",
+        "/house-rules", "/bodies", "/money", "/reminders",
     ]  # fmt: skip
     choir(ebba, order, more)
     for one in Order.of(ebba.workshop).filter(group=Order.of(ebba.workshop).get(pk=order["id"]).group):
         plan_order(actor=ebba, order=one)
-    few = {path: asked(owner, method, path) for method, path in paths}
+    few = {path: owner.counted(path) for path in paths}
     choir(ebba, order, again)
-    many = {path: asked(owner, method, path) for method, path in paths}
+    many = {path: owner.counted(path) for path in paths}
     assert len(many["/orders"][1]) == len(few["/orders"][1]) + again
     assert len(many[f"/orders/{order['id']}/group"][1]["members"]) == more + again + 1
     assert {path: count for path, (count, _) in many.items()} == {path: count for path, (count, _) in few.items()}
@@ -68,7 +57,7 @@ def test_all_on_one_cloth_asks_as_often_for_many_as_for_few(owner, ebba, order, 
         group = Order.of(ebba.workshop).get(pk=order["id"]).group
         for one in Order.of(ebba.workshop).filter(group=group):
             plan_order(actor=ebba, order=one)
-        return asked(owner, "POST", path)[0]
+        return owner.counted(path, "POST")[0]
 
     assert planned(1) == planned(4) <= 26
 

@@ -3,8 +3,6 @@
 from datetime import timedelta
 
 import pytest
-from django.db import connection
-from django.test.utils import CaptureQueriesContext
 from django.utils import timezone
 
 LATE = str(timezone.localdate() + timedelta(days=300))
@@ -59,10 +57,8 @@ def test_cloth_that_is_kept_on_the_shelf_is_not_bought(owner, order, new_id):
 
 def test_as_many_queries_for_many_orders_as_for_few_and_no_other_workshop_s(owner, order, stranger, new_id):
     def asked(until):
-        bought(owner, until)
-        with CaptureQueriesContext(connection) as queries:
-            orders = bought(owner, until)["orders"]
-        return len(orders), len(queries)
+        queries, answer = owner.counted(f"/shopping?until={until}")
+        return len(answer["orders"]), queries
 
     few, many = asked(order["promised_on"]), asked(LATE)
     assert few[0] < many[0]

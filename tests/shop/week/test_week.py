@@ -4,8 +4,6 @@ from datetime import date, timedelta
 from math import ceil
 
 import pytest
-from django.db import connection
-from django.test.utils import CaptureQueriesContext
 from django.utils import timezone
 
 from shop.accounts.models import User
@@ -182,11 +180,7 @@ def test_a_sewer_sees_the_week_and_changes_nothing(owner, orders, person, new_id
 
 def test_the_week_asks_as_often_for_many_orders_as_for_few(owner, orders, new_id):
     def queries(path):
-        with CaptureQueriesContext(
-            connection,
-        ) as asked:
-            owner.get(path)
-        return len(asked)
+        return owner.counted(path)[0]
 
     few = queries("/week")
     assert queries("/ends") <= few
