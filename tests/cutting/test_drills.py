@@ -44,7 +44,8 @@ def test_every_method_can_be_drilled(style, method):
             written = {measure.name for measure in said.measures}
             hint = said.hint
             for name in sorted((ENGLISH.measure_name(key) for key in asked.measures), key=len, reverse=True):
-                assert name in written or not re.search(rf"\b{name}\b", hint), said.hint
+                # What is added for ease is called by its line, also where the body's own measure there is another.
+                assert name in written or not re.search(rf"\b{name}\b(?! ease)", hint), said.hint
                 hint = hint.replace(name, "")
             text = graded("", asked.question.answer, asked.question.net, "1", ENGLISH, unit).with_
             sum_of = MIXED.sub(r"(\1+\2)", text).replace(" x ", "*")

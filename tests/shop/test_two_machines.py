@@ -13,6 +13,7 @@ import sys
 import threading
 import time
 from contextlib import suppress
+from pathlib import Path
 from uuid import uuid4
 
 import pytest
@@ -152,15 +153,20 @@ def test_what_the_one_that_is_killed_began_the_other_ends(two):
     first = start(here)
     plan, rows = searching(120)
     until(lambda: rows.get().state == LayRun.RUNNING and rows.get().tried > 0, "the search speaks")
+    child = until(lambda: children(first.pid), "the search child")[0]
     os.kill(first.pid, signal.SIGKILL)
     first.wait()
-    rows.update(seconds=2)
+    until(lambda: not Path(f"/proc/{child}").exists(), "the child ends by itself")
     left = rows.get()
+    assert left.state == LayRun.RUNNING
+    rows.update(seconds=2)
     time.sleep(1.1)
     async_to_sync(take_up)()
     start(there)
     until(lambda: rows.get().state == LayRun.DONE, "the other ends it")
-    assert length(rows.get(), plan) <= length(left, plan)
+    done = rows.get()
+    assert done.seq > left.seq
+    assert length(done, plan) <= length(left, plan)
 
 
 def test_who_was_cut_off_and_comes_back_changes_nothing_of_what_the_other_ended(two):
