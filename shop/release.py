@@ -8,7 +8,7 @@ from django.db.migrations.recorder import MigrationRecorder
 
 
 def steps_behind() -> int:
-    """How many migrations of this release the database has not taken. One query."""
+    """How many migrations of this release the database has not taken. Two queries."""
     return len(_of_this_release() - MigrationRecorder(connection).applied_migrations().keys())
 
 
