@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, it, vi } from "vitest";
-import { show, standIn } from "../test/shop";
+import { order, show, standIn } from "../test/shop";
 import { NoGarment } from "./NoGarment";
 
 afterEach(() => {
@@ -11,7 +11,7 @@ afterEach(() => {
 it("starts an order that has no garment with trousers, once however often it is pressed again", async () => {
   const refuse = { status: 503, body: { title: "The server is away. Try again." } };
   let away = true;
-  const calls = standIn({ "PUT /garments/.*": (call) => (away ? refuse : { body: call.body }) });
+  const calls = standIn({ "PUT /orders/order-1/outfit": () => (away ? refuse : { body: order }) });
   show(<NoGarment order="order-1" />);
   const add = screen.getByRole("button", { name: "Start with trousers" });
   fireEvent.click(add);
@@ -21,6 +21,6 @@ it("starts an order that has no garment with trousers, once however often it is 
   await waitFor(() => expect(screen.queryByText(/The server is away/)).toBeNull());
   const puts = calls.filter((call) => call.method === "PUT");
   expect(puts).toHaveLength(2);
-  expect(puts[0]!.path).toBe(puts[1]!.path);
-  expect(puts[1]!.body).toMatchObject({ order: "order-1", style: "straight-trousers", version: 0 });
+  expect(puts[0]!.body).toEqual(puts[1]!.body);
+  expect(puts[1]!.body.garments).toMatchObject([{ style: "straight-trousers", version: 0, removed: false }]);
 });
