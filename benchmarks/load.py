@@ -58,7 +58,8 @@ class Person:
     def __init__(self, address: str, number: int):
         self.line = http.client.HTTPConnection(urlsplit(address).netloc, timeout=60)
         self.cookies: dict[str, str] = {}
-        self.chance = random.Random(number)  # noqa: S311  # chance, no secret
+        # Others at each run: what was typed in one before has its plan already.
+        self.chance = random.Random()  # noqa: S311  # chance, no secret
         self.took = defaultdict[str, list[Answer]](list)
         self.failed: list[str] = []
         self.number, self.call = number, 0
