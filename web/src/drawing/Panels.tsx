@@ -1,14 +1,12 @@
 import { chakra } from "@chakra-ui/react";
 import type { Plan } from "../api/plans";
-import { LEGS, panelName } from "./names";
+import { LEGS, LETTER, panelName } from "./names";
 import { boxOf, sideBySide } from "./frame";
 import { panelStrokes, Strokes } from "./Strokes";
 
 type Panel = Plan["panels"][number];
 const GAP = 70;
 
-/** A letter is no wider on the average of a name, as a share of the letters' size: 0.43 to 0.57 in the browser. */
-const LETTER = 0.58;
 /** How large the letters of a leg's name are at least, and of a part's, in mm; in px none is under 14. */
 const [OF_LEG, OF_PART, LEAST] = [34, 26, 14];
 

@@ -1,7 +1,7 @@
 import { Fragment } from "react";
 import type { Piece } from "../api/plans";
 import { boxOf, type Frame, onCloth, type Placing } from "./frame";
-import { panelName } from "./names";
+import { LETTER, panelName } from "./names";
 import { Strokes } from "./Strokes";
 
 type Props = {
@@ -81,7 +81,7 @@ export function lettering(label: string, [wide, high]: [number, number], px: num
       [high, wide, true],
     ] as const) {
       for (const size of [15, 14]) {
-        if (longest * size * 0.56 * px <= long && lines.length * size * 1.2 * px <= short) {
+        if (longest * size * LETTER * px <= long && lines.length * size * 1.2 * px <= short) {
           return { lines, size, stands, thin: short < 64 * px };
         }
       }
