@@ -120,8 +120,8 @@ def _marks(garment: Garment, piece: Piece, chalked: Chalked, places: Sequence[Pl
     """A piece's calls, with their places on the cloth where it is laid."""
     if not places:
         for call in chalked.calls:
-            said = replace(call, towards=_on_paper(call, chalked))
-            yield Mark(garment.id, said, None, None, tuple((p.across, p.down) for p in chalked.path(call)))
+            path = tuple((p.across, p.down) for p in chalked.path(call))
+            yield Mark(garment.id, _going(call, _on_paper(call, chalked)), None, None, path)
         return
     first = places[0]
     yield from _anchors(garment, piece, chalked, first)
@@ -130,10 +130,13 @@ def _marks(garment: Garment, piece: Piece, chalked: Chalked, places: Sequence[Pl
     for call in (*before, *_slits(piece, first), last):
         ends = at(call.start or call.end), at(call.end)
         path = tuple(at(point) for point in chalked.path(call))
-        said = replace(call, towards=_towards(garment, call, chalked, first))
-        yield Mark(garment.id, said, ends, first.number, path)
+        yield Mark(garment.id, _going(call, _towards(garment, call, chalked, first)), ends, first.number, path)
     for place in places[1:]:
         yield from _anchors(garment, piece, chalked, place, twin=True)
+
+
+def _going(call: Call, towards: tuple[str, ...]) -> Call:
+    return replace(call, towards=towards) if towards else call
 
 
 def _anchors(garment: Garment, piece: Piece, chalked: Chalked, place: Place, twin: bool = False) -> Iterator[Mark]:

@@ -1,6 +1,7 @@
 """The smooth curve that a hand draws through points."""
 
 from collections.abc import Sequence
+from functools import lru_cache
 
 from cutting.geometry import Point, distance, unit
 
@@ -29,16 +30,23 @@ def through(
     found = [points[0]]
     for i in range(n):
         wide = t[i + 1] - t[i]
-        for k in range(1, each + 1):
-            onward = k / each
-            left = 1 - onward
-            x, y = (
-                left * points[i][axis] + onward * points[i + 1][axis]
-                + ((left**3 - left) * bent[axis][i] + (onward**3 - onward) * bent[axis][i + 1]) * wide * wide / 6
-                for axis in (0, 1)
-            )  # fmt: skip
-            found.append(Point(x, y))
+        (ax, ay), (bx, by) = points[i], points[i + 1]
+        (p, q), (r, s) = (second[i : i + 2] for second in bent)
+        found += [
+            Point(
+                left * ax + onward * bx + (out * p + back * q) * wide * wide / 6,
+                left * ay + onward * by + (out * r + back * s) * wide * wide / 6,
+            )
+            for left, onward, out, back in _shares(each)
+        ]
     return found
+
+
+@lru_cache
+def _shares(each: int) -> list[tuple[float, float, float, float]]:
+    """For each step between two points: the shares of both, and of how the curve bends at both."""
+    shares = ((1 - k / each, k / each) for k in range(1, each + 1))
+    return [(left, onward, left**3 - left, onward**3 - onward) for left, onward in shares]
 
 
 def drawn(points: Sequence[Point], bends: Sequence[bool]) -> list[Point]:

@@ -51,6 +51,9 @@ class Chalked:
             return [self.points[name] for name in call.along.of]
         if call.kind not in ("join", "curve"):
             return []
+        edge = next((one for one in self.edges if one.name == call.name), None)
+        if edge is not None:
+            return list(edge.points)
         points = [self.points[name] for name in call.through]
         return drawn(points, call.bends or (False,) * (len(points) - 1))
 
@@ -111,7 +114,7 @@ def _aside(call: Call, away: float) -> Call:
     by_edge = call.along is not None and call.along.code == "edge"
     if call.kind not in ("point", "meet") or call.inside or by_edge:
         return call
-    return replace(call, aside=away > BESIDE)
+    return replace(call, aside=True) if away > BESIDE else call
 
 
 def _on_paper(piece: Piece) -> Piece:

@@ -7,7 +7,7 @@ import numpy as np
 
 from cutting.cached import cached_property
 from cutting.drafting import Edge
-from cutting.geometry import Point, Polyline, distance
+from cutting.geometry import Point, Polyline, as_rows, distance
 
 SHARP = 12.0
 """The outline turns by more degrees at a corner, whatever is beside it."""
@@ -65,7 +65,7 @@ def _clean(cut: Sequence[Point]) -> list[Point]:
 
 
 def _corners(ring: Sequence[Point]) -> list[int]:
-    points = np.array(ring)
+    points = as_rows(ring)
     (x, y), (dx, dy) = (points - np.roll(points, 1, axis=0)).T, (np.roll(points, -1, axis=0) - points).T
     turns = np.abs(np.degrees(np.arctan2(x * dy - y * dx, x * dx + y * dy)))
     beside = np.maximum(np.roll(turns, 1), np.roll(turns, -1))
@@ -80,7 +80,7 @@ def _apart(ring: Sequence[Point], corners: list[int]) -> list[int]:
 
 def _with_joints(ring: Sequence[Point], corners: list[int], edges: Sequence[Edge]) -> list[int]:
     """The corners, and where one edge goes over into the next without one, such as the top of a sleeve's cap."""
-    found, points = list(corners), np.array(ring)
+    found, points = list(corners), as_rows(ring)
     for one, other in zip(edges, [*edges[1:], edges[0]], strict=True):
         joint = one.path.end
         if distance(joint, other.path.start) > APART or one.turned or other.turned:

@@ -134,8 +134,8 @@ class Stroke:
     def _furthest(self, part: Sequence[Point], one: Shown, other: Shown) -> Point:
         """The place of a stretch that is furthest from the straight line between its ends."""
         way = unit(other.point.minus(one.point))
-        places = [self.way.place(point)[0] for point in part[1:-1]] or [(one.size + other.size) / 2]
-        return max((self.way.at(size)[0] for size in places), key=lambda at: abs(way.cross(at.minus(one.point))))
+        points = part[1:-1] or [self.way.at((one.size + other.size) / 2)[0]]
+        return max(points, key=lambda at: abs(way.cross(at.minus(one.point))))
 
 
 def _way(run: Run) -> Point | None:

@@ -40,7 +40,7 @@ def path_data(stroke: Stroke, at: Point = ORIGIN, places: int = 2) -> str:
         return round((point.across + at.across) * unit), round((point.down + at.down) * unit)
 
     def say(value: int) -> str:
-        return f"{value / unit:.{places}f}".rstrip("0").rstrip(".") if value else "0"
+        return f"{value / unit:.12g}"
 
     here = whole(stroke.path.start)
     parts = [f"M{say(here[0])},{say(here[1])}"]

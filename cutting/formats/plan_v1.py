@@ -91,10 +91,12 @@ def _needed(needed: dict[str, Any], words: Language, unit: Unit) -> NeededOut:
 def _number(key: str, number: dict[str, Any], kept: Kept, words: Language, unit: Unit) -> NumberOut:
     net = from_tree(number["net"])
     cut = from_tree(number["cut"]) if "cut" in number else net
+    named = words.formula(net, unit)
     garment = next(name for name in kept["on_cloth"] if key.startswith(f"{name}."))
     spoken = cut if kept["on_cloth"][garment] else net
     return NumberOut(
-        net_mm=_mm(net.mm), cut_mm=_mm(cut.mm), formula=words.formula(net, unit), cut_formula=words.formula(cut, unit),
+        net_mm=_mm(net.mm), cut_mm=_mm(cut.mm), formula=named,
+        cut_formula=named if cut is net else words.formula(cut, unit),
         with_=with_numbers(spoken, unit), shown=show(spoken.value, unit).text,
         name=words.number_name(key.removeprefix(f"{garment}.")),
     )  # fmt: skip

@@ -41,18 +41,18 @@ def _exact(text: str) -> Fraction:
 def from_tree(tree: Tree) -> Length:
     """The length that was kept. Raises ValueError for data that is none."""
     match tree:
-        case ["m", str(key), str(size)]:
-            return Measured(key, _exact(size))
-        case ["c", str(size), str(since)]:
-            return OfCorrection(_exact(size), since)
-        case ["f", str(size), str(label)]:
-            return Fixed(_exact(size), label)
-        case ["d", float(mm) | int(mm), str(label)]:
-            return Found(float(mm), label)
-        case ["x", str(factor), list(of)]:
-            return Scaled(from_tree(of), _exact(factor))
         case ["+", *terms]:
             return Sum(tuple(from_tree(term) for term in terms))
+        case ["f", str(size), str(label)]:
+            return Fixed(_exact(size), label)
+        case ["m", str(key), str(size)]:
+            return Measured(key, _exact(size))
+        case ["x", str(factor), list(of)]:
+            return Scaled(from_tree(of), _exact(factor))
+        case ["d", float(mm) | int(mm), str(label)]:
+            return Found(float(mm), label)
+        case ["c", str(size), str(since)]:
+            return OfCorrection(_exact(size), since)
     raise ValueError(f"this is no length: {tree!r:.80}")
 
 

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from typing import ClassVar, Literal
 
 from cutting.body import Body
+from cutting.cached import cached_property
 from cutting.drafting import Step
 from cutting.finding import Finding
 from cutting.garments.notions import Notion
@@ -13,7 +14,7 @@ from cutting.garments.other_cloth import from_other
 from cutting.garments.part import Part
 from cutting.garments.seams import Seam, across
 from cutting.geometry import Point
-from cutting.pieces import Panel, Piece, Tape
+from cutting.pieces import Panel, Piece, Tape, read_tapes
 from cutting.where import Where
 
 
@@ -46,6 +47,12 @@ class Garment(ABC):
     @abstractmethod
     def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:
         """The steps in the order of the table, each with its tape: between cut edges on cloth, net on paper."""
+
+    @cached_property
+    def main_tapes(self) -> list[tuple[Step, Tape]]:
+        """Those of the panels that cover the body, which are the same on the fold and off it."""
+        steps = [step for name in self.main for step in self.panels[name].steps]
+        return read_tapes(steps, self.panels, self.marking == "on-cloth")
 
     @abstractmethod
     def anchor(self, panel: str) -> tuple[str, Point]:

@@ -25,7 +25,7 @@ from cutting.geometry import Point
 from cutting.lengths import Length, inch
 from cutting.methods import METHODS, Ask, correct_lower
 from cutting.methods.sums import Sums
-from cutting.pieces import Panel, Piece, Tape, far_half, finish, one_side, read_tapes, whole_piece
+from cutting.pieces import Panel, Piece, Tape, far_half, finish, one_side, whole_piece
 from cutting.pieces.panel import with_notches
 from cutting.where import GARMENT
 
@@ -62,9 +62,7 @@ class Lower(Garment):
 
     def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:
         """The legs' calls, then the parts'."""
-        steps = [step for name in self.main for step in self.panels[name].steps]
-        legs = read_tapes(steps, self.panels, self.marking == "on-cloth")
-        return legs + [pair for part in self.parts for pair in part.tapes(on_fold)]
+        return self.main_tapes + [pair for part in self.parts for pair in part.tapes(on_fold)]
 
     def anchor(self, panel: str) -> tuple[str, Point]:
         """The back is laid out from the front: on its top line, or where its own top was cut off on its hip line."""

@@ -19,7 +19,7 @@ from cutting.geometry import Point
 from cutting.lengths import Length, Rule, found
 from cutting.methods import correct_top
 from cutting.methods.upper import TOPS, DraftedTop, Sleeve, TopAsk, TopSums, draw_top
-from cutting.pieces import Panel, Piece, Tape, finish, read_tapes
+from cutting.pieces import Panel, Piece, Tape, finish
 from cutting.pieces.panel import with_notches
 from cutting.where import GARMENT
 from cutting.where import part as place
@@ -44,9 +44,8 @@ class Top(Garment):
 
     def tapes(self, on_fold: bool = False) -> list[tuple[Step, Tape]]:
         """The panels' calls, then the facings'."""
-        steps = [step for name in self.main for step in self.panels[name].steps]
-        tapes = read_tapes(steps, self.panels, self.marking == "on-cloth")
-        return tapes + [pair for part in self.parts if part.panel.name not in self.main for pair in part.tapes(on_fold)]
+        small = [part for part in self.parts if part.panel.name not in self.main]
+        return self.main_tapes + [pair for part in small for pair in part.tapes(on_fold)]
 
     def anchor(self, panel: str) -> tuple[str, Point]:
         """The centre or the sleeve's middle, and the level of the neck point or the cap's top."""

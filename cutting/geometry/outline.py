@@ -5,11 +5,10 @@ from dataclasses import dataclass
 from itertools import pairwise
 from math import hypot
 
-import numpy as np
 from shapely import is_valid, polygons
 from shapely.geometry import LineString, Polygon
 
-from cutting.geometry.point import Point, distance, unit
+from cutting.geometry.point import Point, as_rows, distance, unit
 
 BESIDE = 1e-5
 """A segment of less than 10 m whose two ends are further than this, in mm, to one side of a line does not cross it."""
@@ -33,10 +32,11 @@ def crossings(polyline: Sequence[Point], start: Point, direction: Point, extend:
     dx, dy = direction
     # How far each point is to the side of the line; a segment crosses where this passes through nothing.
     still = dx * start.down - dy * start.across
-    aside = [dx * down - dy * across - still for across, down in polyline]
-    near = [k for k, (a, b) in enumerate(pairwise(aside)) if not (a > BESIDE < b or a < -BESIDE > b)]
+    aside = [dx * down - dy * across for across, down in polyline]
+    left, right = still + BESIDE, still - BESIDE
+    near = [k for k, (a, b) in enumerate(pairwise(aside)) if not (a > left < b or a < right > b)]
     for k in sorted({*near, 0, last}) if extend else near:
-        one, other = aside[k], aside[k + 1]
+        one, other = aside[k] - still, aside[k + 1] - still
         slope = other - one
         if abs(slope) < 1e-12:
             continue
@@ -92,7 +92,7 @@ def area(points: Sequence[Point]) -> float:
 
 def is_simple(points: Sequence[Point]) -> bool:
     """True where the outline does not cross or touch itself."""
-    return bool(is_valid(polygons(np.array(points))))
+    return bool(is_valid(polygons(as_rows(points))))
 
 
 def simplified(points: Sequence[Point], near: float) -> list[Point]:

@@ -5,13 +5,12 @@ from collections.abc import Sequence
 from itertools import accumulate, pairwise
 from math import hypot, inf, sqrt
 
-import numpy as np
 from shapely import distance, hausdorff_distance, linestrings
 from shapely import points as shapely_points
 from shapely.geometry import LineString
 
 from cutting.cached import cached_property
-from cutting.geometry.point import Point, unit
+from cutting.geometry.point import Point, as_rows, unit
 
 ROUND = 1e-9
 """A place so little beyond a point, in mm, is still on the stretch before it."""
@@ -34,7 +33,7 @@ class Polyline:
 
     @cached_property
     def line(self) -> LineString:
-        return linestrings(np.array(self.points))
+        return linestrings(as_rows(self.points))
 
     @cached_property
     def steps(self) -> list[tuple[float, float, float, float, float]]:
@@ -74,7 +73,7 @@ class Polyline:
 
     def away(self, points: Sequence[Point]) -> list[float]:
         """How far each of some points is from the line."""
-        return [float(far) for far in distance(self.line, shapely_points(np.array(points)))] if points else []
+        return [float(far) for far in distance(self.line, shapely_points(as_rows(points)))] if points else []
 
     def part(self, start: float, end: float) -> list[Point]:
         """The points between two places along it, both included."""
@@ -84,4 +83,4 @@ class Polyline:
 
 def furthest(one: Sequence[Point], other: Sequence[Point]) -> float:
     """How far two polylines are from each other where they are furthest apart, in mm."""
-    return float(hausdorff_distance(linestrings(np.array(one)), linestrings(np.array(other))))
+    return float(hausdorff_distance(linestrings(as_rows(one)), linestrings(as_rows(other))))

@@ -4,7 +4,8 @@ from collections import Counter
 from collections.abc import Callable, Sequence
 from itertools import combinations
 
-from shapely.geometry import Polygon
+import numpy as np
+from shapely import Polygon, polygons
 
 from cutting.codes import FaultCode
 from cutting.finding import Finding
@@ -39,7 +40,7 @@ def faults(lay: Lay, pieces: Sequence[Piece], one_way: bool) -> list[Finding]:
         if piece is None:
             fault("lay.unknown_piece", placement.piece)
             continue
-        shape = Polygon(placement.outline(piece.cut))
+        shape = polygons(np.array(placement.outline(piece.cut)))
         _place(lay, piece, placement, shape, fault)
         if one_way and placement.turned:
             fault("lay.turned", piece.id)

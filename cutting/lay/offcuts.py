@@ -62,10 +62,11 @@ def _taken(lay: Lay, cuts: dict[str, tuple[Point, ...]]) -> np.ndarray:
         raw = raw[:, ::-1] if table.crosswise else raw
         least = raw.min(axis=0)
         low, high = Shape(raw - least, (0.0, 0.0)).profile
+        start, deep = least[1], np.ptp(raw[:, 1])
+        left, right = ((least[0] + low) / STEP).astype(int), ((least[0] + high) / STEP).astype(int)
         for k in range(len(low)):
-            first = int((least[1] + k * CELL) / STEP)
-            last = int((least[1] + min((k + 1) * CELL, np.ptp(raw[:, 1])) - 1e-9) / STEP)
-            taken[first : last + 1, int((least[0] + low[k]) / STEP) : int((least[0] + high[k]) / STEP) + 1] = True
+            first, last = (int((start + end) / STEP) for end in (k * CELL, min((k + 1) * CELL, deep) - 1e-9))
+            taken[first : last + 1, left[k] : right[k] + 1] = True
     return taken
 
 

@@ -10,7 +10,6 @@ from math import ceil
 
 import numpy as np
 import numpy.typing as npt
-from shapely.geometry import Polygon
 
 from cutting.cached import cached_property
 from cutting.cloth import Doubling, Folded
@@ -21,9 +20,8 @@ from cutting.where import LAY
 
 CELL = 4.0
 """The step across the table at which places are tried, in mm."""
-LEAST_AREA = 1.0
-"""A piece of less, in square mm, is none."""
 Floats = npt.NDArray[np.float64]
+Ints = npt.NDArray[np.int64]
 NEAR = 1e-9
 
 
@@ -71,36 +69,48 @@ class Shape:
         """For each cell across: the least and the greatest place along of the outline there."""
         cells = max(1, ceil(self.depth / CELL - 1e-9))
         bounds = np.arange(cells + 1) * CELL
-        start, end = self.polygon, np.roll(self.polygon, -1, axis=0)
-        (x1, y1), (x2, y2) = start.T[:, :, None], end.T[:, :, None]
+        x1, y1, x2, y2 = self.slanting
         # Between two bounds every edge is straight: its extremes are its corners and where it crosses the bounds.
-        across = (np.minimum(y1, y2) <= bounds) & (bounds <= np.maximum(y1, y2)) & (y1 != y2)
-        with np.errstate(divide="ignore", invalid="ignore"):
-            xs = x1 + (bounds - y1) / (y2 - y1) * (x2 - x1)
-        least = np.where(across, xs, np.inf).min(axis=0)
-        most = np.where(across, xs, -np.inf).max(axis=0)
+        low_y, high_y = np.minimum(y1, y2), np.maximum(y1, y2)
+        edge, bound = _each(np.searchsorted(bounds, low_y, "left"), np.searchsorted(bounds, high_y, "right"))
+        x1, y1, x2, y2 = x1[edge], y1[edge], x2[edge], y2[edge]
+        xs = x1 + (bounds[bound] - y1) / (y2 - y1) * (x2 - x1)
+        least, most = np.full(cells + 1, np.inf), np.full(cells + 1, -np.inf)
+        np.minimum.at(least, bound, xs)
+        np.maximum.at(most, bound, xs)
         low, high = np.minimum(least[:-1], least[1:]), np.maximum(most[:-1], most[1:])
-        cell = np.minimum((start[:, 1] / CELL).astype(int), cells - 1)
-        np.minimum.at(low, cell, start[:, 0])
-        np.maximum.at(high, cell, start[:, 0])
+        cell = np.minimum((self.polygon[:, 1] / CELL).astype(int), cells - 1)
+        np.minimum.at(low, cell, self.polygon[:, 0])
+        np.maximum.at(high, cell, self.polygon[:, 0])
         return low, high
 
     @cached_property
     def sides(self) -> Sides:
         """Its far and its near side, exactly."""
-        start, end = self.polygon, np.roll(self.polygon, -1, axis=0)
-        at = np.unique(start[:, 1])
-        level = start[:, 1] == end[:, 1]
-        (x1, y1), (x2, y2) = start[~level].T[:, :, None], end[~level].T[:, :, None]
-        there = (np.minimum(y1, y2) <= at[:-1]) & (at[1:] <= np.maximum(y1, y2))
-        slope = (x2 - x1) / (y2 - y1)
-        ends = [x1 + (bound - y1) * slope for bound in (at[:-1], at[1:])]
+        at = np.unique(self.polygon[:, 1])
+        x1, y1, x2, y2 = self.slanting
+        edge, row = _each(np.searchsorted(at, np.minimum(y1, y2)), np.searchsorted(at, np.maximum(y1, y2)))
+        x1, y1, slope = x1[edge], y1[edge], ((x2 - x1) / (y2 - y1))[edge]
+        first, second = x1 + (at[row] - y1) * slope, x1 + (at[row + 1] - y1) * slope
         # Edges do not cross: which is furthest on the middle of a stretch is so on all of it.
-        middle = ends[0] + ends[1]
-        rows = np.arange(len(at) - 1)
-        far = np.where(there, middle, -np.inf).argmax(axis=0)
-        near = np.where(there, middle, np.inf).argmin(axis=0)
-        return Sides(at, (ends[0][far, rows], ends[1][far, rows]), (ends[0][near, rows], ends[1][near, rows]))
+        order = np.lexsort((first + second, row))
+        begins = np.searchsorted(row[order], np.arange(len(at)))
+        far, near = order[begins[1:] - 1], order[begins[:-1]]
+        return Sides(at, (first[far], second[far]), (first[near], second[near]))
+
+    @cached_property
+    def slanting(self) -> tuple[Floats, Floats, Floats, Floats]:
+        """Its edges but for those along the table: from where they start, x and y, to where they end."""
+        start, end = self.polygon, np.roll(self.polygon, -1, axis=0)
+        slants = start[:, 1] != end[:, 1]
+        return *start[slants].T, *end[slants].T
+
+
+def _each(first: Ints, beyond: Ints) -> tuple[Ints, Ints]:
+    """For ranges of whole numbers from `first` to before `beyond`: every number, with which range it is of."""
+    counts = beyond - first
+    of = np.repeat(np.arange(len(counts)), counts)
+    return of, np.arange(len(of)) + np.repeat(first - (np.cumsum(counts) - counts), counts)
 
 
 @dataclass(frozen=True)
@@ -218,15 +228,6 @@ def items_for(pieces: Sequence[Piece], table: Folded, one_way: bool, known: Know
     return [item for piece in pieces for item in maker.items(piece)]
 
 
-def _is_sound(piece: Piece) -> bool:
-    """Whether an outline encloses something and does not cross itself."""
-    corners = np.array([tuple(p) for p in piece.cut], dtype=float).reshape(-1, 2)
-    if not np.isfinite(corners).all():
-        return False
-    ring = Polygon(corners)
-    return bool(ring.area > LEAST_AREA and ring.is_valid)
-
-
 @dataclass(frozen=True)
 class _Maker:
     table: Folded
@@ -235,7 +236,7 @@ class _Maker:
 
     def items(self, piece: Piece) -> list[Item]:
         table = self.table
-        if len(piece.cut) < 3:
+        if not piece.is_sound:
             raise refuse("lay.broken", LAY / piece.id, piece=piece.id)
         if piece.folds is not None and table.doublings:
             on_fold = [d for d in table.doublings if d.fold is not None]
@@ -285,9 +286,7 @@ class _Maker:
         across = -along if mirrored else along
         key = (piece.id, piece.folds is not None, along, across, self.table.crosswise)
         if key not in self.known:
-            if not _is_sound(piece):
-                raise refuse("lay.broken", LAY / piece.id, piece=piece.id)
-            raw = np.array(piece.cut)[:, ::-1] * (along, across)
+            raw = piece.ring[:, ::-1] * (along, across)
             raw = raw[:, ::-1] if self.table.crosswise else raw
             least = raw.min(axis=0)
             self.known[key] = Shape(raw - least, (float(least[0]), float(least[1])))

@@ -4,10 +4,9 @@ The browser's twin is web/src/lengths/units.ts; both run the cases of tests/shar
 """
 
 import re
-from dataclasses import dataclass
 from fractions import Fraction
 from math import gcd
-from typing import Literal
+from typing import Literal, NamedTuple
 
 from cutting.errors import refuse
 
@@ -122,8 +121,7 @@ def _one(text: str, unit: str) -> Fraction:
     return _size(text) * MM[unit]
 
 
-@dataclass(frozen=True)
-class Shown:
+class Shown(NamedTuple):
     """A length as a tape shows it: whole units and a fraction, and whether that is exact."""
 
     unit: Unit
@@ -154,12 +152,12 @@ def show(mm: float | Fraction, unit: Unit) -> Shown:
     """`mm` at the nearest mark of the tape; halfway goes away from zero. Exact within 0.01 mm."""
     mark = MARKS[unit]
     # In whole numbers, since this is asked for every number of every page: mm is above / below exactly.
-    above, below = (-mm if mm < 0 else mm).as_integer_ratio()
-    size, each = above * mark.denominator, below * mark.numerator
+    above, below = mm.as_integer_ratio()
+    size, each = abs(above) * mark.denominator, below * mark.numerator
     marks = (2 * size + each) // (2 * each)
     exact = abs(size - marks * each) * 100 <= below * mark.denominator
     whole, rest = divmod(marks, 16 if unit == "in" else 10)
     if unit == "cm":
-        return Shown(unit, mm < 0 and marks > 0, whole, rest, 10, exact)
+        return Shown(unit, above < 0 < marks, whole, rest, 10, exact)
     shared = gcd(rest, 16)
-    return Shown(unit, mm < 0 and marks > 0, whole, rest // shared, 16 // shared, exact)
+    return Shown(unit, above < 0 < marks, whole, rest // shared, 16 // shared, exact)

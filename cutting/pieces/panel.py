@@ -66,7 +66,7 @@ class Panel:
         """Whether neither of its outlines crosses itself."""
         return is_simple(self.net) and is_simple(self.cut)
 
-    @property
+    @cached_property
     def waist_closed(self) -> float:
         """The waist seam with its darts closed, in mm."""
         path = self.edges["waist"].path

@@ -3,13 +3,19 @@
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
+import numpy as np
+import numpy.typing as npt
+import shapely
+
 from cutting.cached import cached_property
 from cutting.drafting import Dart, Edge
-from cutting.geometry import Path, Point, beyond, beyond_path, crossings
+from cutting.geometry import Path, Point, as_rows, beyond, beyond_path, crossings
 from cutting.pieces.panel import Notch, Panel
 
 INSET = 0.12
 """The grain line stops this share of what is inside short of both ends."""
+LEAST_AREA = 1.0
+"""A piece of less, in square mm, is none."""
 
 
 @dataclass(frozen=True)
@@ -47,6 +53,19 @@ class Piece:
     def height(self) -> float:
         """Down, cut, in mm."""
         return max(p.down for p in self.cut) - min(p.down for p in self.cut)
+
+    @cached_property
+    def ring(self) -> npt.NDArray[np.float64]:
+        """The corners of `cut`, as rows of across and down."""
+        return as_rows(self.cut)
+
+    @cached_property
+    def is_sound(self) -> bool:
+        """Whether `cut` encloses something and does not cross itself."""
+        if len(self.cut) < 3 or not np.isfinite(self.ring).all():
+            return False
+        shape = shapely.polygons(self.ring)
+        return bool(shapely.area(shape) > LEAST_AREA and shapely.is_valid(shape))
 
     @cached_property
     def grain(self) -> tuple[Point, Point]:

@@ -1,6 +1,7 @@
 """Calls in words: what something chalked is called, how a tape to it is said, what a stroke goes through."""
 
 import re
+from functools import lru_cache
 
 from cutting.calls import UNREAD, Along, Call, Name
 from cutting.words.en.marks import KNOWN, mark_title, panel_name
@@ -87,6 +88,7 @@ def call_say(named: str, shown: str, start: str, along: str) -> str:
     return f"{named}: {tape}" if tape else named
 
 
+@lru_cache(4096)
 def chalk_name(panel: str, name: Name) -> str:
     """What something chalked is called in a sentence: the same wherever it is spoken of."""
     if name.panel:
@@ -102,6 +104,8 @@ def chalk_name(panel: str, name: Name) -> str:
 
 def _structured(panel: str, name: Name) -> str | None:
     """What is named by its edges rather than by a code of a method, without an article."""
+    if not name.of:
+        return None
     of = [_edge(edge) for edge in name.of]
     if name.code == "corner_of":
         if len(of) == 1:
