@@ -3,7 +3,7 @@
 import uuid
 from typing import Any, ClassVar, Self
 
-from django.contrib.auth.models import AbstractUser
+from django.contrib.auth.models import AbstractUser, UserManager
 from django.contrib.sessions.base_session import AbstractBaseSession
 from django.db import models
 from django.utils import timezone
@@ -43,6 +43,15 @@ class Workshop(models.Model):
         return self.name
 
 
+class AtWork(UserManager["User"]):
+    """People with their workshop, which every request asks for: who is logged in is read by it."""
+
+    use_in_migrations = False
+
+    def get_queryset(self) -> "models.QuerySet[User]":
+        return super().get_queryset().select_related("workshop")
+
+
 class User(AbstractUser):
     """Somebody who logs in; works in one workshop under one role, see rights.py."""
 
@@ -60,6 +69,10 @@ class User(AbstractUser):
     REQUIRED_FIELDS: ClassVar[list[str]] = []
     at_tablet = False
     """Whether this session was opened by a short code: set by the door, never kept."""
+    at_work: ClassVar[AtWork] = AtWork()
+
+    class Meta(AbstractUser.Meta):
+        default_manager_name = "at_work"
 
     def _get_session_auth_hash(self, secret: str | None = None) -> str:
         return salted_hmac("shop.session", f"{self.era} {self.password}", secret=secret, algorithm="sha256").hexdigest()

@@ -17,10 +17,9 @@ def soon_on_disk() -> Iterator[None]:
 
     Source: PostgreSQL 15, chapter 30.4, asynchronous commit: at most three times wal_writer_delay later, in order.
     """
-    if connection.in_atomic_block:
-        yield
-        return
+    by_itself = not connection.in_atomic_block
     with transaction.atomic():
-        with connection.cursor() as cursor:
-            cursor.execute("set local synchronous_commit to off")
+        if by_itself:
+            with connection.cursor() as cursor:
+                cursor.execute("set local synchronous_commit to off")
         yield

@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from typing import Any
 from uuid import UUID, uuid4
 
-from django.db import IntegrityError, transaction
+from django.db import IntegrityError
 from django.db.models import Q
 from django.utils import timezone
 
@@ -20,6 +20,10 @@ from shop.plans.pace import check_pace
 
 KEPT = 12
 """How many plans of an order are kept besides those that somebody searched for, laid by hand or chalked by."""
+LOOKED_FOR = 8
+"""At one plan of so many, by chance, it is looked for those that are not kept: to take one off asks the database as
+much as to take off all.
+"""
 
 
 def plan_order(*, actor: User, order: Order, cut_from: str = "main") -> PlanRun:
@@ -54,11 +58,13 @@ def stored_or_made(actor: User, order: Order, job: dict[str, Any], others: Seque
     )
     try:
         # It is made again in no time; whatever refers to it reaches the disk after it.
-        with soon_on_disk(), transaction.atomic():
+        with soon_on_disk():
             made.save(force_insert=True)
-            forget_old(actor, order)
+            if int(digest, 16) % LOOKED_FOR == 0:
+                forget_old(actor, order)
     except IntegrityError:
         return PlanRun.of(actor.workshop).get(order=order, job_hash=digest)
+    made.just_made = True
     return made
 
 

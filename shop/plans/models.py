@@ -8,6 +8,7 @@ from django.dispatch import receiver
 
 from shop.accounts.models import WorkshopRow
 from shop.orders.models import Order
+from shop.plans.quick_json import QuickJson
 
 
 class PlanRun(WorkshopRow):
@@ -23,7 +24,7 @@ class PlanRun(WorkshopRow):
     order = models.ForeignKey(Order, on_delete=models.CASCADE, related_name="+")
     job_hash = models.CharField(max_length=64)
     job = models.JSONField()
-    plan = models.JSONField()
+    plan = models.JSONField(encoder=QuickJson)
     operations = models.JSONField(default=list)
     pieces = models.PositiveIntegerField(default=0)
     widths = models.JSONField(null=True)
@@ -31,6 +32,8 @@ class PlanRun(WorkshopRow):
     held = models.BooleanField(default=False)
     link = models.UUIDField(null=True)
     link_ends = models.DateTimeField(null=True)
+    just_made = False
+    """Whether this request made it, so that nobody can have looked for a shorter lay of it yet: never kept."""
 
     class Meta:
         constraints = [models.UniqueConstraint(fields=["order", "job_hash"], name="one_plan_a_job")]
@@ -69,7 +72,7 @@ class LayRun(WorkshopRow):
     bound_mm = models.FloatField(null=True)
     proved = models.BooleanField(default=False)
     lay = models.JSONField(null=True)
-    plan = models.JSONField(null=True)
+    plan = models.JSONField(null=True, encoder=QuickJson)
     stop_asked = models.BooleanField(default=False)
     auto = models.BooleanField(default=False)
     gives_way = models.BooleanField(default=False)

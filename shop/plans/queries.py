@@ -52,14 +52,15 @@ def best(workshop: Workshop, run: PlanRun) -> Best:
     """
     own = run.plan if can_be_said(run.plan) else make_plan(run.job)
     lay_mm = own["lay"]["length_mm"] if own["lay"] else None
-    lay_run = _chosen(workshop, {run.id: Chosen(None, lay_mm, None, [])})[run.id].lay_run
+    chosen = {run.id: Chosen(None, lay_mm, None, [])}
+    lay_run = None if run.just_made else _chosen(workshop, chosen)[run.id].lay_run
     return Best(own if lay_run is None else LayRun.of(workshop).get(pk=lay_run).plan or {}, lay_run)
 
 
-def lays_known(workshop: Workshop, run: UUID) -> str:
+def lays_known(workshop: Workshop, run: PlanRun) -> str:
     """A text that is another where another lay of a plan is known. One query; the plans stay in the database."""
     found_for = LayRun.of(workshop).filter(plan_run=run, plan__isnull=False).exclude(kind=LayRun.REST)
-    known = found_for.order_by("created_at", "id").values_list("id", "seq")
+    known = [] if run.just_made else found_for.order_by("created_at", "id").values_list("id", "seq")
     return hashlib.sha256(" ".join(f"{id} {seq}" for id, seq in known).encode()).hexdigest()[:16]
 
 
@@ -78,10 +79,10 @@ def as_it_was(actor: User, run: PlanRun, stamp: str) -> Best | None:
     return None
 
 
-def searched(actor: User, run: UUID) -> tuple[Literal["none", "under_way", "done"], UUID | None]:
+def searched(actor: User, run: PlanRun) -> tuple[Literal["none", "under_way", "done"], UUID | None]:
     """Whether a shorter lay of a plan was looked for, and the search that is under way or waits."""
     rows = LayRun.of(actor.workshop).filter(plan_run=run, kind__in=(LayRun.SHORTER, LayRun.HAND))
-    last = rows.order_by("-created_at").values_list("id", "state", "changed_at").first()
+    last = None if run.just_made else rows.order_by("-created_at").values_list("id", "state", "changed_at").first()
     if last is None:
         return "none", None
     id, state, changed_at = last

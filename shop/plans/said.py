@@ -28,7 +28,7 @@ def best_text(workshop: Workshop, run: PlanRun, unit: str) -> tuple[str, str]:
     """The stamp and the JSON of a plan as it is to be cut; as long as no other lay is known of it, the plan stays in
     the database.
     """
-    key = f"{run.id}:{lays_known(workshop, run.id)}"
+    key = f"{run.id}:{lays_known(workshop, run)}"
     stamp = caches["stamps"].get(key)
     text = None if stamp is None else _kept(run.id, stamp, unit)
     if text is None:

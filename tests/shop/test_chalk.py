@@ -11,6 +11,7 @@ from demo.load import load
 from shop.accounts.models import User
 from shop.bridge.differences import differences
 from shop.chalk.models import Chalking, Tick
+from shop.plans import making
 from shop.plans.making import KEPT
 from shop.plans.models import PlanRun
 from tests.shop.conftest import Caller
@@ -173,11 +174,12 @@ def test_rubbed_out_it_is_chalked_anew_and_the_old_ticks_stay_with_the_old_plan(
     assert {(str(plan), call) for plan, call in rows} == {(made["id"], 1), (anew["id"], 4)}
 
 
-def test_a_plan_somebody_chalked_by_is_not_forgotten(owner, order):
+def test_a_plan_somebody_chalked_by_is_not_forgotten(owner, order, monkeypatch):
+    monkeypatch.setattr(making, "LOOKED_FOR", 1)
     made = plan_of(owner, order)
     tick(owner, order, made, 1)
     for eighths in range(KEPT + 2):
-        change_hip(owner, order, f"44 {eighths % 7 + 1}/8 in" if eighths < 7 else f"45 {eighths % 7 + 1}/8 in")
+        change_hip(owner, order, f"{44 + eighths // 7} {eighths % 7 + 1}/8 in")
         plan_of(owner, order, chalked=False)
     assert PlanRun._base_manager.filter(pk=made["id"]).exists()
     assert plan_of(owner, order)["plan"] == made["plan"]

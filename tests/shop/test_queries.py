@@ -10,6 +10,7 @@ from shop.clients.models import Client, Sheet
 from shop.orders.actions import put_order
 from shop.orders.group import put_same
 from shop.orders.models import Order
+from shop.plans import making
 from shop.plans.making import KEPT, plan_order
 from shop.plans.models import LayRun, PlanRun
 
@@ -73,7 +74,8 @@ def test_the_bench_comes_in_pages(owner, ebba, order):
     assert owner("GET", "/orders?page=0")[0] == 422
 
 
-def test_plans_that_nobody_worked_at_do_not_pile_up(owner, ebba, order, new_id):
+def test_plans_that_nobody_worked_at_do_not_pile_up(owner, ebba, order, new_id, monkeypatch):
+    monkeypatch.setattr(making, "LOOKED_FOR", 1)
     path = f"/orders/{order['id']}/plan"
     searched = owner("POST", path)[1]["id"]
     LayRun(

@@ -94,7 +94,7 @@ def _planned(about: PlanAbout, plan: str) -> HttpResponse:
 
 
 def _search(actor: User, run: PlanRun) -> dict[str, Any]:
-    state, search = searched(actor, run.id)
+    state, search = searched(actor, run)
     return {"searched": state, "search": search}
 
 
