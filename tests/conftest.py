@@ -1,5 +1,6 @@
 """What every test has: derandomized properties; many more bodies under --deep."""
 
+import gc
 import os
 from collections.abc import Sequence
 from typing import TypeVar
@@ -22,3 +23,10 @@ def some(rows: Sequence[Row], each: int, start: int = 0) -> list[Row]:
 def many(examples: int) -> int:
     """Three fifths of so many examples in CI, where each takes its time; twenty times as many under --deep."""
     return examples * 20 if os.environ.get("PLAVET_DEEP") else max(2, examples * 3 // 5)
+
+
+def pytest_collection_finish() -> None:
+    """What is loaded by now stays: it is not looked through again and again for what nothing refers to any more."""
+    gc.collect()
+    gc.freeze()
+    gc.set_threshold(20_000)
