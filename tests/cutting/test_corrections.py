@@ -7,6 +7,7 @@ import json
 import math
 from fractions import Fraction
 from pathlib import Path
+from types import SimpleNamespace
 
 import pytest
 from shapely.geometry import LineString, Polygon
@@ -16,6 +17,8 @@ from cutting.checks import check_garment
 from cutting.errors import CuttingError
 from cutting.fitting import SIGNS, VIEWS, alteration_of, corrections_of, tried
 from cutting.formats import keep, read_job
+from cutting.formats.keep import keep_panels
+from cutting.formats.plan_shape import PanelOut
 from cutting.formats.plan_v1 import to_model
 from cutting.formats.trees import from_tree, to_tree
 from cutting.kinds import KINDS, kind_of
@@ -42,6 +45,15 @@ def made(*arguments, **named_):
     return plan(read_job(asked(*arguments, **named_)), by_width=False)
 
 
+def drafted(*arguments, **named_):
+    return draft(read_job(asked(*arguments, **named_)))[0]
+
+
+def drawn(*arguments, **named_):
+    """The panels as they are exported."""
+    return SimpleNamespace(panels=[PanelOut(**panel) for panel in keep_panels(drafted(*arguments, **named_))])
+
+
 def found(choice, by="1/2", **more):
     return {"choice": choice, "by": by, "from": DAY} | more
 
@@ -63,17 +75,15 @@ OWN = {
 @pytest.mark.parametrize("by", ["1/4", "-1/4"])
 def test_a_correction_moves_its_own_number_by_what_it_says_and_says_since_when(choice, method, by):
     key, choices = OWN[choice]
-    before = to_model(made(method=method, **choices))
-    had = number(before, key)
-    if by[0] == "-" and had.net_mm < 6.35 + (1 if choice in ("centre_drop", "side_raise", "seat_raise") else 0):
+    had = drafted(method=method, **choices)[0].numbers[key].net
+    if by[0] == "-" and had.mm < 6.35 + (1 if choice in ("centre_drop", "side_raise", "seat_raise") else 0):
         with pytest.raises(CuttingError, match=r"correction\.small"):
-            made(method=method, corrections=[found(choice, by)], **choices)
+            drafted(method=method, corrections=[found(choice, by)], **choices)
         return
-    after = to_model(made(method=method, corrections=[found(choice, by)], **choices))
-    now = number(after, key)
-    assert now.net_mm - had.net_mm == pytest.approx(6.35 if by == "1/4" else -6.35, abs=0.1)
-    assert "1/4 in from the fitting of 3 December" in now.formula
-    assert "1/4" in now.with_
+    now = drafted(method=method, corrections=[found(choice, by)], **choices)[0].numbers[key].net
+    assert now.mm - had.mm == pytest.approx(6.35 if by == "1/4" else -6.35, abs=0.1)
+    assert "1/4 in from the fitting of 3 December" in ENGLISH.formula(now, "in")
+    assert "1/4" in with_numbers(now, "in")
 
 
 @pytest.mark.parametrize("body", FIVE)
@@ -81,7 +91,7 @@ def test_a_correction_moves_its_own_number_by_what_it_says_and_says_since_when(c
 @pytest.mark.parametrize(("choice", "moves"), [("waist_ease", "waist"), ("hip_ease", "hip")])
 def test_a_girth_measured_on_the_outlines_is_more_by_what_is_said_and_the_other_stays(body, style, choice, moves):
     girths = [
-        dict(zip(("waist", "hip", "thigh"), sliced(to_model(made(style, body=body, corrections=one))), strict=True))
+        dict(zip(("waist", "hip", "thigh"), sliced(drawn(style, body=body, corrections=one)), strict=True))
         for one in ((), [found(choice)])
     ]  # fmt: skip
     other = {"waist": "hip", "hip": "waist"}[moves]
@@ -126,8 +136,7 @@ def test_a_leg_that_is_moved_is_as_wide_as_before_and_its_middle_where_it_is_sai
 @pytest.mark.parametrize("style", ["bodice", "straight-top", "cropped-top"])
 def test_a_waist_that_is_corrected_is_so_much_lower_on_the_outlines(body, style):
     plain, found_ = (
-        to_model(made(style, "quarter-bust", one, body=body))
-        for one in ([], [found("nape_to_waist"), found("neck_to_waist")])
+        drawn(style, "quarter-bust", one, body=body) for one in ([], [found("nape_to_waist"), found("neck_to_waist")])
     )
     lengths = [
         {panel.name: max(y for x, y in panel.net if x < 13) for panel in one.panels if panel.name in ("front", "back")}
@@ -148,10 +157,10 @@ def test_a_waist_that_is_corrected_is_so_much_lower_on_the_outlines(body, style)
 def test_kept_and_dropped_the_plan_is_what_it_was_to_the_digit(style, method):
     kind = kind_of(style)
     before = keep(made(style, method))
-    numbers = {key: one.net for key, one in draft(read_job(asked(style, method)))[0][0].numbers.items()}
+    numbers = {key: one.net for key, one in drafted(style, method)[0].numbers.items()}
     for choice in kind.correctable:
         try:
-            [changed] = draft(read_job(asked(style, method, [found(choice, "1/8", kind=kind.name)])))[0]
+            [changed] = drafted(style, method, [found(choice, "1/8", kind=kind.name)])
         except CuttingError as refused:
             assert all(one.where for one in refused.problems)
             continue
@@ -161,11 +170,8 @@ def test_kept_and_dropped_the_plan_is_what_it_was_to_the_digit(style, method):
     assert keep(made(style, method)) == before
     # Half an inch more and half an inch less are nothing, whoever looks.
     both = [found(one, by) for one in ("waist_ease", "bust_ease", "seat_raise") for by in ("1/2", "-1/2")]
-    nothing = to_model(made(style, method, both))
-    plain = to_model(made(style, method))
-    assert {key: one.net_mm for key, one in nothing.numbers.items()} == pytest.approx(
-        {key: one.net_mm for key, one in plain.numbers.items()}, abs=1e-6
-    )
+    nothing = {key: one.net.mm for key, one in drafted(style, method, both)[0].numbers.items()}
+    assert nothing == pytest.approx({key: net.mm for key, net in numbers.items()}, abs=1e-6)
 
 
 def test_a_length_that_is_chosen_stays_a_rule_that_is_chosen_is_corrected_and_both_are_said():

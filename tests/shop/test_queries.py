@@ -1,11 +1,15 @@
 """No list asks the database more often because it is longer; no row is kept for ever."""
 
+import json
 from uuid import uuid4
 
 import pytest
+from django.db import connection
+from django.test.utils import CaptureQueriesContext
 
 from demo.people import ORDERS
 from shop.accounts.models import User
+from shop.bridge.drafting import make_plan
 from shop.clients.models import Client, Sheet
 from shop.orders.actions import put_order
 from shop.orders.group import put_same
@@ -72,6 +76,23 @@ def test_the_bench_comes_in_pages(owner, ebba, order):
     assert [len(page) for page in pages] == [40, 45 + len(ORDERS) - 40, 0]
     assert len({one["id"] for page in pages for one in page}) == 45 + len(ORDERS)
     assert owner("GET", "/orders?page=0")[0] == 422
+
+
+def test_a_plan_that_is_made_asks_little_is_stored_to_the_digit_and_read_as_it_was_answered(
+    owner, ebba, order, new_id, monkeypatch
+):
+    monkeypatch.setattr(making, "LOOKED_FOR", 2**999)
+    path = f"/orders/{order['id']}/plan"
+    owner("PUT", f"/readings/{new_id()}", {"sheet": order["sheet"]["id"], "key": "hip", "typed": "41 3/8"})
+    with CaptureQueriesContext(connection) as asked:
+        made = owner("POST", path)[1]
+    assert len(asked) <= 15
+    stored = PlanRun.of(ebba.workshop).get(pk=made["id"])
+    assert stored.plan == json.loads(json.dumps(make_plan(stored.job)))
+    with connection.cursor() as cursor:
+        cursor.execute("select pg_column_compression(plan) from plans_planrun where id = %s", [stored.id])
+        assert cursor.fetchone() == ("lz4",)
+    assert owner("POST", path)[1] == made
 
 
 def test_plans_that_nobody_worked_at_do_not_pile_up(owner, ebba, order, new_id, monkeypatch):
