@@ -124,7 +124,8 @@ class Person:
     def measure(self) -> None:
         """A reading; then what Measure shows of it."""
         sheet = self.order["sheet"]["id"]
-        typed = f"{self.chance.randint(38, 44)} {self.chance.randint(1, 7)}/8"
+        # So many sizes that hardly one is typed again: each asks for a plan that was not made before.
+        typed = f"{self.chance.uniform(38, 44):.2f}"
         self.ask("PUT", f"/api/readings/{uuid4()}", "a reading", {"sheet": sheet, "key": "hip", "typed": typed})
         self.ask("GET", f"/api/orders/{self.order['id']}", "order")
         for what in ("readings", "advice"):
@@ -138,7 +139,7 @@ class Person:
         choices = dict(garment["choices"])
         halves = "lower" in choices
         own = dict(choices["lower"]["choices"]) if halves else choices
-        own["allowances"] = {"side": f"{self.chance.randint(4, 12) / 8} in"}
+        own["allowances"] = {"side": f"{self.chance.uniform(0.5, 1.5):.2f} in"}
         if halves:
             choices["lower"] = choices["lower"] | {"choices": own}
         body = {key: garment[key] for key in ("version", "order", "name", "style", "method")} | {"choices": choices}
