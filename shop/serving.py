@@ -59,6 +59,7 @@ def serve(bound: socket.socket, proxy: str | None = None) -> None:
 
     from shop.wsgi import application
 
+    # The rooms are loaded now, not by the first request: what is loaded settles.
     assert get_resolver().url_patterns
     sys.setswitchinterval(TURN)
     give_back()

@@ -21,8 +21,8 @@ from shop.plans.pace import check_pace
 KEPT = 12
 """How many plans of an order are kept besides those that somebody searched for, laid by hand or chalked by."""
 LOOKED_FOR = 8
-"""At one plan of so many, by chance, it is looked for those that are not kept: to take one off asks the database as
-much as to take off all.
+"""At one plan of so many, by its digest, it is looked for those that are not kept: to take one off asks the database
+as much as to take off all. So there are now and then some more than KEPT.
 """
 
 

@@ -86,7 +86,7 @@ def test_a_plan_that_is_made_asks_little_is_stored_to_the_digit_and_read_as_it_w
     owner("PUT", f"/readings/{new_id()}", {"sheet": order["sheet"]["id"], "key": "hip", "typed": "41 3/8"})
     with CaptureQueriesContext(connection) as asked:
         made = owner("POST", path)[1]
-    assert len(asked) <= 15
+    assert len(asked) <= 14
     stored = PlanRun.of(ebba.workshop).get(pk=made["id"])
     assert stored.plan == json.loads(json.dumps(make_plan(stored.job)))
     with connection.cursor() as cursor:
