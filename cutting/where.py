@@ -23,7 +23,7 @@ class Where:
 
     def __truediv__(self, part: str) -> "Where":
         """One step further."""
-        return replace(self, path=(*self.path, part))
+        return Where(self.root, (*self.path, part), self.garment, self.half, self.outfit)
 
     def __str__(self) -> str:
         """Dotted, as files have it: `measurements.hip`, `garments.j.lower.choices.hem`, `trousers.front`."""

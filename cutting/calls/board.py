@@ -1,8 +1,8 @@
 """What is chalked of one piece so far, and how the next point is reached from it with as few tapes as there can be."""
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
-from math import copysign
+from math import copysign, inf
 
 from cutting.calls.call import Along, Call, Kind, Name
 from cutting.geometry import Point, crossings, distance, unit
@@ -39,6 +39,17 @@ def spoken(length: Length, size: float) -> Length:
     return total(*own) if abs(lean) < UNSEEN else total(*own, found(lean, "lean"))
 
 
+def _nearest_of(known: Mapping[Name, Point], point: Point, within: float) -> tuple[Name, Point] | None:
+    """What is chalked nearest to a point, where that is within so many mm."""
+    across, down = point
+    near = [
+        (distance(there, point), name, there) for name, there in known.items()
+        if abs(there[0] - across) <= within and abs(there[1] - down) <= within
+    ]  # fmt: skip
+    far, name, there = min(near, key=lambda one: one[0], default=(inf, None, point))
+    return (name, there) if name is not None and far <= within else None
+
+
 def _diagonal(start: Point, end: Point) -> Point:
     """Where a tape at half a right angle comes to that goes from a point towards another."""
     run = end.minus(start)
@@ -70,8 +81,8 @@ class Board:
     def at(self, point: Point) -> Name | None:
         """What is chalked there: a point of this piece, else one of the panel that was traced."""
         for known in (self.points, self.seen):
-            near = min(known.items(), key=lambda one: distance(one[1], point), default=None)
-            if near is not None and distance(near[1], point) <= SAME:
+            near = _nearest_of(known, point, SAME)
+            if near is not None:
                 return near[0]
         return None
 
@@ -99,8 +110,8 @@ class Board:
     def _start_at(self, point: Point) -> tuple[Name, Point] | None:
         """What a tape can start at there, and where that is: a point, or a line that crosses a chalked level there."""
         for known in (self.points, self.seen):
-            near = min(known.items(), key=lambda one: distance(one[1], point), default=None)
-            if near is not None and distance(near[1], point) <= SNAP:
+            near = _nearest_of(known, point, SNAP)
+            if near is not None:
                 return near
         level = self.level_at(point.down)
         if level is None:
@@ -217,9 +228,9 @@ class Board:
 
     def _snapped(self, end: Point) -> Point:
         """The point, or what is chalked hardly beside it: a point, else a level line."""
-        near = min(self.points.values(), key=lambda point: distance(point, end), default=end)
-        if distance(near, end) <= SNAP:
-            return near
+        near = _nearest_of(self.points, end, SNAP)
+        if near is not None:
+            return near[1]
         down = min(self.levels.values(), key=lambda level: abs(level - end.down))
         return Point(end.across, down) if abs(down - end.down) <= SNAP else end
 

@@ -7,7 +7,7 @@ import numpy as np
 
 from cutting.cached import cached_property
 from cutting.drafting import Edge
-from cutting.geometry import Point, Polyline, as_rows, distance
+from cutting.geometry import Point, Polyline, as_rows, distance, nearest_line
 
 SHARP = 12.0
 """The outline turns by more degrees at a corner, whatever is beside it."""
@@ -99,6 +99,4 @@ def _edge_of(points: Sequence[Point], edges: Sequence[Edge], ways: Sequence[Poly
     if folds is not None and all(abs(p.across - folds) < 0.01 for p in points):
         return FOLD
     own = Polyline(points)
-    seen = [own.share(share) for share in (0.3, 0.5, 0.7)]
-    far = [sum(way.away(seen)) for way in ways]
-    return edges[far.index(min(far))].name
+    return edges[nearest_line(ways, [own.share(share) for share in (0.3, 0.5, 0.7)])].name

@@ -6,7 +6,7 @@ from dataclasses import dataclass, field
 from cutting.calls.board import Board
 from cutting.calls.call import Along, Name, Way
 from cutting.calls.curve import drawn, through
-from cutting.geometry import Point, Polyline, crossings, furthest, unit
+from cutting.geometry import Point, Polyline, crossings, furthest, off_straight, unit
 from cutting.lengths import found
 
 STRAIGHT, NEAR = 1.6, 1.6
@@ -87,8 +87,8 @@ class Stroke:
         """Whether a straight line between two points would leave the edge."""
         key = one.name, other.name
         if key not in self.known:
-            straight = [one.point, other.point]
-            self.known[key] = furthest(self.way.part(one.size, other.size), straight) > STRAIGHT
+            # Its two ends are on the edge, so that what is between them says how far they are apart.
+            self.known[key] = off_straight(self.way.part(one.size, other.size), one.point, other.point) > STRAIGHT
         return self.known[key]
 
     def _worst(self, shown: list[Shown]) -> int | None:

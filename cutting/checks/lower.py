@@ -1,6 +1,7 @@
 """A lower garment's checks: girths, seams that meet, the band, the crotch, the leg."""
 
 from itertools import pairwise
+from math import hypot
 
 from cutting.checks.check import Check
 from cutting.checks.one_leg import check_leg
@@ -70,10 +71,16 @@ def _turned(where: Where, panel: Panel) -> Check:
     leg += sum(beyond(*end, inside) for end in ends)
     raw = edge.allowance.mm - AT_THE_EDGE
     corners = [end.plus(along.left, raw).plus(along, sign * beyond(end, along, sign, raw)) for end, along, sign in ends]
-    places = [min(range(len(ring)), key=lambda k: distance(ring[k], corner)) for corner in corners]
+    places = [_nearest(ring, corner) for corner in corners]
     there = [ring[k % len(ring)] for k in range(places[0], places[0] + (places[1] - places[0]) % len(ring) + 1)]
     hem = _long(there)
     return Check("hem.turn", where / panel.name, leg, hem, HEM, abs(leg - hem) <= HEM, params={"panel": panel.name})
+
+
+def _nearest(ring: list[Point], point: Point) -> int:
+    """Which corner of an outline is nearest to a point."""
+    far = [hypot(across - point.across, down - point.down) for across, down in ring]
+    return far.index(min(far))
 
 
 def _long(points: list[Point]) -> float:

@@ -2,7 +2,6 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from itertools import pairwise
 from math import hypot
 
 from shapely import is_valid, polygons
@@ -32,11 +31,19 @@ def crossings(polyline: Sequence[Point], start: Point, direction: Point, extend:
     dx, dy = direction
     # How far each point is to the side of the line; a segment crosses where this passes through nothing.
     still = dx * start.down - dy * start.across
-    aside = [dx * down - dy * across for across, down in polyline]
     left, right = still + BESIDE, still - BESIDE
-    near = [k for k, (a, b) in enumerate(pairwise(aside)) if not (a > left < b or a < right > b)]
-    for k in sorted({*near, 0, last}) if extend else near:
-        one, other = aside[k] - still, aside[k + 1] - still
+    near: list[int] = []
+    before, k = still, -1
+    for across, down in polyline:
+        aside = dx * down - dy * across
+        if not (before > left < aside or before < right > aside):
+            near.append(k)
+        before = aside
+        k += 1
+    # Nothing is before the first point.
+    for k in sorted({*near[1:], 0, last}) if extend else near[1:]:
+        (ax, ay), (bx, by) = polyline[k], polyline[k + 1]
+        one, other = dx * ay - dy * ax - still, dx * by - dy * bx - still
         slope = other - one
         if abs(slope) < 1e-12:
             continue

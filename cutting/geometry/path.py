@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
-from math import atan2, ceil, hypot, sqrt
+from itertools import pairwise
+from math import atan2, ceil, hypot, inf, sqrt
 
 from cutting.cached import cached_property
 from cutting.geometry.point import Point, distance, unit
@@ -87,15 +88,20 @@ class Cubic:
 
     @cached_property
     def length(self) -> float:
-        """Millimetres along the curve, by quadrature on two halves."""
+        """Millimetres along the curve."""
+        return self.length_to(1.0)
+
+    def length_to(self, end: float) -> float:
+        """Millimetres along the curve from its start up to t = `end`, by quadrature on two halves."""
         (ax, ay), (bx, by), (cx, cy), (dx, dy) = self.start, self.one, self.two, self.end
         ux, uy, vx, vy, wx, wy = bx - ax, by - ay, cx - bx, cy - by, dx - cx, dy - cy
         whole = 0.0
-        for t, weight in _ON_CURVE:
+        for share, weight in _ON_CURVE:
+            t = share * end
             s = 1 - t
             a, b, c = 3 * s * s, 6 * s * t, 3 * t * t
             whole += weight * hypot(a * ux + b * vx + c * wx, a * uy + b * vy + c * wy)
-        return whole
+        return end * whole
 
     def flat(self, tolerance: float) -> list[Point]:
         """The points of a polyline within `tolerance` mm, without the start."""
@@ -183,17 +189,19 @@ class Path:
 
     def place_of(self, point: Point) -> float:
         """How far along the path, in mm, its place nearest to a point is."""
-        best, at, before = float("inf"), 0.0, 0.0
+        across, down = point
+        best, at, before = inf, 0.0, 0.0
         for segment in self.segments:
             flat = [segment.start, *segment.flat(FLAT)]
             whole = segment.length
-            steps = [b.minus(a) for a, b in zip(flat, flat[1:], strict=False)]
-            scale = whole / (sum(hypot(*step) for step in steps) or 1.0)
+            steps = [(b[0] - a[0], b[1] - a[1]) for a, b in pairwise(flat)]
+            sizes = [hypot(dx, dy) for dx, dy in steps]
+            scale = whole / (sum(sizes) or 1.0)
             so_far = 0.0
-            for a, step in zip(flat, steps, strict=False):
-                size = hypot(*step)
-                share = min(1.0, max(0.0, point.minus(a).dot(step) / size**2)) if size else 0.0
-                away = distance(point, a.plus(step, share))
+            for (x, y), (dx, dy), size in zip(flat, steps, sizes, strict=False):
+                share = ((across - x) * dx + (down - y) * dy) / size**2 if size else 0.0
+                share = 0.0 if share < 0.0 else 1.0 if share > 1.0 else share
+                away = hypot(x + share * dx - across, y + share * dy - down)
                 if away < best:
                     best, at = away, before + scale * (so_far + share * size)
                 so_far += size
@@ -232,7 +240,7 @@ def _parted(segment: Segment, size: float, length: float) -> tuple[Segment, Segm
     low, high = 0.0, 1.0
     for _ in range(60):
         t = (low + high) / 2
-        low, high = (t, high) if _first(segment, t).length < size else (low, t)
+        low, high = (t, high) if segment.length_to(t) < size else (low, t)
     return _first(segment, low), _first(segment.back, 1 - low).back
 
 
@@ -242,7 +250,7 @@ def _walk(segment: Segment, size: float, length: float) -> tuple[Point, Point]:
         return segment.at(t), segment.direction(t)
     t = size / length
     for _ in range(6):  # Newton's steps: the speed along the curve is the slope of its length.
-        miss = _first(segment, t).length - size
+        miss = segment.length_to(t) - size
         if abs(miss) < 1e-7:
             break
         t = min(1.0, max(0.0, t - miss / max(1e-6, hypot(*segment._speed(t)))))

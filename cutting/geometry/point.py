@@ -57,7 +57,7 @@ def unit(vector: Point) -> Point:
     return _new(Point, (across / size, down / size)) if size else vector
 
 
-def as_rows(points: Sequence[Point]) -> npt.NDArray[np.float64]:
+def as_rows(points: Sequence[tuple[float, float]]) -> npt.NDArray[np.float64]:
     """Points as rows of across and down. `np.array` of them takes four times as long."""
     return np.fromiter(chain.from_iterable(points), np.float64, 2 * len(points)).reshape(-1, 2)
 

@@ -5,6 +5,7 @@ from collections.abc import Sequence
 from itertools import accumulate, pairwise
 from math import hypot, inf, sqrt
 
+import numpy as np
 from shapely import distance, hausdorff_distance, linestrings
 from shapely import points as shapely_points
 from shapely.geometry import LineString
@@ -79,6 +80,29 @@ class Polyline:
         """The points between two places along it, both included."""
         first, last = bisect_right(self.sizes, start + 1e-6, 1), bisect_left(self.sizes, end - 1e-6)
         return [self.at(start)[0], *self.points[first:last], self.at(end)[0]]
+
+
+def nearest_line(lines: Sequence[Polyline], points: Sequence[Point]) -> int:
+    """Which of some lines is nearest to points, by how far they are from it together; of equal ones the first."""
+    among = np.array([line.line for line in lines])
+    return int(distance(among[:, np.newaxis], shapely_points(as_rows(points))).sum(axis=1).argmin())
+
+
+def off_straight(points: Sequence[Point], one: Point, other: Point) -> float:
+    """How far the furthest of some points is from the straight line between two others, in mm."""
+    (ax, ay), (bx, by) = one, other
+    dx, dy = bx - ax, by - ay
+    square = dx * dx + dy * dy
+    most = 0.0
+    for across, down in points:
+        x, y = across - ax, down - ay
+        share = (x * dx + y * dy) / square if square else 0.0
+        share = 0.0 if share < 0.0 else 1.0 if share > 1.0 else share
+        x, y = x - share * dx, y - share * dy
+        far = x * x + y * y
+        if far > most:
+            most = far
+    return sqrt(most)
 
 
 def furthest(one: Sequence[Point], other: Sequence[Point]) -> float:

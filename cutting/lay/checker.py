@@ -4,12 +4,11 @@ from collections import Counter
 from collections.abc import Callable, Sequence
 from itertools import combinations
 
-import numpy as np
 from shapely import Polygon, polygons
 
 from cutting.codes import FaultCode
 from cutting.finding import Finding
-from cutting.geometry import Point
+from cutting.geometry import Point, as_rows
 from cutting.lay.placement import Lay, Placement
 from cutting.pieces import Piece
 from cutting.where import Where
@@ -40,7 +39,7 @@ def faults(lay: Lay, pieces: Sequence[Piece], one_way: bool) -> list[Finding]:
         if piece is None:
             fault("lay.unknown_piece", placement.piece)
             continue
-        shape = polygons(np.array(placement.outline(piece.cut)))
+        shape = polygons(as_rows(placement.outline(piece.cut)))
         _place(lay, piece, placement, shape, fault)
         if one_way and placement.turned:
             fault("lay.turned", piece.id)

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from cutting.geometry import Point
+from cutting.geometry import Point, as_rows
 from cutting.lay.placement import Lay
 from cutting.lay.variants import CELL, Shape
 from cutting.pieces import Piece
@@ -58,15 +58,18 @@ def _taken(lay: Lay, cuts: dict[str, tuple[Point, ...]]) -> np.ndarray:
             if 0 < edge < table.depth:
                 taken[int(edge / STEP) : int(edge / STEP) + (edge % STEP > 0), :] = True
     for placement in lay.placements:
-        raw = np.array(placement.outline(cuts[placement.piece]))
+        raw = as_rows(placement.outline(cuts[placement.piece]))
         raw = raw[:, ::-1] if table.crosswise else raw
         least = raw.min(axis=0)
         low, high = Shape(raw - least, (0.0, 0.0)).profile
         start, deep = least[1], np.ptp(raw[:, 1])
         left, right = ((least[0] + low) / STEP).astype(int), ((least[0] + high) / STEP).astype(int)
-        for k in range(len(low)):
-            first, last = (int((start + end) / STEP) for end in (k * CELL, min((k + 1) * CELL, deep) - 1e-9))
-            taken[first : last + 1, left[k] : right[k] + 1] = True
+        ends = np.arange(len(low) + 1) * CELL
+        rows_of = (
+            ((start + end) / STEP).astype(int).tolist() for end in (ends[:-1], np.minimum(ends[1:], deep) - 1e-9)
+        )
+        for first, last, here, there in zip(*rows_of, left.tolist(), right.tolist(), strict=True):
+            taken[first : last + 1, here : there + 1] = True
     return taken
 
 
@@ -77,12 +80,12 @@ def _largest(taken: np.ndarray) -> tuple[int, int, int, int]:
     for row in range(taken.shape[0]):
         high[:-1] = np.where(taken[row], 0, high[:-1] + 1)
         open_: list[tuple[int, int]] = []  # where a rectangle began, and how high it is
-        for column, height in enumerate(high):
+        for column, height in enumerate(high.tolist()):
             start = column
             while open_ and open_[-1][1] >= height:
                 start, tall = open_.pop()
                 if tall * (column - start) > best:
                     best, found = tall * (column - start), (row - tall + 1, start, tall, column - start)
             if height:
-                open_.append((start, int(height)))
+                open_.append((start, height))
     return found

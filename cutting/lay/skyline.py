@@ -1,6 +1,7 @@
 """The table while pieces are put on it: each slides in from the far end until it touches what is there."""
 
 from dataclasses import dataclass, field
+from functools import reduce
 from math import ceil
 
 import numpy as np
@@ -36,11 +37,12 @@ class Skyline:
         low, _ = variant.shape.profile
         first = int(room[0] // CELL)
         count = int((room[1] - room[0]) / CELL + 1e-9) + 1
-        taken = self._through(variant)[first:]
-        beyond = first + count - 1 + len(low) - len(taken) - first
+        taken = self._through(variant, room[0])[first:]
+        beyond = count - 1 + len(low) - len(taken)
         if beyond > 0:
             taken = np.concatenate([taken, np.full(beyond, taken[-1])])
-        windows = np.lib.stride_tricks.sliding_window_view(taken, len(low))[:count]
+        # A row for each place, each a cell further; numpy's own sliding view takes longer than all else here.
+        windows = np.ndarray((count, len(low)), taken.dtype, taken, strides=taken.strides * 2)
         touch: Floats = np.maximum(0.0, (windows - low).max(axis=1))
         if variant.first:
             touch[touch > 0] = np.inf
@@ -48,13 +50,12 @@ class Skyline:
                 return np.empty(0)
         return touch
 
-    def _through(self, variant: Variant) -> Floats:
-        """The furthest that any of its layers is taken, cell by cell; a place between cells counts for both."""
-        taken = np.max([self.taken[layer] for layer in variant.layers], axis=0)
-        room = variant.room(self.table)
-        if room is not None and room[0] % CELL > 1e-6:
-            taken = np.maximum(taken, np.append(taken[1:], taken[-1]))
-        return np.asarray(taken)
+    def _through(self, variant: Variant, least: float) -> Floats:
+        """The furthest that any of its layers is taken, cell by cell; where its `least` place across is between cells,
+        each counts with the next.
+        """
+        taken: Floats = reduce(np.maximum, [self.taken[layer] for layer in variant.layers])
+        return np.maximum(taken, np.append(taken[1:], taken[-1])) if least % CELL > 1e-6 else taken
 
     def put(self, item: Item, variant: Variant, cell: int, along: float) -> None:
         """Lay a variant `cell` cells beyond its least place across."""

@@ -3,6 +3,7 @@
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import lru_cache
 
 from cutting.lengths import Corrected, Fixed, Found, Length, Measured, OfCorrection, Scaled, Sum, Unit, show
 from cutting.lengths.units import MM
@@ -24,6 +25,7 @@ class Names:
     since: Callable[[str], str]
 
 
+@lru_cache(maxsize=4096)
 def number_text(mm: float | Fraction, unit: Unit) -> str:
     """A bare number in `unit`: as tape fractions where exact, else with two decimals."""
     shown = show(mm, unit)

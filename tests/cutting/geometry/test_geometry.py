@@ -17,11 +17,14 @@ from cutting.geometry import (
     Line,
     Path,
     Point,
+    Polyline,
     area,
     crossings,
     distance,
     hermite,
     is_simple,
+    nearest_line,
+    off_straight,
     offset_polyline,
     parted,
     zero_between,
@@ -45,6 +48,8 @@ def test_curve_points_and_lengths_are_scipys(c):
     speed = [curve.derivative() for curve in (across, down)]
     whole = quad(lambda t: hypot(float(speed[0](t)), float(speed[1](t))), 0, 1)[0]
     assert c.length == pytest.approx(whole, abs=0.01)
+    part = quad(lambda t: hypot(float(speed[0](t)), float(speed[1](t))), 0, 0.3)[0]
+    assert c.length_to(0.3) == pytest.approx(part, abs=0.01)
     assert c.back.length == pytest.approx(c.length, abs=1e-9)
 
 
@@ -171,6 +176,19 @@ def test_a_line_meets_a_polyline_where_another_library_says(corners, aside, angl
         if one.geom_type == "Point":
             at = Point(one.x, one.y).minus(start).dot(way)
             assert min(abs(at - other) for other in found) < 1e-3
+
+
+@given(st.lists(st.builds(Point, tenths, tenths), min_size=2, max_size=9), points, points)
+def test_places_and_what_is_off_a_straight_line_are_another_librarys(corners, one, other):
+    assume(distance(one, other) > 0.1 and all(distance(a, b) > 0.1 for a, b in pairwise(corners)))
+    straight, line = LineString([one, other]), LineString(corners)
+    off = max(straight.distance(ShapelyPoint(point)) for point in corners)
+    assert off_straight(corners, one, other) == pytest.approx(off, abs=1e-6)
+    near, there = line.distance(ShapelyPoint(one)), Path(tuple(Line(a, b) for a, b in pairwise(corners)))
+    assert line.interpolate(there.place_of(one)).distance(ShapelyPoint(one)) == pytest.approx(near, abs=1e-6)
+    both = [Polyline([one, other]), Polyline(corners)]
+    far = [sum(each.distance(ShapelyPoint(point)) for point in (one, other)) for each in (straight, line)]
+    assert far[nearest_line(both, [one, other])] == pytest.approx(min(far), abs=1e-6)
 
 
 def test_a_path_parted_just_beside_a_joint_keeps_no_crumb_that_points_elsewhere():
