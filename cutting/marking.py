@@ -1,7 +1,8 @@
 """The calls in the order of the table, where each is on the cloth, and which way it goes there."""
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, replace
+from functools import partial
 from typing import Literal
 
 from cutting.calls import FOLD_LINE, GUIDE, TOP, Along, Call, Chalked, Name, Way, calls_of
@@ -121,7 +122,7 @@ def _marks(garment: Garment, piece: Piece, chalked: Chalked, places: Sequence[Pl
     if not places:
         for call in chalked.calls:
             path = tuple((p.across, p.down) for p in chalked.path(call))
-            yield Mark(garment.id, _going(call, _on_paper(call, chalked)), None, None, path)
+            yield Mark(garment.id, _going(call, chalked, partial(_on_paper, call, chalked)), None, None, path)
         return
     first = places[0]
     yield from _anchors(garment, piece, chalked, first)
@@ -130,13 +131,19 @@ def _marks(garment: Garment, piece: Piece, chalked: Chalked, places: Sequence[Pl
     for call in (*before, *_slits(piece, first), last):
         ends = at(call.start or call.end), at(call.end)
         path = tuple(at(point) for point in chalked.path(call))
-        yield Mark(garment.id, _going(call, _towards(garment, call, chalked, first)), ends, first.number, path)
+        going = _going(call, chalked, partial(_towards, garment, call.panel, first))
+        yield Mark(garment.id, going, ends, first.number, path)
     for place in places[1:]:
         yield from _anchors(garment, piece, chalked, place, twin=True)
 
 
-def _going(call: Call, towards: tuple[str, ...]) -> Call:
-    return replace(call, towards=towards) if towards else call
+def _going(call: Call, chalked: Chalked, said: Callable[[Point], tuple[str, ...]]) -> Call:
+    """The call with which way its tape goes, or where its curves are hollow; `said` puts a direction into codes."""
+    if call.start is not None:
+        return replace(call, towards=said(call.end.minus(call.start)))
+    if call.kind != "curve":
+        return call
+    return replace(call, hollows=tuple(() if side is None else said(side) for side in chalked.hollows(call)))
 
 
 def _anchors(garment: Garment, piece: Piece, chalked: Chalked, place: Place, twin: bool = False) -> Iterator[Mark]:
@@ -175,12 +182,9 @@ def _slits(piece: Piece, place: Place) -> Iterator[Call]:
         yield Call(piece.panel, "slits", "slit", Name("slit"), middle)
 
 
-def _towards(garment: Garment, call: Call, chalked: Chalked, place: Place) -> tuple[str, ...]:
-    """Which way a tape goes, or where the hollow of a curve is, in the words of the table."""
-    run = chalked.run(call)
-    if run is None:
-        return ()
-    kind = "part" if call.panel not in garment.main else "neck" if garment.kind == "top" else "body"
+def _towards(garment: Garment, panel: str, place: Place, run: Point) -> tuple[str, ...]:
+    """A direction of the draft in the words of the table."""
+    kind = "part" if panel not in garment.main else "neck" if garment.kind == "top" else "body"
     outwards = place.placement.point(run)[1] > place.placement.y
     across = _sides(place.table)[outwards]
     foot = "part_foot" if kind == "part" else "body_foot"
@@ -212,11 +216,8 @@ def _fold_of(piece: Piece, place: Place) -> Name:
     return Name("far_fold" if abs(across - far) < abs(across) else "near_fold")
 
 
-def _on_paper(call: Call, chalked: Chalked) -> tuple[str, ...]:
+def _on_paper(call: Call, chalked: Chalked, run: Point) -> tuple[str, ...]:
     """The same where nothing is laid: towards the guide line, or away from it."""
-    run = chalked.run(call)
-    if run is None:
-        return ()
     start = (call.start or call.end).across - chalked.corner.across
     away = run.across * start > 0 if abs(start) > AT_FOLD else run.across > 0
     return _both(run, "part_foot" if run.down > 0 else "part_top", "from_guide" if away else "to_guide")

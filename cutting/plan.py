@@ -30,7 +30,7 @@ from cutting.widths import WidthRow
 from cutting.widths import by_width as widths_of
 from cutting.yardage import Yardage, yardage
 
-CORE = "0.19.0"
+CORE = "0.20.0"
 
 
 @dataclass(frozen=True)

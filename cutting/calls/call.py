@@ -49,7 +49,7 @@ class Call:
     `bends` says of each stretch between two of those whether it is curved; stretches beside each other are one curve.
     `inside` where the point is on the sewing line and not on the line that is cut, `aside` where it is only measured
     from, and no edge passes there; `towards` which way the tape goes on
-    the cloth, or where the hollow side of a curve is.
+    the cloth. `hollows` says of each curve of a stroke where its hollow side is; nothing of one that bends to both.
     """
 
     panel: str
@@ -67,6 +67,7 @@ class Call:
     aside: bool = False
     waits: str = ""
     towards: tuple[str, ...] = ()
+    hollows: tuple[tuple[str, ...], ...] = ()
 
 
 GUIDE = Name("guide")

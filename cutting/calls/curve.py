@@ -54,17 +54,19 @@ def drawn(points: Sequence[Point], bends: Sequence[bool]) -> list[Point]:
     runs smoothly out of a straight stretch and into one.
     """
     found, k = [points[0]], 0
-    while k < len(bends):
-        if not bends[k]:
-            found.append(points[k + 1])
-            k += 1
-            continue
-        end = k
-        while end < len(bends) and bends[end]:
-            end += 1
-        found += through(points[k : end + 1], FINE, way_at(points, bends, k - 1), way_at(points, bends, end))[1:]
+    for start, end in curves(bends):
+        found += points[k + 1 : start + 1]
+        before, after = way_at(points, bends, start - 1), way_at(points, bends, end)
+        found += through(points[start : end + 1], FINE, before, after)[1:]
         k = end
-    return found
+    return [*found, *points[k + 1 :]]
+
+
+def curves(bends: Sequence[bool]) -> list[tuple[int, int]]:
+    """Each curve of a stroke, which may be of several stretches: from which of its points to which."""
+    starts = [k for k, bent in enumerate(bends) if bent and not (k and bends[k - 1])]
+    ends = [k for k, bent in enumerate(bends, 1) if bent and not (k < len(bends) and bends[k])]
+    return list(zip(starts, ends, strict=True))
 
 
 def way_at(points: Sequence[Point], bends: Sequence[bool], k: int) -> Point | None:

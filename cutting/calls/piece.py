@@ -2,14 +2,15 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from itertools import pairwise
 
 from cutting.calls.board import Board
 from cutting.calls.call import Call, Name
-from cutting.calls.curve import drawn
+from cutting.calls.curve import curves, drawn
 from cutting.calls.outline import Edged, Hints, corners, darts, edges, notches, openings, writing
 from cutting.calls.spans import Span, spans_of
 from cutting.drafting import Step
-from cutting.geometry import Point, Polyline, crossings, unit
+from cutting.geometry import Point, Polyline, crossings, distance, unit
 from cutting.lengths import Length, named, total
 from cutting.pieces import Piece, Tape
 
@@ -57,17 +58,35 @@ class Chalked:
         points = [self.points[name] for name in call.through]
         return drawn(points, call.bends or (False,) * (len(points) - 1))
 
-    def run(self, call: Call) -> Point | None:
-        """Which way a tape runs, or from the middle of a curve to its hollow side; in the draft frame."""
-        if call.start is not None:
-            return call.end.minus(call.start)
-        if call.kind != "curve":
-            return None
-        bent = [k for k, bend in enumerate(call.bends) if bend]
-        points = [self.points[name] for name in call.through[bent[0] : bent[-1] + 2]]
-        hollow = points[0].towards(points[-1], 0.5).minus(points[len(points) // 2])
-        square = unit(points[-1].minus(points[0])).left
-        return square if hollow.dot(square) > 0 else Point(-square.across, -square.down)
+    def hollows(self, call: Call) -> list[Point | None]:
+        """Where each curve of a stroke is hollow, in the draft frame; None of one that bends to both sides."""
+        points = [self.points[name] for name in call.through]
+        line = drawn(points, call.bends)
+        found, before = list[Point | None](), 0
+        for start, end in curves(call.bends):
+            first = line.index(points[start], before)
+            before = line.index(points[end], first + 1)
+            found.append(_hollow_side(line[first : before + 1]))
+        return found
+
+
+BOTH_SIDES = 0.2
+"""A curve that goes to the one side of the straight line between its ends for more than so much of the other bends to
+both.
+"""
+
+
+def _hollow_side(curve: Sequence[Point]) -> Point | None:
+    """Square to the straight line between a curve's ends, away from the curve."""
+    left = unit(curve[-1].minus(curve[0])).left
+    off = [left.dot(point.minus(curve[0])) for point in curve]
+    between = [
+        (one + other) / 2 * distance(a, b) for (one, other), (a, b) in zip(pairwise(off), pairwise(curve), strict=True)
+    ]
+    aside = sum(size for size in between if size > 0), -sum(size for size in between if size < 0)
+    if min(aside) >= BOTH_SIDES * max(aside):
+        return None
+    return Point(-left.across, -left.down) if aside[0] > aside[1] else left
 
 
 def calls_of(

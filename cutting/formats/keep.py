@@ -194,6 +194,7 @@ def _mark(mark: Mark) -> dict[str, Any]:
         "garment": mark.garment, "stage": call.stage, "panel": call.panel, "kind": call.kind, "name": _name(call.name),
         "from": None if call.source is None else _name(call.source), "along": along,
         "through": [_name(name) for name in call.through], "bends": list(call.bends), "towards": list(call.towards),
+        "hollows": [list(codes) for codes in call.hollows],
         "length": None if call.length is None else to_tree(call.length), "inside": call.inside,
         "aside": call.aside,
         "local_mm": [_xy(call.start or call.end), _xy(call.end)], "cloth_mm": cloth,

@@ -142,6 +142,8 @@ def call_from(mark: dict[str, Any]) -> Call:
         through=tuple(_name(name) for name in mark["through"]), bends=tuple(mark["bends"]), inside=mark["inside"],
         aside=mark.get("aside", False),
         waits=mark["waits"], towards=tuple(mark["towards"]),
+        # Up to core 0.19 a stroke had one hollow, which was not always the right one: it is not said any more.
+        hollows=tuple(tuple(codes) for codes in mark.get("hollows", ())),
     )  # fmt: skip
 
 

@@ -10,6 +10,9 @@ import numpy as np
 from scipy.interpolate import CubicSpline
 from shapely.geometry import LineString, MultiLineString
 
+SHALLOW = 0.2
+"""A curve that is no further from the straight line in the mean, in mm, is not seen to bend to a side."""
+STRAIGHT_ON = re.compile(r", straight to |, on the sewing line|, not on the edge")
 WAY = re.compile(
     r"^(?P<way>.*?)(?:, (?P<towards>(?:towards|away from) .*?))?(?P<inside>, on the sewing line|, not on the edge)?$"
 )
@@ -176,11 +179,29 @@ class Chalk:
             self.lines[said["known"]] = (b, (b[0] - a[0], b[1] - a[1]))
             return
         line = LineString(drawn(points, said["bends"]))
+        self.hollow(said, points)
         if said["inside"]:
             self.inside.append(line)
         else:
             self.edges[said["known"]] = line
             self.strokes.append(line)
+
+    def hollow(self, said, points):
+        """Each curve is hollow towards what its words mean; one that has no such words bends to both sides."""
+        told = [STRAIGHT_ON.split(part) for part in said["along"].split(", a curve ")[1:]]
+        for (first, last, curve), (words, *_) in zip(bent(points, said["bends"]), told, strict=True):
+            long = hypot(last[0] - first[0], last[1] - first[1])
+            square = np.array([first[1] - last[1], last[0] - first[0]]) / long
+            off = (curve - first) @ square
+            sides = [float(np.maximum(0, sign * off).mean()) for sign in (1, -1)]
+            _, _, hollow = words.partition(", hollow ")
+            if max(sides) < SHALLOW:
+                continue
+            if hollow:
+                away = square if sides[1] > sides[0] else -square
+                assert away @ np.array(self.direction(hollow)) > 0, said["say"]
+            else:
+                assert min(sides) > 0.1 * max(sides), said["say"]
 
     def traced_from(self, front):
         """The front's chalk, seen where it was laid and traced: its lines and points under its name."""
@@ -225,6 +246,19 @@ def drawn(points, bends):
         first = None if bent else slope(run[0], point)
         run = [point]
     return out
+
+
+def bent(points, bends):
+    """Each curve of a stroke: its first point, its last, and the points between them as `drawn` has them."""
+    line, k = np.array(drawn(points, bends)), 0
+    while k < len(bends):
+        end = k
+        while end < len(bends) and bends[end]:
+            end += 1
+        if end > k:
+            at, to = (int(np.hypot(*(line - points[one]).T).argmin()) for one in (k, end))
+            yield np.array(points[k]), np.array(points[end]), line[min(at, to) : max(at, to) + 1]
+        k = end + (end == k)
 
 
 def slope(a, b):

@@ -55,18 +55,17 @@ REASONS = {
 def call_words(call: Call) -> CallWords:
     """A call's name, what it is known by afterwards, its reason, from where and along what its tape runs."""
     title, reason = _title(call.panel, call.name)
-    towards = _towards(call.towards)
     start, along = "", ""
     if call.source is not None and call.along is not None:
         start, along = _from(call), _along(call.panel, call.along)
-        along = ", ".join(part for part in (along, towards) if part)
+        along = ", ".join(part for part in (along, _towards(call.towards)) if part)
         if is_there(call):
             start, along = "", f"at {start}"
     elif call.kind == "meet":
         lines = [chalk_name(call.panel, name) for name in call.through]
         along = f"where {lines[0]} and {lines[1]} cross" if len(lines) == 2 else f"at {lines[0]}"
     elif call.kind in ("join", "curve"):
-        along = _stroke(call, towards)
+        along = _stroke(call)
     elif call.kind == "slit":
         along = "along the fold"
     if call.inside:
@@ -193,11 +192,11 @@ def _towards(codes: tuple[str, ...]) -> str:
     return " and ".join(words)
 
 
-def _stroke(call: Call, towards: str) -> str:
-    """What a stroke goes through, straight or curved."""
+def _stroke(call: Call) -> str:
+    """What a stroke goes through, straight or curved, and where each curve is hollow."""
     names = [chalk_name(call.panel, name) for name in call.through]
     bends = call.bends or (False,) * (len(names) - 1)
-    said, k = f"from {names[0]}", 0
+    said, k, hollows = f"from {names[0]}", 0, iter(call.hollows)
     while k < len(bends):
         if not bends[k]:
             said += f", straight to {names[k + 1]}"
@@ -208,9 +207,10 @@ def _stroke(call: Call, towards: str) -> str:
             last += 1
         between = names[k + 1 : last + 1]
         through = f" through {_listed(between)}" if between else ""
-        said += f", a curve{through} to {names[last + 1]}"
+        towards = _towards(next(hollows, ()))
+        said += f", a curve{through} to {names[last + 1]}" + (f", hollow {towards}" if towards else "")
         k = last + 1
-    return said + (f", hollow {towards}" if towards and any(bends) else "")
+    return said
 
 
 def _listed(names: list[str]) -> str:

@@ -6718,7 +6718,7 @@ export interface components {
             checks: components["schemas"]["CheckOut"][];
             /**
              * Core
-             * @default 0.19.0
+             * @default 0.20.0
              */
             core: string;
             /** Findings */
