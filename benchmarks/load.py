@@ -18,6 +18,7 @@ from typing import Any
 from urllib.parse import quote, urlsplit
 from uuid import uuid4
 
+from benchmarks.pace import Pace
 from benchmarks.taken import Taken
 from demo import people
 from setup import processes
@@ -213,7 +214,7 @@ def main(count: int = 30, minutes: float = 2.0, slower: float = 1.0) -> tuple[in
     for one in crowd:
         one.open()
         one.took.clear()
-    before, until, taken = memory(), time.monotonic() + 60 * minutes, Taken()
+    before, until, taken, pace = memory(), time.monotonic() + 60 * minutes, Taken(), Pace()
     threads = [threading.Thread(target=one.work, args=(until, slower)) for one in crowd]
     for thread in threads:
         thread.start()
@@ -223,6 +224,7 @@ def main(count: int = 30, minutes: float = 2.0, slower: float = 1.0) -> tuple[in
         if half is None and time.monotonic() > until - 30 * minutes:
             half = memory()
     taken.end()
+    pace.end()
     took = defaultdict[str, list[Answer]](list)
     for one in crowd:
         for what, answers in one.took.items():
@@ -237,6 +239,9 @@ def main(count: int = 30, minutes: float = 2.0, slower: float = 1.0) -> tuple[in
     print(f"{taken}; without the answers that fell into that:")
     for what, answers in rows[-2:]:
         _say(what, [answer for answer in answers if not taken.within(*answer)])
+    print(f"{pace}; without the answers of that time too:")
+    for what, answers in rows[-2:]:
+        _say(what, [answer for answer in answers if not taken.within(*answer) and not pace.slow(*answer)])
     print(f"goal: all, nineteen of twenty within {GOAL:g} ms")
     failed = [what for one in crowd for what in one.failed]
     print(f"failed: {len(failed)} {sorted(set(failed))}")
