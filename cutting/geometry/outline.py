@@ -33,14 +33,13 @@ def crossings(polyline: Sequence[Point], start: Point, direction: Point, extend:
     still = dx * start.down - dy * start.across
     left, right = still + BESIDE, still - BESIDE
     near: list[int] = []
-    before, k = still, -1
-    for across, down in polyline:
+    before = still
+    for number, (across, down) in enumerate(polyline):
         aside = dx * down - dy * across
         if not (before > left < aside or before < right > aside):
-            near.append(k)
+            near.append(number - 1)
         before = aside
-        k += 1
-    # Nothing is before the first point.
+    # The first of them is none: no segment ends at the first point.
     for k in sorted({*near[1:], 0, last}) if extend else near[1:]:
         (ax, ay), (bx, by) = polyline[k], polyline[k + 1]
         one, other = dx * ay - dy * ax - still, dx * by - dy * bx - still

@@ -188,8 +188,8 @@ class Chalk:
 
     def hollow(self, said, points):
         """Each curve is hollow towards what its words mean; one that has no such words bends to both sides."""
-        told = [STRAIGHT_ON.split(part) for part in said["along"].split(", a curve ")[1:]]
-        for (first, last, curve), (words, *_) in zip(bent(points, said["bends"]), told, strict=True):
+        parts = [STRAIGHT_ON.split(part) for part in said["along"].split(", a curve ")[1:]]
+        for (first, last, curve), (words, *_) in zip(bent(points, said["bends"]), parts, strict=True):
             long = hypot(last[0] - first[0], last[1] - first[1])
             square = np.array([first[1] - last[1], last[0] - first[0]]) / long
             off = (curve - first) @ square

@@ -5,6 +5,8 @@ import json
 import os
 import signal
 import socket
+import subprocess
+import sys
 import time
 from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
@@ -16,6 +18,7 @@ from demo import people
 from demo.load import load
 from shop.accounts.hashers import Argon2
 from shop.accounts.models import User
+from shop.serving import NEW
 from tests.servers import database, served
 from tests.shop.conftest import Caller
 
@@ -39,6 +42,19 @@ def asked(port, timeout=30):
     answer = line.getresponse()
     answer.read()
     return answer.status
+
+
+def test_what_is_loaded_is_out_of_the_collectors_way_before_the_first_request():
+    told = """
+import gc, socket, waitress
+from shop import serving
+waitress.serve = lambda *_, **__: print(gc.get_freeze_count(), gc.get_threshold()[0])
+serving.serve(socket.socket())
+"""
+    said = subprocess.run([sys.executable, "-c", told], check=True, capture_output=True, text=True).stdout
+    frozen, new = map(int, said.split())
+    assert frozen > 100_000
+    assert new == NEW
 
 
 def test_two_hundred_silent_connections_stop_nobody(server):
