@@ -2,50 +2,35 @@
 being taken from it that Linux could count. A fixed loop is timed again and again, by what it takes of the processor.
 """
 
-import threading
 import time
-from bisect import bisect_right
 from statistics import median
 
-EVERY = 2.0
-"""Seconds between two looks."""
+from benchmarks.beside import Beside
+
 TURNS = 20_000
 SLOW = 1.4
 """It is slow where the loop takes so many times the least it took."""
 
 
-class Pace:
-    """Times the loop until it is ended."""
+class Pace(Beside):
+    """How many ms of the processor the loop takes."""
 
-    def __init__(self) -> None:
-        self.at: list[float] = []
-        self.took: list[float] = []
-        self._over = threading.Event()
-        self._thread = threading.Thread(target=self._look, daemon=True)
-        self._thread.start()
-
-    def end(self) -> None:
-        self._over.set()
-        self._thread.join()
+    EVERY = 2.0
 
     def slow(self, begun: float, ended: float) -> bool:
-        """Whether it was slow at any look between two moments, by `time.perf_counter`, or right beside them."""
-        least = SLOW * min(self.took)
-        first = max(0, bisect_right(self.at, begun) - 1)
-        return any(took > least for took in self.took[first : bisect_right(self.at, ended) + 1])
+        """Whether the machine was slow at any look between two moments, by `time.perf_counter`."""
+        return any(took > SLOW * min(self.seen) for took in self.between(begun, ended))
 
     def __str__(self) -> str:
-        slow = sum(took > SLOW * min(self.took) for took in self.took) / len(self.took)
+        if not self.seen:
+            return "its speed was not looked at"
+        slow = sum(took > SLOW * min(self.seen) for took in self.seen) / len(self.seen)
         return (
-            f"a loop of {TURNS} turns took {min(self.took):.2f} ms of the processor at least, "
-            f"{median(self.took):.2f} in the middle, more than {SLOW:g} times the least in {slow:.0%} of the time"
+            f"a loop of {TURNS} turns took {min(self.seen):.2f} ms of the processor at least, "
+            f"{median(self.seen):.2f} in the middle, more than {SLOW:g} times the least in {slow:.0%} of the time"
         )
 
-    def _look(self) -> None:
-        while True:
-            begun = time.thread_time()
-            sum(k * k % 7 for k in range(TURNS))
-            self.took.append(1000 * (time.thread_time() - begun))
-            self.at.append(time.perf_counter())
-            if self._over.wait(EVERY):
-                return
+    def look(self) -> float:
+        begun = time.thread_time()
+        sum(k * k % 7 for k in range(TURNS))
+        return 1000 * (time.thread_time() - begun)
