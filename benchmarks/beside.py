@@ -2,10 +2,11 @@
 
 import threading
 import time
+from abc import ABC, abstractmethod
 from bisect import bisect_right
 
 
-class Beside:
+class Beside(ABC):
     """Looks every so many seconds, at first after those, until it is ended; `seen` is what it saw, `at` when."""
 
     EVERY: float
@@ -26,8 +27,9 @@ class Beside:
         first = max(0, bisect_right(self.at, begun) - 1)
         return self.seen[first : bisect_right(self.at, ended) + 1]
 
+    @abstractmethod
     def look(self) -> float:
-        raise NotImplementedError
+        """What is seen now."""
 
     def _watch(self) -> None:
         while not self._over.wait(self.EVERY):

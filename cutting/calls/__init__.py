@@ -2,6 +2,9 @@
 
 from cutting.calls.board import UNREAD
 from cutting.calls.call import FOLD_LINE, GUIDE, TOP, Along, Call, Kind, Name, Way
+from cutting.calls.curve import curves
 from cutting.calls.piece import Chalked, calls_of
 
-__all__ = ["FOLD_LINE", "GUIDE", "TOP", "UNREAD", "Along", "Call", "Chalked", "Kind", "Name", "Way", "calls_of"]
+__all__ = [
+    "FOLD_LINE", "GUIDE", "TOP", "UNREAD", "Along", "Call", "Chalked", "Kind", "Name", "Way", "calls_of", "curves",
+]  # fmt: skip

@@ -60,8 +60,7 @@ class Chalked:
 
     def hollows(self, call: Call) -> list[Point | None]:
         """Where each curve of a stroke is hollow, in the draft frame; None of one that bends to both sides."""
-        points = [self.points[name] for name in call.through]
-        line = drawn(points, call.bends)
+        points, line = [self.points[name] for name in call.through], self.path(call)
         found, before = list[Point | None](), 0
         for start, end in curves(call.bends):
             first = line.index(points[start], before)

@@ -155,6 +155,18 @@ def test_an_old_plan_is_shown_by_the_shop_as_the_new_ones_are():
     assert "cm" in said_lay(keep(planned())["lay"], "cm").sections[0].say
 
 
+def test_a_plan_of_core_0_19_is_read_without_its_hollows_which_were_not_always_right():
+    kept = keep(plan(read_job(JUMPSUIT), by_width=False))
+    new = read_kept(kept, ENGLISH, "in").marks
+    for mark in kept["marks"]:
+        del mark["hollows"]
+    old = read_kept(kept, ENGLISH, "in").marks
+    hollow = re.compile(r", hollow towards [^,]*")
+    assert sum(mark.kind == "curve" and bool(hollow.search(mark.along)) for mark in new) > 10
+    for before, after in zip(old, new, strict=True):
+        assert before.along == (hollow.sub("", after.along) if after.kind == "curve" else after.along)
+
+
 def test_a_stand_in_for_a_language_has_to_say_everything():
     """The test above would be blind if a name were missing from the language."""
     with pytest.raises(AttributeError):

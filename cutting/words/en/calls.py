@@ -3,7 +3,7 @@
 import re
 from functools import lru_cache
 
-from cutting.calls import UNREAD, Along, Call, Name
+from cutting.calls import UNREAD, Along, Call, Name, curves
 from cutting.words.en.marks import KNOWN, mark_title, panel_name
 from cutting.words.language import CallWords
 
@@ -195,22 +195,16 @@ def _towards(codes: tuple[str, ...]) -> str:
 def _stroke(call: Call) -> str:
     """What a stroke goes through, straight or curved, and where each curve is hollow."""
     names = [chalk_name(call.panel, name) for name in call.through]
-    bends = call.bends or (False,) * (len(names) - 1)
-    said, k, hollows = f"from {names[0]}", 0, iter(call.hollows)
-    while k < len(bends):
-        if not bends[k]:
-            said += f", straight to {names[k + 1]}"
-            k += 1
-            continue
-        last = k
-        while last + 1 < len(bends) and bends[last + 1]:
-            last += 1
-        between = names[k + 1 : last + 1]
-        through = f" through {_listed(between)}" if between else ""
-        towards = _towards(next(hollows, ()))
-        said += f", a curve{through} to {names[last + 1]}" + (f", hollow {towards}" if towards else "")
-        k = last + 1
-    return said
+    said, before, curved = [f"from {names[0]}"], 0, curves(call.bends)
+    # A plan from before core 0.20 has no hollows.
+    hollows: tuple[tuple[str, ...], ...] = call.hollows or ((),) * len(curved)
+    for (start, end), hollow in zip(curved, hollows, strict=True):
+        said += [f"straight to {name}" for name in names[before + 1 : start + 1]]
+        between = names[start + 1 : end]
+        said.append(f"a curve{f' through {_listed(between)}' if between else ''} to {names[end]}")
+        said += [f"hollow {_towards(hollow)}"] if hollow else []
+        before = end
+    return ", ".join([*said, *(f"straight to {name}" for name in names[before + 1 :])])
 
 
 def _listed(names: list[str]) -> str:
